@@ -1,0 +1,81 @@
+import { measuredOr } from "../piece/measured";
+import type { AsBuilt, Form } from "../piece/schema";
+
+/** Where everything of a leg-and-apron table stands. mm; x along the top from its middle, z across it toward the viewer, y up from the floor. */
+export interface TableGeometry {
+  top: { length: number; width: number; thickness: number };
+  frame: { length: number; width: number };
+  leg: { section: number; length: number; foot: number; inner: number };
+  longRail: { shoulder: number; z: number };
+  endRail: { shoulder: number; x: number };
+  rail: { depth: number; thickness: number; reveal: number; lowerEdge: number; upperEdge: number };
+  crossRails: { x: number; shoulder: number }[];
+  kneeRoom: number;
+}
+
+/** A part before its joints are known: `shoulder` is what shows between its joints. */
+export interface PlainPart {
+  id: string; name: string; letter: string; role: "top" | "leg" | "rail" | "block" | "button"; count: number;
+  shoulder: number; width: number; thickness: number; grain: "x"; tenonEnds: 0 | 2;
+}
+
+/**
+ * Places the parts of a leg-and-apron table.
+ *
+ * @param form     its dimensions
+ * @param asBuilt  sizes taken from the work, which count before planned ones
+ * @returns geometry; sizes may come out at or below 0 when legs don't fit the top, which the form's rules judge
+ */
+export function tableGeometry(form: Form, asBuilt: readonly AsBuilt[]): TableGeometry {
+  const top = {
+    length: measuredOr(asBuilt, "top", "length", form.top.length), width: measuredOr(asBuilt, "top", "width", form.top.width),
+    thickness: measuredOr(asBuilt, "top", "thickness", form.top.thickness),
+  };
+  const section = measuredOr(asBuilt, "leg", "width", form.leg.section);
+  const frame = { length: top.length - 2 * form.overhang.end, width: top.width - 2 * form.overhang.side };
+  const legLength = measuredOr(asBuilt, "leg", "length", form.height - top.thickness);
+  const { depth, reveal } = form.apron;
+  const thickness = measuredOr(asBuilt, "long-rail", "thickness", form.apron.thickness);
+  const longShoulder = frame.length - 2 * section;
+  const between = frame.width - 2 * (reveal + thickness);
+  const crossRails = Array.from({ length: form.crossRails }, (_, i) => ({
+    x: -longShoulder / 2 + ((i + 1) * longShoulder) / (form.crossRails + 1), shoulder: between,
+  }));
+  return {
+    top, frame,
+    leg: { section, length: legLength, foot: form.leg.taper === "none" ? section : Math.min(section, form.leg.foot), inner: section - reveal - thickness },
+    longRail: { shoulder: longShoulder, z: frame.width / 2 - reveal - thickness / 2 },
+    endRail: { shoulder: frame.width - 2 * section, x: frame.length / 2 - reveal - thickness / 2 },
+    rail: { depth, thickness, reveal, lowerEdge: legLength - depth, upperEdge: legLength },
+    crossRails, kneeRoom: legLength - depth,
+  };
+}
+
+/** The parts by kind, before joints add their tenons. */
+export function plainParts(form: Form, at: TableGeometry): PlainPart[] {
+  const { depth, thickness } = at.rail;
+  const part = (given: Omit<PlainPart, "grain">): PlainPart => ({ ...given, grain: "x" });
+  const parts = [
+    part({ id: "top", name: "Top", letter: "T", role: "top", count: 1, shoulder: at.top.length, width: at.top.width, thickness: at.top.thickness, tenonEnds: 0 }),
+    part({ id: "leg", name: "Leg", letter: "L", role: "leg", count: 4, shoulder: at.leg.length, width: at.leg.section, thickness: at.leg.section, tenonEnds: 0 }),
+    part({ id: "long-rail", name: "Long rail", letter: "A", role: "rail", count: 2, shoulder: at.longRail.shoulder, width: depth, thickness, tenonEnds: 2 }),
+    part({ id: "end-rail", name: "End rail", letter: "E", role: "rail", count: 2, shoulder: at.endRail.shoulder, width: depth, thickness, tenonEnds: 2 }),
+  ];
+  if (form.crossRails > 0) parts.push(part({
+    id: "cross-rail", name: "Cross-rail", letter: "C", role: "rail", count: form.crossRails, shoulder: at.crossRails[0].shoulder,
+    width: Math.max(20, depth - CROSS_RAIL_DROP), thickness, tenonEnds: 2,
+  }));
+  if (form.cornerBlocks) parts.push(part({
+    id: "corner-block", name: "Corner block", letter: "K", role: "block", count: 4,
+    shoulder: cornerBlockLength(at), width: Math.max(20, Math.min(70, depth - 25)), thickness: 30, tenonEnds: 0,
+  }));
+  return parts;
+}
+
+/** A cross-rail stops this far short of the long rails' lower edge, so that it does not show, mm. @source common practice */
+export const CROSS_RAIL_DROP = 20;
+
+/** Long point of a block sawn at 45° that sits across a corner, clear of the leg. Common practice: about 120 for a 75 leg. */
+function cornerBlockLength(at: TableGeometry): number {
+  return Math.round(2 * (at.leg.inner + 45) / Math.SQRT2 + 2 * 20);
+}

@@ -1,0 +1,93 @@
+import type { Piece } from "../piece/schema";
+import type { Shop } from "../piece/shop";
+import type { LaidStrip } from "../stock/rules";
+import type { Species } from "../wood/species";
+import { Adhesive, GLUE_GRAMS, PRESSURE } from "./adhesives";
+
+export interface ClampPlace { x: number; above: boolean }
+
+/** One gluing: which strips or sub-panels, in what order, and everything it takes. mm, kg, g, minutes, kN. */
+export interface GlueStage {
+  id: string; name: string; strips: string[]; lines: number[]; width: number; length: number;
+  clamps: { places: ClampPlace[]; reach: number; spacing: number; forceNeeded: number; forceEach: number; owned: number };
+  cauls: number[]; grams: number; weight: number;
+  moves: { what: string; minutes: number }[]; minutes: number;
+}
+
+/** How long each move takes one pair of hands, minutes. @source common practice */
+export const MOVE = { spreadPerMetre: 0.4, layStrip: 0.3, clamp: 0.35, caul: 0.4, align: 0.5 };
+/** Caul width, mm: a straight batten crowned by about 1 mm. @source common practice */
+export const CAUL_WIDTH = 50;
+const CAUL_SPACING = 700;
+/** Clamps stand this far from each end of the panel, mm. @source common practice */
+const CLAMP_FROM_END = 80;
+const CLAMP_SPACING = { least: 200, most: 300 };
+
+/**
+ * The gluings that make the panel, in order.
+ *
+ * Halves are glued when chosen or when the panel won't pass the planer in one; each half fits the planer, then one last seam.
+ */
+export function glueStages(laid: readonly LaidStrip[], piece: Piece, thickness: number, length: number, species: Species, shop: Shop, adhesive: Adhesive): GlueStage[] {
+  if (laid.length === 0) return [];
+  const stage = (id: string, name: string, groups: LaidStrip[][]) => glueStage(id, name, groups, piece, thickness, length, species, shop, adhesive);
+  if (piece.choices.stages === "all-at-once" || laid.length < 3) return [stage("panel", "The whole panel", laid.map((each) => [each]))];
+  const groups = planerGroups(laid, shop.planerWidth);
+  if (groups.length < 2) return [stage("panel", "The whole panel", laid.map((each) => [each]))];
+  const parts = groups.filter((group) => group.length > 1).map((group, i) => stage(`part-${i + 1}`, groups.length === 2 ? `${i === 0 ? "Front" : "Back"} half` : `Part ${i + 1}`, group.map((each) => [each])));
+  return [...parts, stage("last", groups.length === 2 ? "The last seam" : "The last seams", groups)];
+}
+
+/** Neighbouring strips in the fewest groups that pass the planer, as even as they come. */
+export function planerGroups(laid: readonly LaidStrip[], planer: number): LaidStrip[][] {
+  const total = laid.reduce((sum, each) => sum + each.full, 0);
+  const wanted = Math.max(2, Math.ceil(total / planer));
+  for (let count = wanted; count <= laid.length; count += 1) {
+    const groups: LaidStrip[][] = [[]];
+    let at = 0;
+    laid.forEach((each, i) => {
+      const width = groups.at(-1)!.reduce((sum, one) => sum + one.full, 0);
+      const target = (total * groups.length) / count;
+      const full = width + each.full > planer || at + each.full / 2 > target;
+      if (groups.at(-1)!.length > 0 && full && groups.length < count && laid.length - i >= count - groups.length) groups.push([]);
+      groups.at(-1)!.push(each);
+      at += each.full;
+    });
+    if (groups.length === count && groups.every((group) => group.length === 1 || group.reduce((sum, each) => sum + each.full, 0) <= planer)) return groups;
+  }
+  return laid.map((each) => [each]);
+}
+
+function glueStage(id: string, name: string, groups: LaidStrip[][], piece: Piece, thickness: number, length: number, species: Species, shop: Shop, adhesive: Adhesive): GlueStage {
+  const strips = groups.flat();
+  const start = strips[0].from;
+  const widths = groups.map((group) => group.reduce((sum, each) => sum + each.full, 0));
+  const width = widths.reduce((a, b) => a + b, 0);
+  let at = start;
+  const lines = widths.slice(0, -1).map((each) => (at += each));
+  const roughLength = length + shop.lengthAllowance;
+  const spacing = Math.max(CLAMP_SPACING.least, Math.min(CLAMP_SPACING.most, 2 * Math.min(widths[0], widths.at(-1)!)));
+  const run = roughLength - 2 * CLAMP_FROM_END;
+  const count = Math.max(2, Math.ceil(run / spacing) + 1);
+  const places = Array.from({ length: count }, (_, i) => ({ x: -run / 2 + (i * run) / (count - 1), above: i % 2 === 1 }));
+  const reaching = shop.clamps.filter((clamp) => clamp.reach >= width + 20).sort((a, b) => a.reach - b.reach);
+  const owned = reaching.reduce((sum, clamp) => sum + clamp.count, 0);
+  const forceEach = owned ? reaching.reduce((sum, clamp) => sum + clamp.count * clamp.force, 0) / owned : 0;
+  const pressure = adhesive.id.startsWith("epoxy") ? PRESSURE.epoxy : PRESSURE[species.kind];
+  const caulCount = Math.max(2, Math.ceil(run / CAUL_SPACING));
+  const cauls = Array.from({ length: caulCount }, (_, i) => -run / 2 + ((i + 0.5) * run) / caulCount);
+  const hands = piece.glueUp.hands;
+  const moves = [
+    { what: `Spread glue on ${lines.length} line${lines.length > 1 ? "s" : ""}`, minutes: (lines.length * (roughLength / 1000) * MOVE.spreadPerMetre) / hands },
+    { what: `Lay ${groups.length} pieces on the clamps`, minutes: (groups.length * MOVE.layStrip) / hands },
+    ...(piece.choices.alignment === "none" ? [] : [{ what: "Fit the loose tenons", minutes: (lines.length * MOVE.align) / hands }]),
+    { what: `Tighten ${count} clamps from the middle out`, minutes: (count * MOVE.clamp) / hands },
+    { what: `Press ${caulCount} pairs of cauls flat`, minutes: (caulCount * MOVE.caul) / hands },
+  ];
+  return {
+    id, name, strips: strips.map((each) => each.board.id), lines, width, length: roughLength,
+    clamps: { places, reach: Math.ceil((width + 20) / 10) * 10, spacing: run / (count - 1), forceNeeded: (pressure * thickness * roughLength) / 1000, forceEach, owned },
+    cauls, grams: (lines.length * roughLength * thickness * GLUE_GRAMS) / 1e6,
+    weight: (width * roughLength * thickness * species.density) / 1e9, moves, minutes: moves.reduce((sum, move) => sum + move.minutes, 0),
+  };
+}

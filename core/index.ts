@@ -1,0 +1,21 @@
+/** Taller's core: everything it computes, free of screen, server and database. Documented in docs/core.md. */
+export { parseLength, formatLength, formatInches, type Unit, type ParsedLength } from "./units/length";
+export { boardFeet, cubicMetres, nominalSize, nextSawnThickness } from "./units/lumber";
+export { SPECIES, findSpecies, coefficientFromShrinkage, type Species } from "./wood/species";
+export { equilibriumMoisture } from "./climate/equilibrium";
+export { moistureYear } from "./climate/year";
+export { TYPICAL_CLIMATES, MONTHS } from "./climate/rooms";
+export { coefficientAt, boardCoefficient, pith } from "./movement/coefficient";
+export { widthChange, shrinkageChange } from "./movement/width";
+export { boardCup } from "./movement/cup";
+export { millingYield } from "./stock/milling";
+export { composePanel } from "./layout/compose";
+export { proposeTable, clearances, seatsAt } from "./brief/propose";
+export { legRailJoint } from "./joinery/tenon";
+export { planPiece, createPlanner, RULE_COUNT, type Plan, type PlanInputs } from "./plan";
+export { freshPiece } from "./piece/fresh";
+export { USUAL_SHOP } from "./piece/shop";
+export { applyPatches, type Patch } from "./piece/patch";
+export { readPiece, writePiece, pieceJsonSchema } from "./formats/piece-file";
+export { readRack, writeRack } from "./formats/rack-csv";
+export { writeCutList } from "./formats/cut-list-csv";

@@ -1,0 +1,73 @@
+import type { PanelChoice } from "../piece/schema";
+import type { Shop } from "../piece/shop";
+import { narrowest, RackBoard } from "../stock/board";
+import { millingYield } from "../stock/milling";
+
+/** A strip wider than this is ripped before it is used: wide flat-sawn strips cup. mm @source common practice */
+export const WIDEST_STRIP = 260;
+/** Strips narrower than this look like a butcher's block, mm. @source common practice */
+export const NARROWEST_STRIP = 55;
+
+/** What one board offers the panel: the clear window of `length` that gives the widest strip. mm; cost in mm³ of rough wood used up. */
+export interface Candidate { board: RackBoard; slide: number; width: number; cost: number }
+
+export interface PanelNeed { length: number; width: number; thickness: number }
+
+/** Why a board can't be in the panel, as a maker would write on it. */
+export type Unfit = { board: RackBoard; reason: string };
+
+/**
+ * Which boards of the rack could be strips of the panel, and what each would give.
+ *
+ * @param need    finished panel; the strips are left long by the shop's allowance
+ * @param choice  banned boards, and whether boards are crosscut before flattening
+ */
+export function panelCandidates(rack: readonly RackBoard[], species: string, need: PanelNeed, shop: Shop, choice: Pick<PanelChoice, "banned" | "crosscutFirst">): { candidates: Candidate[]; unfit: Unfit[] } {
+  const candidates: Candidate[] = [];
+  const unfit: Unfit[] = [];
+  for (const board of rack) {
+    if (board.species !== species) continue;
+    const fit = fitBoard(board, need, shop, choice);
+    if (typeof fit === "string") unfit.push({ board, reason: fit });
+    else candidates.push(fit);
+  }
+  return { candidates, unfit };
+}
+
+function fitBoard(board: RackBoard, need: PanelNeed, shop: Shop, choice: Pick<PanelChoice, "banned" | "crosscutFirst">): Candidate | string {
+  if (choice.banned.includes(board.id)) return "kept for something else";
+  if (board.reservedBy) return `reserved for ${board.reservedBy.name}`;
+  const length = need.length + shop.lengthAllowance;
+  if (board.length < length) return "too short";
+  const milled = millingYield(board, shop, choice.crosscutFirst ? length : board.length, narrowest(board));
+  if (milled.thickness < need.thickness) return `mills to ${Math.max(0, Math.floor(milled.thickness * 2) / 2)}`;
+  const clear = widestWindow(board, length);
+  const width = Math.min(WIDEST_STRIP, Math.floor((clear.width - milled.lost.crook - 2 * shop.jointing) * 2) / 2);
+  if (width < NARROWEST_STRIP) return clear.width < narrowest(board) ? "defects in the way" : "too narrow";
+  const rest = board.length - length - shop.kerf;
+  const usedLength = rest >= shop.keepOffcut ? length + shop.kerf : board.length;
+  return { board, slide: clear.slide, width, cost: usedLength * board.width * board.thickness };
+}
+
+/** The place along the board where `length` holds the widest band without a defect. */
+export function widestWindow(board: RackBoard, length: number): { slide: number; width: number; from: number } {
+  const last = board.length - length;
+  const stops = [0, last, ...board.defects.flatMap((d) => [d.x + d.length, d.x - length])].filter((x) => x >= 0 && x <= last);
+  let best = { slide: 0, width: 0, from: 0 };
+  for (const slide of [...new Set(stops)].sort((a, b) => a - b)) {
+    const inside = board.defects.filter((d) => d.x < slide + length - 1e-9 && d.x + d.length > slide + 1e-9).sort((a, b) => a.y - b.y);
+    let from = 0;
+    for (const edge of [...inside.map((d) => ({ low: d.y, high: d.y + d.width })), { low: narrowest(board), high: Infinity }]) {
+      if (edge.low - from > best.width + 1e-9) best = { slide, width: edge.low - from, from };
+      from = Math.max(from, edge.high);
+    }
+  }
+  return best;
+}
+
+/** Finished places of the strips across the panel, front edge first; what is over comes off the two outer ones alike. */
+export function jointLines(widths: readonly number[], width: number): number[] {
+  const over = widths.reduce((sum, each) => sum + each, 0) - width;
+  let at = -over / 2;
+  return widths.slice(0, -1).map((each) => (at += each));
+}

@@ -1,0 +1,73 @@
+import { measuredOr } from "../piece/measured";
+import type { PlainPart } from "../form/leg-and-apron";
+import type { LegRailJoint } from "../joinery/tenon";
+import type { Form, Piece } from "../piece/schema";
+import type { Shop } from "../piece/shop";
+import type { RoughPiece } from "./cutting";
+
+/** A part with its joints: what is cut, milled and sawn out. mm. */
+export interface Part extends PlainPart {
+  finished: { length: number; width: number; thickness: number };
+  milled: { length: number; width: number; thickness: number };
+  rough: { length: number; width: number };
+  /** leaves a laminated part is glued from; 1 when it is solid */
+  leaves: number;
+  note: string;
+  marks: string[];
+}
+
+/** Legs stay this long over their finished length until last, mm: 720 is left at 750. @source common practice */
+const LEG_EXTRA = 30;
+/** Extra thickness of a laminated leaf, to true the glued leg, mm. @source common practice */
+const LEAF_EXTRA = 2;
+
+/** Parts with their tenons and allowances, top first. Sizes measured on the work count before planned ones. */
+export function cutParts(plain: readonly PlainPart[], joints: readonly LegRailJoint[], form: Form, asBuilt: Piece["asBuilt"], shop: Shop): Part[] {
+  return plain.map((part) => {
+    const joint = joints.find((each) => each.rail === part.id);
+    const tenon = part.tenonEnds && joint && joint.kind === "mortise-tenon" ? joint.length * part.tenonEnds : 0;
+    const finished = {
+      length: measuredOr(asBuilt, part.id, "length", part.shoulder + tenon),
+      width: measuredOr(asBuilt, part.id, "width", part.width), thickness: measuredOr(asBuilt, part.id, "thickness", part.thickness),
+    };
+    const leaves = part.role === "leg" && form.leg.make === "laminated" ? 2 : 1;
+    const extra = part.role === "leg" ? LEG_EXTRA : part.role === "block" ? 10 : shop.lengthAllowance;
+    const milled = { length: finished.length + extra, width: finished.width + (leaves > 1 ? LEAF_EXTRA : 0), thickness: leaves > 1 ? finished.thickness / leaves + LEAF_EXTRA / 2 : finished.thickness };
+    return {
+      ...part, finished, milled, leaves,
+      rough: { length: milled.length, width: milled.width + shop.widthAllowance },
+      note: noteFor(part, tenon, leaves, joint ?? null), marks: Array.from({ length: part.count }, (_, i) => (part.count > 1 ? `${part.letter}${i + 1}` : part.letter)),
+    };
+  });
+}
+
+function noteFor(part: PlainPart, tenon: number, leaves: number, joint: LegRailJoint | null): string {
+  if (part.role === "top") return "Glued from the boards chosen for it; trimmed when flat.";
+  if (part.role === "leg") return leaves > 1 ? "Two leaves glued, then trued square." : "Left long until the base is glued.";
+  if (part.role === "block") return "Sawn at 45° both ends; drilled before the glue-up.";
+  if (joint?.kind === "loose-tenon") return "Shoulder to shoulder: loose tenons, nothing added.";
+  return tenon > 0 ? `Two tenons of ${joint!.length} mm included; shoulders marked from the dry frame.` : "";
+}
+
+/** Every rough piece to saw, but for the top, whose boards are chosen one by one. */
+export function roughPieces(parts: readonly Part[]): RoughPiece[] {
+  return parts.filter((part) => part.role !== "top" && part.role !== "button").flatMap((part) =>
+    part.marks.flatMap((mark) => Array.from({ length: part.leaves }, (_, leaf) => ({
+      id: part.leaves > 1 ? `${mark}${"ab"[leaf]}` : mark, part: part.id, label: part.leaves > 1 ? `${mark}${"ab"[leaf]}` : mark,
+      length: part.rough.length, width: part.rough.width, thickness: part.milled.thickness,
+    }))));
+}
+
+/** One machine setting and the parts it serves: planed together, ripped together, crosscut together. */
+export interface MachineSetting { machine: "planer" | "table saw" | "crosscut stop"; setting: number; parts: { id: string; name: string; marks: string[] }[] }
+
+/** Settings in the order they are made, thickest and longest first, each once. */
+export function machineSettings(parts: readonly Part[]): MachineSetting[] {
+  const solid = parts.filter((part) => part.role !== "top");
+  const by = (machine: MachineSetting["machine"], size: (part: Part) => number): MachineSetting[] => {
+    const groups = new Map<number, Part[]>();
+    for (const part of solid) groups.set(size(part), [...(groups.get(size(part)) ?? []), part]);
+    return [...groups].sort(([a], [b]) => b - a).map(([setting, members]) => ({ machine, setting, parts: members.map(({ id, name, marks }) => ({ id, name, marks })) }));
+  };
+  return [...by("planer", (part) => part.milled.thickness), ...by("table saw", (part) => part.milled.width), ...by("crosscut stop", (part) => part.finished.length)];
+}

@@ -1,0 +1,66 @@
+import type { Shop } from "../piece/shop";
+import { grade, mm, set, Verdict, verdict } from "../verdict/verdict";
+import type { Placed, RoughPiece } from "./cutting";
+import type { Part } from "./cut-list";
+import type { ShoppingLine } from "./shopping";
+import type { Piece } from "../piece/schema";
+
+export interface CuttingFacts { piece: Piece; parts: readonly Part[]; placed: readonly Placed[]; missing: readonly RoughPiece[]; shopping: readonly ShoppingLine[]; shop: Shop; yieldShare: number }
+
+/** Every rule of the cutting stage. */
+export const CUTTING_RULES: ((facts: CuttingFacts) => Verdict | null)[] = [placedAll, legStock, jointerLength, shortParts, yieldOf];
+
+function placedAll({ missing, shopping }: CuttingFacts): Verdict {
+  const volume = shopping.reduce((sum, line) => sum + line.cubicMetres, 0);
+  return verdict({
+    id: "cutting.placed", stage: "cutting", subject: missing.map((each) => each.part), level: missing.length ? "fix" : "holds",
+    text: missing.length ? `${missing.length} pieces have no board` : "Every piece lies on a board",
+    why: missing.length ? `Buy about ${volume.toFixed(3)} m³ as listed, or use boards of another part.` : "Saw kerf, end checks and defects are counted.",
+  });
+}
+
+function legStock({ piece, parts, missing, placed }: CuttingFacts): Verdict | null {
+  const leg = parts.find((part) => part.id === "leg");
+  const lacking = missing.filter((each) => each.part === "leg").length;
+  if (!leg || (lacking === 0 && placed.every((each) => each.piece.part !== "leg"))) return null;
+  const solid = piece.form.leg.make === "solid";
+  return verdict({
+    id: "cutting.legs", stage: "cutting", subject: ["leg"], level: lacking ? "fix" : "holds",
+    text: lacking ? `No stock thick enough for ${lacking} leg piece${lacking > 1 ? "s" : ""}` : solid ? "Legs come solid from the rack" : "Legs are glued from two leaves",
+    why: solid ? `A solid leg needs ${mm(leg.finished.thickness)} after milling.` : `Each leaf needs ${mm(leg.milled.thickness)} after milling.`,
+    remedies: lacking ? [set(solid ? "Glue legs from two leaves" : "Use solid legs", ["form", "leg", "make"], solid ? "laminated" : "solid")] : [],
+  });
+}
+
+function jointerLength({ parts, shop }: CuttingFacts): Verdict {
+  const longest = parts.reduce((a, b) => (b.milled.length > a.milled.length ? b : a));
+  const level = grade(longest.milled.length, "at most", 1.5 * shop.jointerLength, 2 * shop.jointerLength);
+  return verdict({
+    id: "cutting.jointer", stage: "cutting", subject: [longest.id], level,
+    text: level === "holds" ? "Every edge can be jointed here" : `${longest.name} is long for a ${mm(shop.jointerLength)} jointer`,
+    why: `A bed joints true up to about one and a half times its length: ${mm(1.5 * shop.jointerLength)}; the longest piece is ${mm(longest.milled.length)}. Beyond that use the track saw and a long plane.`,
+    limit: 1.5 * shop.jointerLength, actual: Math.round(longest.milled.length), sense: "at most", unit: "mm",
+    remedies: level === "holds" ? [] : [set("Joint edges with the track saw", ["choices", "edges"], "track-saw")],
+  });
+}
+
+/** Shorter pieces than this can't be fed through jointer and planer safely, mm. @source common practice */
+const SHORTEST_FED = 300;
+
+function shortParts({ parts }: CuttingFacts): Verdict | null {
+  const short = parts.filter((part) => part.role !== "top" && part.milled.length < SHORTEST_FED);
+  if (short.length === 0) return null;
+  return verdict({
+    id: "cutting.short", stage: "cutting", subject: short.map((part) => part.id), level: "holds",
+    text: `${short.map((part) => `${part.name}s`).join(" and ")} are milled as one length`, why: `Pieces under ${SHORTEST_FED} mm are never fed through the planer alone: mill the strip, then crosscut.`,
+  });
+}
+
+function yieldOf({ yieldShare }: CuttingFacts): Verdict | null {
+  if (yieldShare <= 0) return null;
+  return verdict({
+    id: "cutting.yield", stage: "cutting", level: grade(yieldShare, "at least", 0.45, 0.25),
+    text: `${Math.round(yieldShare * 100)} % of the wood sawn ends in the table`, why: "From rough boards 45 to 60 % is usual once warp, kerf and allowances are paid.",
+    limit: 45, actual: Math.round(yieldShare * 100), sense: "at least", unit: "%",
+  });
+}

@@ -1,0 +1,110 @@
+/** The record that is stored for a piece: choices and measurements only. Everything else is derived from it. */
+import * as v from "valibot";
+import { between, choice, count, date, distance, moisture, name, size, text } from "./fields";
+
+export const PIECE_FORMAT = "taller-piece";
+export const PIECE_VERSION = 1;
+
+const monthAir = v.strictObject({
+  temperature: between("temperature", -20, 60, " °C"),
+  humidity: between("relative humidity", 1, 99, " %"),
+});
+
+const briefSchema = v.strictObject({
+  room: v.strictObject({ length: size("room length"), width: size("room width"), height: size("room height") }),
+  seats: v.strictObject({ daily: count("seats daily", 1, 40), most: count("seats at most", 1, 40) }),
+  seating: choice("seating", ["chairs", "bench"]),
+  place: choice("place", ["indoors", "porch"]),
+  climate: v.variant("kind", [
+    v.strictObject({ kind: v.literal("typical"), id: text("climate", 60) }),
+    v.strictObject({ kind: v.literal("own"), months: v.pipe(v.array(monthAir), v.length(12, "A year has twelve months: give twelve values.")) }),
+  ]),
+  topHeight: size("top height", 1500),
+  match: text("what it must match"),
+  deadline: v.nullable(date("deadline")),
+});
+
+const formSchema = v.strictObject({
+  kind: v.literal("leg-and-apron", "This version builds leg-and-apron tables only."),
+  top: v.strictObject({
+    length: size("top length", 6000), width: size("top width", 2500), thickness: size("top thickness", 150),
+    edge: v.strictObject({ kind: choice("top edge", ["square", "eased", "rounded", "bevel-below"]), size: distance("top edge size", 60) }),
+  }),
+  overhang: v.strictObject({ end: distance("end overhang", 1500), side: distance("side overhang", 800) }),
+  height: size("height", 1500),
+  leg: v.strictObject({
+    section: size("leg section", 300), taper: choice("taper", ["none", "two-faces", "four-faces"]), foot: size("leg foot", 300),
+    make: choice("leg making", ["solid", "laminated"]),
+  }),
+  apron: v.strictObject({ depth: size("apron depth", 400), thickness: size("apron thickness", 100), reveal: distance("reveal", 100) }),
+  crossRails: count("cross-rails", 0, 6),
+  cornerBlocks: v.boolean("Corner blocks are there or not."),
+});
+
+const jointsSchema = v.strictObject({
+  legRail: v.strictObject({
+    kind: choice("leg joint", ["mortise-tenon", "loose-tenon"]),
+    thickness: v.nullable(size("tenon thickness", 60)),
+    length: v.nullable(size("tenon length", 250)),
+    tenons: v.nullable(count("tenons a rail", 1, 3)),
+    meeting: choice("where two tenons meet", ["mitred", "short"]),
+    haunch: v.boolean("A haunch is there or not."),
+  }),
+  buttons: v.strictObject({
+    width: size("button width", 80), tongue: size("button tongue", 40), engaged: size("button engagement", 40),
+    grooveDepth: size("button groove depth", 40), slotLength: size("end-rail slot length", 200), spacing: size("button spacing", 1000),
+  }),
+});
+
+const strip = v.strictObject({
+  board: text("board", 40), face: choice("face", ["bark-up", "bark-down"]), turned: v.boolean(), slide: distance("slide", 20000),
+  width: v.nullable(size("strip width", 1000)),
+});
+
+const logEntry = v.variant("kind", [
+  v.strictObject({ kind: v.literal("note"), id: text("id", 60), on: date("date"), text: text("note", 4000) }),
+  v.strictObject({ kind: v.literal("mistake"), id: text("id", 60), on: date("date"), text: text("mistake", 4000), cost: text("cost", 200) }),
+  v.strictObject({ kind: v.literal("moisture"), id: text("id", 60), on: date("date"), value: moisture("moisture reading"), text: text("note", 400) }),
+  v.strictObject({ kind: v.literal("width"), id: text("id", 60), on: date("date"), value: size("width reading", 2500), text: text("note", 400) }),
+]);
+
+export const pieceSchema = v.strictObject({
+  format: v.literal(PIECE_FORMAT, "This is not a Taller piece: its format must be “taller-piece”."),
+  version: v.literal(PIECE_VERSION, `This version of Taller reads pieces of version ${PIECE_VERSION}.`),
+  name: name("name"),
+  commission: text("commission", 120),
+  day: date("day of the build"),
+  species: text("species", 60),
+  moisture: v.strictObject({ value: moisture("measured moisture"), on: date("day it was measured") }),
+  brief: briefSchema,
+  form: formSchema,
+  joints: jointsSchema,
+  choices: v.strictObject({
+    rings: choice("ring order", ["alternate", "best-face"]),
+    fixedLine: choice("fixed line", ["centre", "front-edge", "back-edge"]),
+    edges: choice("edges", ["jointer", "folded-pairs", "track-saw"]),
+    stages: choice("glue-up stages", ["all-at-once", "halves"]),
+    alignment: choice("alignment", ["none", "loose-tenons"]),
+    squeezeOut: choice("squeeze-out", ["scrape-rubbery", "wipe-wet", "scrape-dry"]),
+  }),
+  panel: v.strictObject({
+    strips: v.pipe(v.array(strip), v.maxLength(40, "A panel holds 40 strips at most.")),
+    pinned: v.array(text("board", 40)),
+    banned: v.array(text("board", 40)),
+    crosscutFirst: v.boolean(),
+  }),
+  glueUp: v.strictObject({ adhesive: text("adhesive", 40), hands: count("hands", 1, 4) }),
+  finish: choice("finish", ["oil-wax", "oil", "varnish", "lacquer"]),
+  asBuilt: v.array(v.strictObject({ part: text("part", 60), dimension: choice("dimension", ["length", "width", "thickness"]), value: size("measured size"), on: date("date") })),
+  log: v.pipe(v.array(logEntry), v.maxLength(2000, "The log holds 2000 entries at most.")),
+  done: v.array(text("step", 80)),
+});
+
+export type Piece = v.InferOutput<typeof pieceSchema>;
+export type Brief = Piece["brief"];
+export type Form = Piece["form"];
+export type JointChoices = Piece["joints"];
+export type PanelChoice = Piece["panel"];
+export type Strip = PanelChoice["strips"][number];
+export type LogEntry = Piece["log"][number];
+export type AsBuilt = Piece["asBuilt"][number];

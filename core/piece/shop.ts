@@ -1,0 +1,27 @@
+/** What the workshop owns and how it works. Sizes in mm. */
+import * as v from "valibot";
+import { between, count, distance, name, size } from "./fields";
+
+const sizes = (field: string) => v.array(size(field, 300));
+
+export const shopSchema = v.strictObject({
+  name: name("shop name"),
+  jointerWidth: size("jointer width", 1000), jointerLength: size("jointer bed length", 6000),
+  planerWidth: size("planer width", 2000), bandsawHeight: size("bandsaw height", 1000),
+  chisels: sizes("chisel"), routerBits: sizes("router bit"), mortiseDepth: size("mortise depth the shop can cut", 300),
+  looseTenons: v.array(v.strictObject({ thickness: size("loose tenon thickness", 40), width: size("loose tenon width", 120) })),
+  clamps: v.array(v.strictObject({ reach: size("clamp reach", 4000), count: count("clamps", 0, 200), force: between("clamp force", 0.5, 20, " kN") })),
+  kerf: distance("saw kerf", 8), jointing: distance("jointing allowance an edge", 10), cleaning: distance("cleaning a face", 5),
+  lengthAllowance: distance("length allowance", 200), widthAllowance: distance("width allowance", 30),
+  keepOffcut: size("shortest offcut kept", 3000), temperature: between("shop temperature", -10, 45, " °C"), lift: between("what one person lifts", 5, 60, " kg"),
+});
+
+export type Shop = v.InferOutput<typeof shopSchema>;
+
+export const USUAL_SHOP: Shop = {
+  name: "Demo workshop", jointerWidth: 260, jointerLength: 1800, planerWidth: 410, bandsawHeight: 300,
+  chisels: [6, 8, 10, 12, 15, 20], routerBits: [6, 8, 10, 12], mortiseDepth: 75,
+  looseTenons: [{ thickness: 8, width: 30 }, { thickness: 10, width: 40 }, { thickness: 12, width: 50 }],
+  clamps: [{ reach: 600, count: 6, force: 4 }, { reach: 1000, count: 8, force: 5 }, { reach: 1250, count: 4, force: 5 }],
+  kerf: 3, jointing: 1.5, cleaning: 0.8, lengthAllowance: 40, widthAllowance: 6, keepOffcut: 500, temperature: 17, lift: 25,
+};

@@ -1,0 +1,207 @@
+/** The one way through: inputs in, everything derived out. Stages are memoised by what they read. */
+import { moistureYear, MoistureYear } from "./climate/year";
+import { BRIEF_RULES } from "./brief/rules";
+import { proposeTable, TableProposal } from "./brief/propose";
+import { plainParts, tableGeometry, TableGeometry } from "./form/leg-and-apron";
+import { FORM_RULES } from "./form/rules";
+import { Adhesive, findAdhesive } from "./glueup/adhesives";
+import { GLUE_RULES } from "./glueup/rules";
+import { GlueStage, glueStages } from "./glueup/stages";
+import { JOINT_RULES } from "./joinery/rules";
+import { SettingCard, settingCard } from "./joinery/settings";
+import { crossRailJoint, LegRailJoint, legRailJoint } from "./joinery/tenon";
+import { jointLines, panelCandidates, Unfit, Candidate } from "./layout/candidates";
+import { cutParts, MachineSetting, machineSettings, Part, roughPieces } from "./layout/cut-list";
+import { Placed, placePieces, RoughPiece } from "./layout/cutting";
+import { CUTTING_RULES } from "./layout/rules";
+import { ShoppingLine, shoppingList } from "./layout/shopping";
+import { Button, placeButtons } from "./movement/buttons";
+import { MOVEMENT_RULES } from "./movement/rules";
+import { topMovement, TopMovement } from "./movement/year";
+import { latestMoisture } from "./piece/measured";
+import type { Piece } from "./piece/schema";
+import type { Shop } from "./piece/shop";
+import { narrowest, RackBoard } from "./stock/board";
+import { millingYield } from "./stock/milling";
+import { LaidStrip, PANEL_RULES } from "./stock/rules";
+import { BUILD_RULES, LOG_RULES } from "./steps/rules";
+import { DatedStep, scheduled, stepsFor } from "./steps/order";
+import type { Stage, Verdict } from "./verdict/verdict";
+import { findSpecies, Species, SPECIES } from "./wood/species";
+
+/** Everything a plan is computed from. `today` is an ISO date; `ownSpecies` come before the library's. */
+export interface PlanInputs { piece: Piece; shop: Shop; rack: readonly RackBoard[]; ownSpecies: readonly Species[]; today: string }
+
+/** Everything derived from a piece. Plain data: it can be cloned, compared and written as JSON. */
+export interface Plan {
+  species: Species;
+  proposal: TableProposal;
+  geometry: TableGeometry;
+  year: MoistureYear;
+  top: TopMovement;
+  buttons: Button[];
+  joints: LegRailJoint[];
+  cards: SettingCard[];
+  parts: Part[];
+  panel: { laid: LaidStrip[]; lines: number[]; candidates: { board: string; width: number; slide: number }[]; unfit: { board: string; reason: string }[] };
+  adhesive: Adhesive;
+  glueUp: GlueStage[];
+  cutting: { placed: Placed[]; missing: RoughPiece[]; settings: MachineSetting[]; shopping: ShoppingLine[] };
+  steps: DatedStep[];
+  predicted: { on: string; width: number }[];
+  verdicts: Verdict[];
+}
+
+/** Number of verdict rules in force, by stage. */
+export const RULE_COUNT: Record<Stage, number> = {
+  brief: BRIEF_RULES.length, form: FORM_RULES.length, movement: MOVEMENT_RULES.length, joints: JOINT_RULES.length, boards: PANEL_RULES.length,
+  "glue-up": GLUE_RULES.length, cutting: CUTTING_RULES.length, build: BUILD_RULES.length, log: LOG_RULES.length,
+};
+
+/**
+ * The whole plan of a piece.
+ *
+ * @example const plan = planPiece({ piece: freshPiece("Table", "2026-11-23"), shop: USUAL_SHOP, rack: [], ownSpecies: [], today: "2026-11-23" });
+ */
+export function planPiece(inputs: PlanInputs): Plan {
+  return createPlanner()(inputs);
+}
+
+/** A planner that remembers its last answer stage by stage, so that only what depends on a change is computed again. */
+export function createPlanner(): (inputs: PlanInputs) => Plan {
+  const remember = {
+    species: last(findKnownSpecies), proposal: last(proposeTable), geometry: last(tableGeometry), year: last(moistureYear), start: last(startOf),
+    candidates: last(candidatesFor), laid: last(layStrips), top: last(topOf), buttons: last(placeButtons), joints: last(jointsFor), cards: last(cardsFor),
+    parts: last(partsFor), adhesive: last(findAdhesive), glue: last(glueStages), cutting: last(cuttingFor), steps: last(stepsOf), predicted: last(predictedWidths),
+    brief: last(briefVerdicts), form: last(formVerdicts), movement: last(movementVerdicts), joinery: last(jointVerdicts), panel: last(panelVerdicts),
+    glueVerdicts: last(glueVerdicts), cuttingVerdicts: last(cuttingVerdicts), build: last(buildVerdicts), log: last(logVerdicts),
+  };
+  return ({ piece, shop, rack, ownSpecies, today }) => {
+    const species = remember.species(piece.species, ownSpecies);
+    const proposal = remember.proposal(piece.brief);
+    const geometry = remember.geometry(piece.form, piece.asBuilt);
+    const year = remember.year(piece.brief.climate);
+    const start = remember.start(piece.moisture, piece.log);
+    const { candidates, unfit } = remember.candidates(rack, species.id, geometry, shop, piece.panel.banned, piece.panel.crosscutFirst);
+    const { laid, missing } = remember.laid(piece.panel, rack, geometry, shop, candidates);
+    const top = remember.top(geometry, species, start, year, laid);
+    const buttons = remember.buttons(geometry, piece.joints.buttons, top, piece.choices.fixedLine);
+    const joints = remember.joints(geometry, piece.joints, shop);
+    const cards = remember.cards(joints);
+    const parts = remember.parts(piece.form, geometry, joints, piece.asBuilt, shop);
+    const adhesive = remember.adhesive(piece.glueUp.adhesive);
+    const glueUp = remember.glue(laid, piece, geometry.top.thickness, geometry.top.length, species, shop, adhesive);
+    const cutting = remember.cutting(parts, rack, laid, species, shop, geometry);
+    const outOfRoom = start.value < year.driest.moisture || start.value > year.wettest.moisture;
+    const steps = remember.steps(piece, parts, joints, glueUp, adhesive, outOfRoom);
+    const predicted = remember.predicted(piece.log, top, piece);
+    const lacking = cutting.lacking;
+    return {
+      species, proposal, geometry, year, top, buttons, joints, cards, parts, adhesive, glueUp, steps, predicted,
+      panel: {
+        laid, lines: cutting.lines, candidates: cutting.candidatesOf(candidates), unfit: cutting.unfitOf(unfit),
+      },
+      cutting: { placed: cutting.placed, missing: cutting.missing, settings: cutting.settings, shopping: cutting.shopping },
+      verdicts: [
+        ...remember.brief(piece.brief, piece.form), ...remember.form(piece.form, piece.brief, geometry, species, shop.lift),
+        ...remember.movement(piece, geometry, species, year, top, buttons, today), ...remember.joinery(piece, geometry, shop, joints),
+        ...remember.panel(piece, geometry, shop, rack, laid, missing, lacking), ...remember.glueVerdicts(piece, glueUp, adhesive, shop),
+        ...remember.cuttingVerdicts(piece, parts, cutting, shop), ...remember.build(piece, steps, today), ...remember.log(piece, top, predicted, today),
+      ],
+    };
+  };
+}
+
+/** Remembers the last call: the same arguments, by identity, give the same answer. */
+function last<A extends readonly unknown[], R>(compute: (...args: A) => R): (...args: A) => R {
+  let args: A | null = null;
+  let result: R;
+  return (...now) => {
+    if (args === null || now.length !== args.length || now.some((each, i) => each !== args![i])) {
+      result = compute(...now);
+      args = now;
+    }
+    return result;
+  };
+}
+
+const run = <F>(rules: readonly ((facts: F) => Verdict | Verdict[] | null)[], facts: F): Verdict[] => rules.flatMap((rule) => rule(facts) ?? []);
+
+const findKnownSpecies = (id: string, own: readonly Species[]) => findSpecies(id, own) ?? SPECIES[0];
+const startOf = (moisture: Piece["moisture"], log: Piece["log"]) => latestMoisture({ moisture, log });
+
+function candidatesFor(rack: readonly RackBoard[], species: string, at: TableGeometry, shop: Shop, banned: string[], crosscutFirst: boolean) {
+  return panelCandidates(rack, species, at.top, shop, { banned, crosscutFirst });
+}
+
+/** The strips of the panel as they come out of their boards and lie across the top. */
+function layStrips(panel: Piece["panel"], rack: readonly RackBoard[], at: TableGeometry, shop: Shop, candidates: readonly Candidate[]): { laid: LaidStrip[]; missing: string[] } {
+  const missing: string[] = [];
+  const found = panel.strips.flatMap((strip) => {
+    const board = rack.find((each) => each.id === strip.board);
+    if (!board) { missing.push(strip.board); return []; }
+    const milled = millingYield(board, shop, panel.crosscutFirst ? Math.min(board.length, at.top.length + shop.lengthAllowance) : board.length, narrowest(board));
+    const offered = candidates.find((each) => each.board.id === board.id && Math.abs(each.slide - strip.slide) < 0.5)?.width ?? Math.floor(milled.width * 2) / 2;
+    return [{ strip, board, milled, full: Math.max(1, Math.min(strip.width ?? offered, offered)) }];
+  });
+  const lines = jointLines(found.map((each) => each.full), at.top.width);
+  const laid = found.map((each, i) => {
+    const from = i === 0 ? 0 : lines[i - 1];
+    return { ...each, from, width: (i === found.length - 1 ? at.top.width : lines[i]) - from };
+  });
+  return { laid, missing };
+}
+
+function topOf(at: TableGeometry, species: Species, start: TopMovement["start"], year: MoistureYear, laid: readonly LaidStrip[]) {
+  return topMovement({ width: at.top.width, species, start, year, strips: laid.map((each) => ({ strip: each.strip, board: each.board, width: each.full })) });
+}
+
+function jointsFor(at: TableGeometry, choice: Piece["joints"], shop: Shop): LegRailJoint[] {
+  const cross = crossRailJoint(at, shop);
+  return [legRailJoint(at, choice.legRail, shop, "long-rail"), legRailJoint(at, choice.legRail, shop, "end-rail"), ...(cross ? [cross] : [])];
+}
+
+const RAIL_NAMES = { "long-rail": "Leg to long rail", "end-rail": "Leg to end rail", "cross-rail": "Cross-rail to long rail" };
+const cardsFor = (joints: readonly LegRailJoint[]) => joints.map((joint) => settingCard(joint, RAIL_NAMES[joint.rail]));
+
+const partsFor = (form: Piece["form"], at: TableGeometry, joints: readonly LegRailJoint[], asBuilt: Piece["asBuilt"], shop: Shop) =>
+  cutParts(plainParts(form, at), joints, form, asBuilt, shop);
+
+function cuttingFor(parts: readonly Part[], rack: readonly RackBoard[], laid: readonly LaidStrip[], species: Species, shop: Shop, at: TableGeometry) {
+  const own = rack.filter((board) => board.species === species.id);
+  const used = laid.map(({ strip, board }) => ({ board: board.id, x: strip.slide, length: at.top.length + shop.lengthAllowance }));
+  const { placed, missing } = placePieces(roughPieces(parts), own, used, shop);
+  const sawn = placed.reduce((sum, { piece, board }) => sum + piece.length * piece.width * own.find((each) => each.id === board)!.thickness, 0)
+    + laid.reduce((sum, { board }) => sum + (at.top.length + shop.lengthAllowance) * board.width * board.thickness, 0);
+  const ended = parts.filter((part) => part.role !== "top" || laid.length > 0).reduce((sum, part) => sum + part.count * part.finished.length * part.finished.width * part.finished.thickness, 0);
+  const names = new Map<string, number>();
+  for (const piece of missing) names.set(piece.part, (names.get(piece.part) ?? 0) + 1);
+  return {
+    placed, missing, settings: machineSettings(parts), shopping: shoppingList(missing, species.id), yieldShare: missing.length === 0 && sawn > 0 ? ended / sawn : 0,
+    lines: jointLines(laid.map((each) => each.full), at.top.width),
+    lacking: [...names].map(([part, count]) => ({ name: parts.find((each) => each.id === part)!.name, count })),
+    candidatesOf: last((candidates: readonly Candidate[]) => candidates.map(({ board, width, slide }) => ({ board: board.id, width, slide }))),
+    unfitOf: last((unfit: readonly Unfit[]) => unfit.map(({ board, reason }) => ({ board: board.id, reason }))),
+  };
+}
+
+function stepsOf(piece: Piece, parts: readonly Part[], joints: readonly LegRailJoint[], stages: readonly GlueStage[], adhesive: Adhesive, outOfRoom: boolean) {
+  return scheduled(stepsFor({ piece, parts, joints, stages, adhesive, outOfRoom }), piece.day, piece.done);
+}
+
+/** What Movement says the top measures on each day its width was taken. */
+function predictedWidths(log: Piece["log"], top: TopMovement, piece: Piece): { on: string; width: number }[] {
+  return log.filter((each) => each.kind === "width").map((each) => ({ on: each.on, width: piece.form.top.width + top.months[Number(each.on.slice(5, 7)) - 1].change }));
+}
+
+const briefVerdicts = (brief: Piece["brief"], form: Piece["form"]) => run(BRIEF_RULES, { brief, form });
+const formVerdicts = (form: Piece["form"], brief: Piece["brief"], at: TableGeometry, species: Species, lift: number) => run(FORM_RULES, { form, brief, at, species, lift });
+const movementVerdicts = (piece: Piece, at: TableGeometry, species: Species, year: MoistureYear, top: TopMovement, buttons: readonly Button[], today: string) =>
+  run(MOVEMENT_RULES, { piece, at, species, year, top, buttons, today });
+const jointVerdicts = (piece: Piece, at: TableGeometry, shop: Shop, joints: readonly LegRailJoint[]) => run(JOINT_RULES, { piece, at, shop, joints });
+const panelVerdicts = (piece: Piece, at: TableGeometry, shop: Shop, rack: readonly RackBoard[], laid: readonly LaidStrip[], missing: readonly string[], lacking: { name: string; count: number }[]) =>
+  run(PANEL_RULES, { piece, at, shop, rack, laid, missing, lacking });
+const glueVerdicts = (piece: Piece, stages: readonly GlueStage[], adhesive: Adhesive, shop: Shop) => run(GLUE_RULES, { piece, stages, adhesive, shop });
+const cuttingVerdicts = (piece: Piece, parts: readonly Part[], cutting: ReturnType<typeof cuttingFor>, shop: Shop) => run(CUTTING_RULES, { piece, parts, ...cutting, shop });
+const buildVerdicts = (piece: Piece, steps: readonly DatedStep[], today: string) => run(BUILD_RULES, { piece, steps, today });
+const logVerdicts = (piece: Piece, top: TopMovement, predicted: { on: string; width: number }[], today: string) => run(LOG_RULES, { piece, top, predicted, today });

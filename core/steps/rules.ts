@@ -1,0 +1,70 @@
+import type { LogEntry, Piece } from "../piece/schema";
+import type { TopMovement } from "../movement/year";
+import { fine, Level, set, Verdict, verdict } from "../verdict/verdict";
+import type { DatedStep } from "./order";
+
+export interface BuildFacts { piece: Piece; steps: readonly DatedStep[]; today: string }
+
+/** Every rule of the build stage. */
+export const BUILD_RULES: ((facts: BuildFacts) => Verdict | null)[] = [deadline, cautions, buildDay];
+
+function deadline({ piece, steps }: BuildFacts): Verdict {
+  const ready = steps.at(-1)!.ready;
+  const by = piece.brief.deadline;
+  const days = by ? Math.round((Date.parse(by) - Date.parse(ready)) / 86400000) : null;
+  const level: Level = days === null ? "tight" : days < 0 ? "fix" : days < 5 ? "tight" : "holds";
+  return verdict({
+    id: "build.deadline", stage: "build", subject: ["deliver"], level,
+    text: days === null ? "No deadline is set" : days < 0 ? `Ready ${-days} days after the deadline` : `Ready ${days} days before the deadline`,
+    why: `Starting ${piece.day}, the last step ends ${ready}${by ? `; promised for ${by}` : ""}. Waiting for glue and finish is counted, weekends rest.`,
+    limit: null, actual: days, unit: "days", source: "derived: the longest chain of steps",
+    remedies: days !== null && days < 0 && (piece.finish === "oil" || piece.finish === "varnish") ? [set("Use an oil-wax finish", ["finish"], "oil-wax")]
+      : days === null ? [set(`Promise it for ${ready}`, ["brief", "deadline"], ready)] : [],
+  });
+}
+
+function cautions({ steps }: BuildFacts): Verdict {
+  const marked = steps.filter((step) => step.caution && !step.done);
+  return verdict({ id: "build.cautions", stage: "build", subject: marked.map((step) => step.id), level: "holds", text: `${marked.length} steps carry a caution`, why: "They are reminders; the tool's own manual and local rules come first." });
+}
+
+function buildDay({ piece, steps, today }: BuildFacts): Verdict {
+  const begun = steps.some((step) => step.done);
+  const late = !begun && piece.day < today;
+  return verdict({
+    id: "build.day", stage: "build", level: late ? "tight" : "holds", text: late ? "The first day has passed and nothing is ticked" : begun ? `${steps.filter((step) => step.done).length} of ${steps.length} steps done` : `Work begins ${piece.day}`,
+    why: late ? "Dates and travels count from that day." : "Tick steps as they are done.", remedies: late ? [set(`Begin today, ${today}`, ["day"], today)] : [],
+  });
+}
+
+export interface LogFacts { piece: Piece; top: TopMovement; predicted: { on: string; width: number }[]; today: string }
+
+/** Every rule of the log stage. */
+export const LOG_RULES: ((facts: LogFacts) => Verdict | null)[] = [hasReading, widthsAgree, mistakes];
+
+function hasReading({ piece }: LogFacts): Verdict {
+  const readings = piece.log.filter((each) => each.kind === "moisture");
+  return verdict({
+    id: "log.reading", stage: "log", level: readings.length ? "holds" : "tight", text: readings.length ? `${readings.length} moisture reading${readings.length > 1 ? "s" : ""} in the log` : "No moisture reading in the log yet",
+    why: "The latest one is where Movement starts from.",
+  });
+}
+
+/** Agreement a caliper on wood can be held to, mm. @source common practice */
+const WIDTH_AGREES = 1;
+
+function widthsAgree({ piece, predicted }: LogFacts): Verdict | null {
+  const widths = piece.log.filter((each): each is Extract<LogEntry, { kind: "width" }> => each.kind === "width");
+  if (widths.length === 0) return null;
+  const worst = widths.map((entry) => ({ entry, off: entry.value - (predicted.find((each) => each.on === entry.on)?.width ?? entry.value) })).reduce((a, b) => (Math.abs(b.off) > Math.abs(a.off) ? b : a));
+  const level: Level = Math.abs(worst.off) <= WIDTH_AGREES ? "holds" : Math.abs(worst.off) <= 3 * WIDTH_AGREES ? "tight" : "fix";
+  return verdict({
+    id: "log.width", stage: "log", subject: ["top"], level, text: level === "holds" ? "Measured widths agree with Movement" : `Measured ${fine(Math.abs(worst.off))} ${worst.off > 0 ? "wider" : "narrower"} than Movement says`,
+    why: `${fine(worst.entry.value)} on ${worst.entry.on}; a finish slows the wood, so a difference of about ${WIDTH_AGREES} mm is nothing.`, limit: WIDTH_AGREES, actual: Math.round(Math.abs(worst.off) * 10) / 10, sense: "at most", unit: "mm",
+  });
+}
+
+function mistakes({ piece }: LogFacts): Verdict | null {
+  const count = piece.log.filter((each) => each.kind === "mistake").length;
+  return count === 0 ? null : verdict({ id: "log.mistakes", stage: "log", level: "holds", text: `${count} mistake${count > 1 ? "s" : ""} written down`, why: "The next piece starts from them." });
+}

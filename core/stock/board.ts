@@ -1,0 +1,27 @@
+/** A real board on the rack. x runs along it from its left end, y across it from its lower edge, as it lies bark side up. */
+import * as v from "valibot";
+import { between, choice, date, distance, moisture, size, text } from "../piece/fields";
+
+export const DEFECTS = ["knot", "check", "sap", "wane", "split"] as const;
+
+export const boardSchema = v.strictObject({
+  id: v.pipe(text("board", 40), v.regex(/^[\w.-]+$/, "A board's name is letters and digits, such as B14.")),
+  species: text("species", 60),
+  length: size("length", 12000), width: size("width", 1200), widthEnd: v.nullable(size("width at the other end", 1200)), thickness: size("thickness", 300),
+  ringLeft: between("left ring angle", -90, 90, "°"), ringRight: between("right ring angle", -90, 90, "°"),
+  bow: distance("bow", 200), crook: distance("crook", 200), cup: distance("cup", 60), twist: distance("twist", 100),
+  moisture: moisture("moisture"), measuredOn: date("measured on"),
+  tree: text("tree", 40), shelf: text("shelf", 40), price: distance("price", 100000),
+  defects: v.pipe(v.array(v.strictObject({
+    kind: choice("defect", DEFECTS), x: distance("defect place"), y: distance("defect place"), length: size("defect length"), width: size("defect width"),
+  })), v.maxLength(40, "A board lists 40 defects at most.")),
+});
+
+export type Board = v.InferOutput<typeof boardSchema>;
+export type Defect = Board["defects"][number];
+
+/** A board as this piece sees it: who else has it. */
+export interface RackBoard extends Board { reservedBy: { piece: string; name: string } | null }
+
+/** The narrower end rules what a tapered board gives. */
+export const narrowest = (board: Board) => Math.min(board.width, board.widthEnd ?? board.width);
