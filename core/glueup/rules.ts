@@ -19,11 +19,11 @@ function openTime({ stages, adhesive, piece }: GlueFacts): Verdict | null {
   return verdict({
     id: "glueup.open", stage: "glue-up", subject: [slowest.id], level,
     text: level === "fix" ? `Glue skins over before the clamps are on: ${minutes(slowest.minutes)} of work` : `${minutes(slowest.minutes)} of work, ${adhesive.open} min open`,
-    why: `${slowest.name}: spreading, laying and clamping with ${piece.glueUp.hands === 1 ? "one pair of hands" : `${piece.glueUp.hands} pairs of hands`}; ${adhesive.name.toLowerCase()} stays open about ${adhesive.open} min.`,
+    why: `${slowest.name}: spreading, laying and clamping with ${piece.glueUp.hands === 1 ? "one pair of hands" : `${piece.glueUp.hands} pairs of hands`}; ${lower(adhesive.name)} stays open about ${adhesive.open} min.`,
     limit: adhesive.open, actual: Math.round(slowest.minutes * 10) / 10, sense: "at most", unit: "min",
     remedies: level === "holds" ? [] : [
       ...(piece.choices.stages === "all-at-once" ? [inHalves] : []),
-      ...(slower ? [set(`Use ${slower.name.toLowerCase()}`, ["glueUp", "adhesive"], slower.id)] : []),
+      ...(slower ? [set(`Use ${lower(slower.name)}`, ["glueUp", "adhesive"], slower.id)] : []),
       ...(piece.glueUp.hands < 2 ? [set("Get a second pair of hands", ["glueUp", "hands"], 2)] : [])],
   });
 }
@@ -91,7 +91,7 @@ function stageWeight({ stages, piece, shop }: GlueFacts): Verdict | null {
 function warmth({ adhesive, shop }: GlueFacts): Verdict {
   const level = grade(shop.temperature, "at least", adhesive.coldest + 3, adhesive.coldest);
   return verdict({
-    id: "glueup.warmth", stage: "glue-up", level, text: level === "fix" ? `Too cold for ${adhesive.name.toLowerCase()}` : `${shop.temperature} °C in the shop`,
+    id: "glueup.warmth", stage: "glue-up", level, text: level === "fix" ? `Too cold for ${lower(adhesive.name)}` : `${shop.temperature} °C in the shop`,
     why: `Below ${adhesive.coldest} °C it chalks and fails, wood included.`, limit: adhesive.coldest, actual: shop.temperature, sense: "at least", unit: "°C",
   });
 }
@@ -106,3 +106,4 @@ function weather({ piece, adhesive }: GlueFacts): Verdict | null {
 
 const longest = (stages: readonly GlueStage[]) => stages.reduce<GlueStage | null>((a, b) => (!a || b.minutes > a.minutes ? b : a), null);
 const minutes = (n: number) => `${n < 10 ? n.toFixed(1) : Math.round(n)} min`;
+const lower = (name: string) => name[0].toLowerCase() + name.slice(1);

@@ -162,7 +162,7 @@ function blockScrews({ piece, at }: JointFacts): Verdict | null {
   return verdict({
     id: "joints.blocks", stage: "joints", subject: ["corner-block"], level: wood >= 18 ? "holds" : "tight",
     text: wood >= 18 ? "Corner blocks take 40 mm screws" : "A 40 mm screw comes through the rail",
-    why: `A 30 mm block leaves about 14 mm in a ${mm(wood)} rail; drill before the glue-up, a driver won't reach between the rails.`, limit: 18, actual: wood, sense: "at least", unit: "mm",
+    why: `Through a 30 mm block it goes 10 mm into a ${mm(wood)} rail, and needs 8 mm behind it; drill before the glue-up, a driver won't reach between the rails.`, limit: 18, actual: wood, sense: "at least", unit: "mm",
     remedies: wood >= 18 ? [] : [set("Leave the blocks out", ["form", "cornerBlocks"], false)],
   });
 }

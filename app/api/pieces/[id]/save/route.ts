@@ -1,0 +1,35 @@
+import * as v from "valibot";
+import { firstFault } from "../../../../../core/piece/fields";
+import { pieceSchema } from "../../../../../core/piece/schema";
+import { savePiece } from "../../../../../store/pieces";
+import { currentWorkshop } from "../../../../../store/workshops";
+import { isId, noPiece, readJson, refuse } from "../../../answer";
+
+const n = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(2_000_000_000));
+const asked = v.object({
+  revision: n,
+  changes: v.pipe(v.array(v.variant("kind", [
+    v.object({ kind: v.literal("edit"), n, parent: n, label: v.pipe(v.string(), v.maxLength(200)), piece: pieceSchema }),
+    v.object({ kind: v.literal("move"), head: n }),
+  ])), v.minLength(1), v.maxLength(2000)),
+});
+
+/** Saves changes that started from a revision; 409 with both versions at hand when it is stale. */
+export async function POST(request: Request, { params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params;
+  if (!isId(id)) return noPiece();
+  const body = await readJson(request, 20_000_000);
+  if (!body.ok) return body.answer;
+  const read = v.safeParse(asked, body.json);
+  if (!read.success) {
+    const fault = firstFault(asked, body.json)!;
+    return refuse(`${fault.message} (${fault.field})`);
+  }
+  const result = await savePiece((await currentWorkshop()).id, id, read.output.revision, read.output.changes);
+  switch (result.kind) {
+    case "saved": return Response.json({ revision: result.revision, taken: result.taken });
+    case "stale": return Response.json({ message: "Someone else saved this piece meanwhile.", revision: result.revision, theirs: result.theirs, head: result.head, newest: result.newest }, { status: 409 });
+    case "gone": return noPiece();
+    case "unknown-state": return refuse("The step this change starts from is not known here. Reload the piece.");
+  }
+}

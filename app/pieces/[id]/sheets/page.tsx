@@ -1,0 +1,5 @@
+import { ShopSheets } from "../../../../ui/sheets/ShopSheets";
+
+export default function SheetsPage() {
+  return <ShopSheets />;
+}

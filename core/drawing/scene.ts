@@ -1,0 +1,47 @@
+/**
+ * Drawings as data. A scene is in mm, x to the right and y up; texts and the distance of dimension lines are in pixels, so
+ * that they read the same at every scale. One component renders scenes on the screen and on paper.
+ */
+import type { Stage } from "../verdict/verdict";
+
+export type Point = [x: number, y: number];
+
+/** How a line or an area is meant, not how it looks. */
+export type Ink = "outline" | "hidden" | "faint" | "layout" | "wash" | "hole" | "peg" | "tool" | "void" | "fix" | "room" | "paper";
+
+interface Drawn { id?: string; label?: string }
+
+export type Item =
+  | (Drawn & { kind: "rect"; x: number; y: number; w: number; h: number; ink: Ink; round?: number })
+  | (Drawn & { kind: "path"; points: Point[]; closed: boolean; ink: Ink })
+  | (Drawn & { kind: "circle"; x: number; y: number; r: number; ink: Ink })
+  | (Drawn & { kind: "wood"; x: number; y: number; w: number; h: number; colour: [string, string]; seed: number; grain: "x" | "y"; pale?: boolean })
+  | (Drawn & { kind: "rings"; x: number; y: number; w: number; h: number; colour: [string, string]; left: number; right: number; barkUp: boolean })
+  | (Drawn & { kind: "hatch"; x: number; y: number; w: number; h: number })
+  | { kind: "text"; x: number; y: number; text: string; anchor?: "start" | "middle" | "end"; ink?: "ink" | "graphite" | "layout" | "grain"; size?: number; dx?: number; dy?: number }
+  | { kind: "dimension"; from: Point; to: Point; offset: number; value: number; fine?: boolean; edit?: Edit };
+
+/** A dimension that can be typed over: which input it is, and its name for whoever can't see the drawing. */
+export interface Edit { path: (string | number)[]; name: string }
+
+export interface Scene {
+  id: string;
+  /** what it shows, for whoever can't see it */
+  title: string;
+  bounds: { x: number; y: number; w: number; h: number };
+  /** pixels kept free round the bounds for dimensions and notes: top, right, bottom, left */
+  margin: [number, number, number, number];
+  items: Item[];
+  stage?: Stage;
+}
+
+export const rect = (x: number, y: number, w: number, h: number, ink: Ink, id?: string): Item => ({ kind: "rect", x, y, w, h, ink, id });
+export const line = (points: Point[], ink: Ink): Item => ({ kind: "path", points, closed: false, ink });
+export const dimension = (from: Point, to: Point, offset: number, value: number, edit?: Edit): Item => ({ kind: "dimension", from, to, offset, value, edit });
+
+/** A whole number from a name, so that a board's figure is always its own. */
+export function seedOf(name: string): number {
+  let seed = 7;
+  for (const letter of name) seed = (seed * 31 + letter.charCodeAt(0)) % 100003;
+  return seed;
+}

@@ -1,0 +1,53 @@
+"use client";
+import { Dialog } from "radix-ui";
+import { useRouter } from "next/navigation";
+import { useEffect, useMemo, useState } from "react";
+import { Key } from "../frame/TopBar";
+import { isTyping } from "../frame/unit";
+
+export interface Findable { name: string; kind: string; go: string | (() => void) }
+
+/** `/` finds any piece, board, part or command. */
+export function FindAnything({ pieces = [], more = [] }: { pieces?: readonly { id: string; name: string; commission: string }[]; more?: readonly Findable[] }) {
+  const [open, setOpen] = useState(false);
+  const [typed, setTyped] = useState("");
+  const [at, setAt] = useState(0);
+  const router = useRouter();
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => { if (event.key === "/" && !isTyping(event)) { event.preventDefault(); setTyped(""); setAt(0); setOpen(true); } };
+    window.addEventListener("keydown", press);
+    return () => window.removeEventListener("keydown", press);
+  }, []);
+  const found = useMemo(() => {
+    const all: Findable[] = [
+      ...more, ...pieces.map((piece) => ({ name: piece.commission ? `${piece.name}, ${piece.commission}` : piece.name, kind: "piece", go: `/pieces/${piece.id}/brief` })),
+      { name: "Bench", kind: "place", go: "/" }, { name: "Rack", kind: "place", go: "/rack" }, { name: "Species", kind: "place", go: "/species" }, { name: "Shop and its tools", kind: "place", go: "/shop" },
+    ];
+    const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
+    return all.filter((each) => words.every((word) => `${each.name} ${each.kind}`.toLowerCase().includes(word))).slice(0, 10);
+  }, [typed, pieces, more]);
+  const go = (each: Findable | undefined) => { if (!each) return; setOpen(false); if (typeof each.go === "string") router.push(each.go); else each.go(); };
+  return (
+    <>
+      <button className="flex h-8 items-center hover:text-white max-md:hidden" onClick={() => setOpen(true)}><Key>/</Key>Find anything</button>
+      <Dialog.Root open={open} onOpenChange={setOpen}>
+        <Dialog.Portal>
+          <Dialog.Overlay className="fixed inset-0 z-40 bg-[#14201c55]" />
+          <Dialog.Content aria-describedby={undefined} className="fixed top-24 left-1/2 z-50 w-[560px] max-w-[94vw] -translate-x-1/2 border border-hairline bg-sheet p-4">
+            <Dialog.Title className="sr-only">Find anything</Dialog.Title>
+            <input className="input w-full text-[15px]" placeholder="A piece, a board, a part, something to do" value={typed} onChange={(event) => { setTyped(event.target.value); setAt(0); }} aria-label="Find"
+              onKeyDown={(event) => {
+                if (event.key === "ArrowDown") { event.preventDefault(); setAt(Math.min(found.length - 1, at + 1)); }
+                if (event.key === "ArrowUp") { event.preventDefault(); setAt(Math.max(0, at - 1)); }
+                if (event.key === "Enter") go(found[at]);
+              }} />
+            <ul className="mt-2">{found.map((each, i) => (
+              <li key={`${each.kind} ${each.name}`}><button className={`flex min-h-8 w-full justify-between px-2 py-1 text-left ${i === at ? "bg-wash" : "hover:bg-film"}`} onClick={() => go(each)}><span>{each.name}</span><span className="text-[13px] text-graphite">{each.kind}</span></button></li>
+            ))}</ul>
+            {found.length === 0 && <p className="lede p-2">Nothing is called “{typed}”.</p>}
+          </Dialog.Content>
+        </Dialog.Portal>
+      </Dialog.Root>
+    </>
+  );
+}

@@ -1,0 +1,91 @@
+"use client";
+import { useMemo, useState } from "react";
+import { panelScene } from "../../core/drawing/boards";
+import { endGrainScene } from "../../core/drawing/top";
+import type { Strip } from "../../core/piece/schema";
+import { SceneView } from "../drawing/SceneView";
+import { useUnit } from "../frame/unit";
+import { usePiece } from "../piece/PieceProvider";
+import { useSet } from "../piece/useSet";
+import { RackPictures } from "../rack/RackPictures";
+import { StageHead } from "./StageHead";
+import { useComposer } from "./useComposer";
+
+/** How many near-best sets the search arranges before it is done. */
+const SETS = 3000;
+
+/** The panel on top, the rack beneath; compose by search or by hand. */
+export function BoardsStage() {
+  const { piece, plan, shop, rack, edit } = usePiece();
+  const { set, fromDrawing } = useSet();
+  const { say, withUnit } = useUnit();
+  const [picked, setPicked] = useState<string | null>(null);
+  const [order, setOrder] = useState<Strip[] | null>(null);
+  const { panel } = piece;
+  const { search, start, stop } = useComposer((best) => edit(`Composed from ${best.strips.map((each) => each.board).join(", ")}`, [{ path: ["panel", "strips"], value: best.strips }]));
+  const shown = order ? { ...piece, panel: { ...panel, strips: order } } : piece;
+  const scene = useMemo(() => panelScene(plan, shown, shop), [plan, shown, shop]);
+  const ends = useMemo(() => endGrainScene(plan, true), [plan]);
+  const compose = (pinned = panel.pinned) => start({
+    rack, species: plan.species.id, need: plan.geometry.top, shop, frame: { width: plan.geometry.top.width, overhang: piece.form.overhang.side, leg: plan.geometry.leg.section },
+    choice: { ...panel, pinned }, rings: piece.choices.rings, sets: SETS, seed: 1,
+  });
+  const index = panel.strips.findIndex((each) => `strip:${each.board}` === picked);
+  const strip = panel.strips[index];
+  const change = (label: string, strips: Strip[]) => edit(label, [{ path: ["panel", "strips"], value: strips }]);
+  const moved = (from: number, to: number) => { const strips = panel.strips.slice(); const [one] = strips.splice(from, 1); strips.splice(to, 0, one); return strips; };
+  const dropAt = (id: string, y: number) => {
+    const from = panel.strips.findIndex((each) => `strip:${each.board}` === id);
+    const to = plan.panel.laid.findIndex((each) => y < each.from + each.width);
+    return { from, to: to < 0 ? panel.strips.length - 1 : to };
+  };
+  const best = search.best;
+  const laidCost = plan.panel.laid.reduce((sum, each) => sum + each.board.width * each.board.thickness * (plan.geometry.top.length + shop.lengthAllowance), 0);
+  const net = plan.geometry.top.length * plan.geometry.top.width * plan.geometry.top.thickness;
+  return (
+    <>
+      <StageHead title="Which boards make the top" actions={<>
+        <button className="button" disabled={search.running} onClick={() => compose()}>{panel.strips.length ? "Compose again" : "Compose from the rack"}</button>
+        <button className="button button-plain" onClick={() => set("Ring order", ["choices", "rings"], piece.choices.rings === "alternate" ? "best-face" : "alternate")}>Ring order: {piece.choices.rings === "alternate" ? "alternate" : "best faces up"}</button>
+      </>}>
+        {best ? <span data-search={search.running ? "running" : "done"}><b className="text-ink">{best.tried.toLocaleString("en")}</b> orders tried, least waste <b className="text-ink">{((100 * (best.cost - best.net)) / best.cost).toFixed(1)} %</b>; {best.cost - best.bound < 1 ? "no set of these boards wastes less" : `within ${((100 * (best.cost - best.bound)) / (best.bound - best.net)).toFixed(1)} % of the least there is`}. </span>
+          : plan.panel.laid.length ? `${plan.panel.laid.length} boards, ${Math.round((100 * (laidCost - net)) / laidCost)} % of their sawn length goes to chips, milling included. Drag a board to another place.` : "Nothing is chosen yet."}
+        {search.running && <button className="button ml-2" onClick={stop}>Stop</button>}
+      </StageHead>
+      {search.running && <div className="h-1.5 bg-hairline" role="progressbar" aria-label="Search"><div className="h-full w-full animate-pulse bg-layout" /></div>}
+      {search.none && <p role="alert" className="border border-fix bg-white p-2.5 text-fix">{say(search.none)}</p>}
+      <SceneView scene={scene} height={286} onEdit={fromDrawing} onPick={setPicked} picked={picked}
+        onDrag={(id, to, done) => {
+          const { from, to: at } = dropAt(id, to.y);
+          if (from < 0) return;
+          if (!done) { setOrder(moved(from, at)); return; }
+          setOrder(null);
+          if (from !== at) change(`${panel.strips[from].board} moved`, moved(from, at));
+        }} />
+      {order && <p className="text-[13px] text-layout" role="status">New order: {order.map((each) => each.board).join(", ")}</p>}
+      <div className="flex min-h-9 flex-wrap items-center gap-2" aria-label="Boards of the panel">
+        <select className="input" aria-label="Board of the panel" value={picked ?? ""} onChange={(event) => setPicked(event.target.value || null)}>
+          <option value="">Pick a board</option>{panel.strips.map((each) => <option key={each.board} value={`strip:${each.board}`}>{each.board}</option>)}
+        </select>
+        {strip && <>
+          <button className="button button-plain" disabled={index === 0} onClick={() => change(`${strip.board} toward the front`, moved(index, index - 1))}>To the front</button>
+          <button className="button button-plain" disabled={index === panel.strips.length - 1} onClick={() => change(`${strip.board} toward the back`, moved(index, index + 1))}>To the back</button>
+          <button className="button button-plain" onClick={() => set(`${strip.board} flipped`, ["panel", "strips", index, "face"], strip.face === "bark-up" ? "bark-down" : "bark-up")}>Flip</button>
+          <button className="button button-plain" onClick={() => set(`${strip.board} turned`, ["panel", "strips", index, "turned"], !strip.turned)}>Turn end for end</button>
+          <button className="button button-plain" onClick={() => set(`${strip.board} pinned`, ["panel", "pinned"], panel.pinned.includes(strip.board) ? panel.pinned.filter((each) => each !== strip.board) : [...panel.pinned, strip.board])}>{panel.pinned.includes(strip.board) ? "Unpin" : "Pin"}</button>
+          <button className="button button-plain" onClick={() => { setPicked(null); edit(`${strip.board} kept for something else`, [{ path: ["panel", "strips"], value: panel.strips.filter((each) => each !== strip) }, { path: ["panel", "banned"], value: [...panel.banned, strip.board] }, { path: ["panel", "pinned"], value: panel.pinned.filter((each) => each !== strip.board) }]); }}>Keep for something else</button>
+          <button className="button button-plain" onClick={() => { setPicked(null); change(`${strip.board} taken out`, panel.strips.filter((each) => each !== strip)); }}>Take out</button>
+        </>}
+      </div>
+      <div><p className="text-[13px] text-graphite">End grain from the left end, front edge first, milled to {withUnit(plan.geometry.top.thickness)}</p><SceneView scene={ends} height={60} onPick={setPicked} picked={picked} /></div>
+      <RackPictures boards={rack} species={plan.species.id} ownSpecies={usePiece().ownSpecies} note={(board) => {
+        if (panel.strips.some((each) => each.board === board.id)) return { text: "in the top", usable: false, action: null };
+        if (panel.banned.includes(board.id)) return { text: "kept for something else", usable: false, action: { name: "Release", run: () => set(`${board.id} released`, ["panel", "banned"], panel.banned.filter((each) => each !== board.id)) } };
+        const offered = plan.panel.candidates.find((each) => each.board === board.id);
+        const reason = plan.panel.unfit.find((each) => each.board === board.id)?.reason;
+        const slide = offered?.slide ?? 0;
+        return { text: offered ? `gives ${withUnit(offered.width)}` : reason ?? "another species", usable: Boolean(offered), action: offered ? { name: "Add", run: () => change(`${board.id} added`, [...panel.strips, { board: board.id, face: panel.strips.length % 2 && piece.choices.rings === "alternate" ? "bark-down" : "bark-up", turned: false, slide, width: null }]) } : null };
+      }} />
+    </>
+  );
+}

@@ -1,0 +1,42 @@
+"use client";
+import { useMemo } from "react";
+import { frontScene, planScene, sideScene } from "../../core/drawing/elevations";
+import { SPECIES } from "../../core/wood/species";
+import { SceneView } from "../drawing/SceneView";
+import { Choice, FieldRow, LengthField, NumberField, Tick } from "../fields/fields";
+import { useUnit } from "../frame/unit";
+import { usePiece } from "../piece/PieceProvider";
+import { useSet } from "../piece/useSet";
+import { StageHead } from "./StageHead";
+
+/** Plan and elevations to one scale; every blue number can be typed over. */
+export function FormStage() {
+  const { piece, plan, ownSpecies } = usePiece();
+  const { set, fromDrawing } = useSet();
+  const { say } = useUnit();
+  const { form } = piece;
+  const drawable = { geometry: plan.geometry, species: plan.species, form };
+  const scenes = useMemo(() => [planScene(drawable), frontScene(drawable), sideScene(drawable)] as const, [plan.geometry, plan.species, form]); // eslint-disable-line
+  return (
+    <>
+      <StageHead title="The table to scale">{say(`Leg and apron in ${plan.species.name}: long rails ${Math.round(plan.geometry.longRail.shoulder)} mm and end rails ${Math.round(plan.geometry.endRail.shoulder)} mm between the legs. Click any underlined dimension and type.`)}</StageHead>
+      <SceneView scene={scenes[0]} height={270} onEdit={fromDrawing} />
+      <div className="grid grid-cols-[1.7fr_1fr] gap-2 max-md:grid-cols-1">
+        <SceneView scene={scenes[1]} height={236} onEdit={fromDrawing} />
+        <SceneView scene={scenes[2]} height={236} onEdit={fromDrawing} />
+      </div>
+      <FieldRow>
+        <Choice label="Species" value={plan.species.id} options={[...ownSpecies, ...SPECIES].map((each) => ({ value: each.id, name: each.name }))} onTake={(value) => set("Species", ["species"], value)} />
+        <LengthField label="Leg section" value={form.leg.section} onTake={(value) => set("Leg section", ["form", "leg", "section"], value)} />
+        <Choice label="Legs" value={form.leg.taper} options={[{ value: "none", name: "Straight" }, { value: "two-faces", name: "Tapered, inner faces" }, { value: "four-faces", name: "Tapered, all faces" }]} onTake={(value) => set("Taper", ["form", "leg", "taper"], value)} />
+        <Choice label="Made" value={form.leg.make} options={[{ value: "solid", name: "Solid" }, { value: "laminated", name: "From two leaves" }]} onTake={(value) => set("Leg making", ["form", "leg", "make"], value)} />
+        <LengthField label="Apron thickness" value={form.apron.thickness} onTake={(value) => set("Apron thickness", ["form", "apron", "thickness"], value)} />
+        <LengthField label="Reveal" value={form.apron.reveal} onTake={(value) => set("Reveal", ["form", "apron", "reveal"], value)} />
+        <NumberField label="Cross-rails" value={form.crossRails} onTake={(value) => set("Cross-rails", ["form", "crossRails"], value)} />
+        <Choice label="Top edge" value={form.top.edge.kind} options={[{ value: "square", name: "Square" }, { value: "eased", name: "Eased" }, { value: "rounded", name: "Rounded" }, { value: "bevel-below", name: "Bevelled below" }]} onTake={(value) => set("Top edge", ["form", "top", "edge", "kind"], value)} />
+        <LengthField label="Edge size" value={form.top.edge.size} onTake={(value) => set("Edge size", ["form", "top", "edge", "size"], value)} />
+        <Tick label="Corner blocks" checked={form.cornerBlocks} onTake={(value) => set("Corner blocks", ["form", "cornerBlocks"], value)} />
+      </FieldRow>
+    </>
+  );
+}

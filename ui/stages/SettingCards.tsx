@@ -1,0 +1,19 @@
+"use client";
+import type { SettingCard } from "../../core/joinery/settings";
+import { useUnit } from "../frame/unit";
+
+/** What to set on gauge and machine, a column a joint. */
+export function SettingCards({ cards }: { cards: readonly SettingCard[] }) {
+  const { say } = useUnit();
+  return (
+    <div className="grid grid-cols-2 gap-x-8 gap-y-4 xl:grid-cols-3">
+      {cards.map((card) => (
+        <section key={card.joint} className="break-inside-avoid">
+          <h2 className="border-b border-ink pb-1">{card.title}</h2>
+          <dl>{card.lines.map((line) => <div key={line.what} className="flex justify-between gap-3 border-b border-hairline py-1 text-[13.5px]"><dt className="text-graphite">{line.what}</dt><dd className="text-right font-[560]">{say(line.setting)}</dd></div>)}</dl>
+          <p className="mt-1 text-[13px] text-graphite">{card.marked}</p>
+        </section>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,61 @@
+"use client";
+import type { Stage, Verdict } from "../../core/verdict/verdict";
+import { worstFirst } from "../../core/verdict/verdict";
+import { useUnit } from "../frame/unit";
+import { useLit } from "../piece/lit";
+import { usePiece } from "../piece/PieceProvider";
+import { levelColour, Sign } from "./Sign";
+
+/** Every verdict of this stage, worst first, with its numbers, its source and what mends it. */
+export function MeasureTwice({ stage }: { stage: Stage }) {
+  const { plan, edit } = usePiece();
+  const verdicts = worstFirst(plan.verdicts.filter((each) => each.stage === stage));
+  const count = (level: Verdict["level"]) => verdicts.filter((each) => each.level === level).length;
+  const counts = [[count("fix"), "to fix"], [count("tight"), "tight"], [count("holds"), "hold"]].filter(([n]) => n).map(([n, word]) => `${n} ${word === "hold" && n === 1 ? "holds" : word}`);
+  return (
+    <aside aria-label="Measure twice" className="border-l border-hairline bg-sheet px-[18px] py-3.5 print:hidden">
+      <h2 className="mb-2 flex items-baseline justify-between">Measure twice <span className="text-[13px] font-normal text-graphite [font-stretch:100%]">{counts.join(", ")}</span></h2>
+      <ul>{verdicts.map((verdict) => <Judgement key={verdict.id} verdict={verdict} onMend={(i) => edit(verdict.remedies[i].label, verdict.remedies[i].patches)} />)}</ul>
+    </aside>
+  );
+}
+
+function Judgement({ verdict, onMend }: { verdict: Verdict; onMend: (remedy: number) => void }) {
+  const { say } = useUnit();
+  const { lit, light } = useLit();
+  const on = verdict.subject.some((id) => lit.includes(id));
+  return (
+    <li className={`grid grid-cols-[18px_minmax(0,1fr)] gap-x-2 border-t border-hairline py-2.5 ${on ? "bg-wash" : ""}`} data-verdict={verdict.id} data-level={verdict.level}
+      onMouseEnter={() => light(verdict.subject)} onMouseLeave={() => light([])}>
+      <span className="pt-0.5"><Sign level={verdict.level} /></span>
+      <div>
+        <p className="font-[560]">{say(verdict.text)}</p>
+        <p className="mt-px text-[13px] text-graphite">{say(verdict.why)}</p>
+        {verdict.level !== "holds" && verdict.limit !== null && verdict.actual !== null && verdict.sense && <Gauge verdict={verdict} />}
+        {verdict.level !== "holds" && <p className="text-[13px] text-graphite">Source: {verdict.source}.</p>}
+        {verdict.remedies.length > 0 && (
+          <p className="mt-1.5 flex flex-wrap gap-1.5">
+            {verdict.remedies.map((remedy, i) => <button key={remedy.label} className="button" onClick={() => onMend(i)}>{say(remedy.label)}</button>)}
+          </p>
+        )}
+      </div>
+    </li>
+  );
+}
+
+/** Need against have on one line: the mark is what is asked, the bar what is there. */
+function Gauge({ verdict }: { verdict: Verdict }) {
+  const { limit, actual, sense, unit } = verdict;
+  const most = Math.max(Math.abs(limit!), Math.abs(actual!), 1e-6) * 1.25;
+  const at = (n: number) => (100 * Math.max(0, n)) / most;
+  const [low, high] = [Math.min(at(limit!), at(actual!)), Math.max(at(limit!), at(actual!))];
+  const ok = at(sense === "at least" ? actual! : Math.min(limit!, actual!));
+  return (
+    <svg className="mt-1.5 h-4 w-full" role="img" aria-label={`${actual} against ${sense} ${limit} ${unit}`}>
+      <rect x="0" y="4" width={`${Math.min(ok, high)}%`} height="8" fill="#cfe0d4" />
+      <rect x={`${low}%`} y="4" width={`${high - low}%`} height="8" fill={levelColour(verdict.level)} opacity=".35" />
+      <line x1="0" x2="100%" y1="12.5" y2="12.5" stroke="#c6d0cb" />
+      <line x1={`${at(limit!)}%`} x2={`${at(limit!)}%`} y1="0" y2="16" stroke={levelColour(verdict.level)} strokeWidth="2" />
+    </svg>
+  );
+}
