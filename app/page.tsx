@@ -1,5 +1,6 @@
 import { planPiece } from "../core/plan";
-import { STAGES, worst, worstFirst } from "../core/verdict/verdict";
+import { worstFirst } from "../core/verdict/verdict";
+import { stageLevels } from "../ui/stick/levels";
 import { rack } from "../store/boards";
 import { bench } from "../store/pieces";
 import { currentWorkshop } from "../store/workshops";
@@ -22,7 +23,7 @@ export default async function Bench() {
       id, name: piece.name, commission: piece.commission, putAway, revision, deadline: piece.brief.deadline, species: plan.species.name,
       size: [piece.form.top.length, piece.form.top.width, piece.form.height] as [number, number, number],
       scene: thumbScene({ geometry: plan.geometry, species: plan.species, form: piece.form }),
-      levels: STAGES.map((stage) => ({ stage, level: worst(plan.verdicts.filter((each) => each.stage === stage)) })),
+      levels: stageLevels(plan.verdicts, piece),
       next: first && first.level === "fix" ? { stage: first.stage, text: first.text, level: first.level } : { stage: "build" as const, text: nextStep ? `Next: ${nextStep.title.toLowerCase()}` : "All steps are done", level: "holds" as const },
     };
   });

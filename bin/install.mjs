@@ -1,4 +1,5 @@
-// Installs what is missing: our packages by npm ci, and Debian's PostgreSQL and Chromium where apt can be used.
+// Installs what is missing: our packages as the lock file has them, and Debian's PostgreSQL and Chromium where apt can be used.
+// npm install and not npm ci: where a registry lacks the builds for other systems, npm ci refuses the lock file altogether.
 import { execFileSync } from "node:child_process";
 import { createHash } from "node:crypto";
 import { existsSync, mkdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from "node:fs";
@@ -13,7 +14,7 @@ export function installPackages() {
   const lock = createHash("sha256").update(readFileSync(join(checkout, "package-lock.json"))).digest("hex");
   if (!existsSync(stamp) || readFileSync(stamp, "utf8") !== lock) {
     console.log("Installing packages");
-    execFileSync("npm", ["ci", "--no-audit", "--no-fund", "--loglevel=error"], { cwd: checkout, stdio: "inherit" });
+    execFileSync("npm", ["install", "--no-save", "--no-audit", "--no-fund", "--loglevel=error"], { cwd: checkout, stdio: "inherit" });
     writeFileSync(stamp, lock);
   }
   // npx taller finds our own command among the packages' commands

@@ -88,7 +88,7 @@ export function createPlanner(): (inputs: PlanInputs) => Plan {
     const buttons = remember.buttons(geometry, piece.joints.buttons, top, piece.choices.fixedLine);
     const joints = remember.joints(geometry, piece.joints, shop);
     const cards = remember.cards(joints);
-    const parts = remember.parts(piece.form, geometry, joints, piece.asBuilt, shop);
+    const parts = remember.parts(piece.form, geometry, buttons.length, piece.joints.buttons, joints, piece.asBuilt, shop);
     const adhesive = remember.adhesive(piece.glueUp.adhesive);
     const glueUp = remember.glue(laid, piece, geometry.top.thickness, geometry.top.length, species, shop, adhesive);
     const cutting = remember.cutting(parts, rack, laid, species, shop, geometry);
@@ -164,8 +164,8 @@ function jointsFor(at: TableGeometry, choice: Piece["joints"], shop: Shop): LegR
 const RAIL_NAMES = { "long-rail": "Leg to long rail", "end-rail": "Leg to end rail", "cross-rail": "Cross-rail to long rail" };
 const cardsFor = (joints: readonly LegRailJoint[]) => joints.map((joint) => settingCard(joint, RAIL_NAMES[joint.rail]));
 
-const partsFor = (form: Piece["form"], at: TableGeometry, joints: readonly LegRailJoint[], asBuilt: Piece["asBuilt"], shop: Shop) =>
-  cutParts(plainParts(form, at), joints, form, asBuilt, shop);
+const partsFor = (form: Piece["form"], at: TableGeometry, count: number, button: Piece["joints"]["buttons"], joints: readonly LegRailJoint[], asBuilt: Piece["asBuilt"], shop: Shop) =>
+  cutParts(plainParts(form, at), { count, width: button.width, tongue: button.tongue }, joints, form, asBuilt, shop);
 
 function cuttingFor(parts: readonly Part[], rack: readonly RackBoard[], laid: readonly LaidStrip[], species: Species, shop: Shop, at: TableGeometry) {
   const own = rack.filter((board) => board.species === species.id);

@@ -10,6 +10,7 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
   const { geometry: at, species, panel } = plan;
   const { length, width } = at.top;
   const items: Item[] = [];
+  const label = piece.form.overhang.end + at.leg.section + 40;
   let [left, right] = [0, length];
   for (const laid of panel.laid) {
     const start = -laid.strip.slide - shop.lengthAllowance / 2;
@@ -23,8 +24,8 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
       const cy = y + Math.min(laid.width - d.width / 2, Math.max(d.width / 2, d.y + d.width / 2));
       items.push(...defect({ ...d, x: start + d.x, y: cy - d.width / 2 }));
     }
-    items.push({ kind: "text", x: 60, y: y + laid.width / 2, text: laid.board.id, ink: "ink", size: 13, dy: 4 });
-    items.push({ kind: "text", x: 60, y: y + laid.width / 2, text: `${Math.round(laid.width)} wide, bark ${laid.strip.face === "bark-up" ? "up" : "down"}${laid.strip.turned ? ", turned" : ""}${piece.panel.pinned.includes(laid.board.id) ? ", pinned" : ""}`, ink: "grain", size: 13, dx: 38, dy: 4 });
+    items.push({ kind: "text", x: label, y: y + laid.width / 2, text: laid.board.id, ink: "ink", size: 13, dy: 4 });
+    items.push({ kind: "text", x: label, y: y + laid.width / 2, text: `${Math.round(laid.width)} wide, bark ${laid.strip.face === "bark-up" ? "up" : "down"}${laid.strip.turned ? ", turned" : ""}${piece.panel.pinned.includes(laid.board.id) ? ", pinned" : ""}`, ink: "grain", size: 13, dx: 38, dy: 4 });
   }
   if (panel.laid.length === 0) items.push(rect(0, 0, length, width, "hidden", "top"));
   const { end, side } = piece.form.overhang;
@@ -39,7 +40,7 @@ export function boardScene(board: Board, colour: [string, string], longest: numb
   const items: Item[] = end === board.width
     ? [{ kind: "wood", x: 0, y: 0, w: board.length, h: board.width, colour, seed: seedOf(board.id), grain: "x", pale, id: `board:${board.id}` }]
     : [{ kind: "wood", x: 0, y: 0, w: board.length, h: narrowest(board), colour, seed: seedOf(board.id), grain: "x", pale, id: `board:${board.id}` },
-      { kind: "path", points: [[0, 0], [board.length, 0], [board.length, end], [0, board.width]], closed: true, ink: "outline" }];
+      { kind: "path", points: [[0, 0], [board.length, 0], [board.length, end], [0, board.width]], closed: true, ink: "hidden" }];
   for (const d of board.defects) items.push(...defect(d));
   return { id: `rack-${board.id}`, title: `${board.id}: ${board.length} by ${board.width} by ${board.thickness} mm`, bounds: { x: 0, y: 0, w: longest, h: widest }, margin: [1, 1, 1, 1], items };
 }

@@ -22,7 +22,7 @@ export function planScene({ geometry: at, species, form }: Drawable): Scene {
   items.push(dimension([length / 2, width / 2], [length / 2, -width / 2], 22, width, { path: ["form", "top", "width"], name: "Top width" }));
   items.push(dimension([-length / 2, -width / 2], [-hx, -width / 2], -20, form.overhang.end, { path: ["form", "overhang", "end"], name: "End overhang" }));
   items.push(dimension([-length / 2, -hz], [-length / 2, -width / 2], -24, form.overhang.side, { path: ["form", "overhang", "side"], name: "Side overhang" }));
-  return { id: "plan", title: `Plan: top ${length} by ${width} mm, legs and rails below.`, bounds: { x: -length / 2, y: -width / 2, w: length, h: width }, margin: [38, 58, 36, 58], items };
+  return { id: "plan", title: `Plan: top ${length} by ${width} mm, legs and rails below.`, bounds: { x: -length / 2, y: -width / 2, w: length, h: width }, margin: [38, 58, 46, 58], items };
 }
 
 /** From the front: long rail, two legs. */
@@ -69,7 +69,7 @@ function elevation({ geometry: at, species, form }: Drawable, top: number, frame
   ];
   for (const side of [-1, 1] as const) {
     const points = legOutline(form, at.leg, at.rail.lowerEdge, frame / 2 - at.leg.section, side);
-    items.push({ kind: "path", points, closed: true, ink: "paper", id: "leg" });
+    items.push({ kind: "path", points, closed: true, ink: "paper", fill: species.colour[0], id: "leg" });
     if (form.leg.taper === "none") items.push({ kind: "wood", x: side < 0 ? -frame / 2 : frame / 2 - at.leg.section, y: 0, w: at.leg.section, h: at.leg.length, colour: species.colour, seed: 31 + side, grain: "y", id: "leg" });
     else items.push({ kind: "wood", x: side < 0 ? -frame / 2 : frame / 2 - at.leg.section, y: at.rail.lowerEdge - USUAL.taperBelow, w: at.leg.section, h: at.rail.depth + USUAL.taperBelow, colour: species.colour, seed: 31 + side, grain: "y", id: "leg" });
   }

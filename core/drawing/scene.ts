@@ -13,7 +13,7 @@ interface Drawn { id?: string; label?: string }
 
 export type Item =
   | (Drawn & { kind: "rect"; x: number; y: number; w: number; h: number; ink: Ink; round?: number })
-  | (Drawn & { kind: "path"; points: Point[]; closed: boolean; ink: Ink })
+  | (Drawn & { kind: "path"; points: Point[]; closed: boolean; ink: Ink; fill?: string })
   | (Drawn & { kind: "circle"; x: number; y: number; r: number; ink: Ink })
   | (Drawn & { kind: "wood"; x: number; y: number; w: number; h: number; colour: [string, string]; seed: number; grain: "x" | "y"; pale?: boolean })
   | (Drawn & { kind: "rings"; x: number; y: number; w: number; h: number; colour: [string, string]; left: number; right: number; barkUp: boolean })

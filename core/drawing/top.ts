@@ -17,7 +17,7 @@ export function movementScene(plan: Plan, piece: Piece, month: number, exaggerat
   for (const strip of top.strips) {
     const [from, to] = [stretch(strip.from - width / 2), stretch(strip.from + strip.width - width / 2)];
     items.push({ kind: "wood", x: -length / 2, y: from, w: length, h: to - from, colour: species.colour, seed: seedOf(strip.board ?? "top"), grain: "x", id: strip.board ? `strip:${strip.board}` : "top" });
-    if (strip.board) items.push({ kind: "text", x: -length / 2 + 40, y: (from + to) / 2, text: strip.board, ink: "grain", size: 12, dy: 4 });
+    if (strip.board) items.push({ kind: "text", x: -length / 2 + piece.form.overhang.end + at.leg.section + 130, y: (from + to) / 2, text: strip.board, ink: "grain", size: 12, dy: 4 });
   }
   for (const [season, where] of [["dry", edges(top.dry.change)], ["wet", edges(top.wet.change)]] as const) items.push({ kind: "rect", x: -length / 2, y: where.front, w: length, h: where.back - where.front, ink: season === "wet" ? "layout" : "hidden", id: `outline-${season}` });
   const slot = piece.joints.buttons.slotLength;

@@ -75,7 +75,9 @@ function glueStage(id: string, name: string, groups: LaidStrip[][], piece: Piece
   const forceEach = owned ? reaching.reduce((sum, clamp) => sum + clamp.count * clamp.force, 0) / owned : 0;
   const pressure = adhesive.id.startsWith("epoxy") ? PRESSURE.epoxy : PRESSURE[species.kind];
   const caulCount = Math.max(2, Math.ceil(run / CAUL_SPACING));
-  const cauls = Array.from({ length: caulCount }, (_, i) => -run / 2 + ((i + 0.5) * run) / caulCount);
+  // each midway between two clamps, so that neither is in the other's way
+  const step = run / (count - 1);
+  const cauls = Array.from({ length: caulCount }, (_, i) => -run / 2 + (Math.floor(((i + 0.5) * (count - 1)) / caulCount) + 0.5) * step);
   const hands = piece.glueUp.hands;
   const moves = [
     { what: `Spread glue on ${lines.length} line${lines.length > 1 ? "s" : ""}`, minutes: (lines.length * (roughLength / 1000) * MOVE.spreadPerMetre) / hands },

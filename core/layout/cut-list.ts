@@ -22,8 +22,8 @@ const LEG_EXTRA = 30;
 const LEAF_EXTRA = 2;
 
 /** Parts with their tenons and allowances, top first. Sizes measured on the work count before planned ones. */
-export function cutParts(plain: readonly PlainPart[], joints: readonly LegRailJoint[], form: Form, asBuilt: Piece["asBuilt"], shop: Shop): Part[] {
-  return plain.map((part) => {
+export function cutParts(plain: readonly PlainPart[], buttons: { count: number; width: number; tongue: number }, joints: readonly LegRailJoint[], form: Form, asBuilt: Piece["asBuilt"], shop: Shop): Part[] {
+  return [...plain, buttonPart(buttons)].map((part) => {
     const joint = joints.find((each) => each.rail === part.id);
     const tenon = part.tenonEnds && joint && joint.kind === "mortise-tenon" ? joint.length * part.tenonEnds : 0;
     const finished = {
@@ -31,7 +31,7 @@ export function cutParts(plain: readonly PlainPart[], joints: readonly LegRailJo
       width: measuredOr(asBuilt, part.id, "width", part.width), thickness: measuredOr(asBuilt, part.id, "thickness", part.thickness),
     };
     const leaves = part.role === "leg" && form.leg.make === "laminated" ? 2 : 1;
-    const extra = part.role === "leg" ? LEG_EXTRA : part.role === "block" ? 10 : shop.lengthAllowance;
+    const extra = part.role === "leg" ? LEG_EXTRA : part.role === "block" || part.role === "button" ? 10 : shop.lengthAllowance;
     const milled = { length: finished.length + extra, width: finished.width + (leaves > 1 ? LEAF_EXTRA : 0), thickness: leaves > 1 ? finished.thickness / leaves + LEAF_EXTRA / 2 : finished.thickness };
     return {
       ...part, finished, milled, leaves,
@@ -41,9 +41,17 @@ export function cutParts(plain: readonly PlainPart[], joints: readonly LegRailJo
   });
 }
 
+/** Body of a wooden button behind its tongue, and its thickness, mm. @source common practice */
+const BUTTON = { body: 45, thickness: 24 };
+
+function buttonPart({ count, width, tongue }: { count: number; width: number; tongue: number }): PlainPart {
+  return { id: "button", name: "Button", letter: "N", role: "button", count, shoulder: BUTTON.body + tongue, width, thickness: BUTTON.thickness, grain: "x", tenonEnds: 0 };
+}
+
 function noteFor(part: PlainPart, tenon: number, leaves: number, joint: LegRailJoint | null): string {
   if (part.role === "top") return "Glued from the boards chosen for it; trimmed when flat.";
   if (part.role === "leg") return leaves > 1 ? "Two leaves glued, then trued square." : "Left long until the base is glued.";
+  if (part.role === "button") return "Sawn from one long strip, drilled and rebated before they are crosscut.";
   if (part.role === "block") return "Sawn at 45° both ends; drilled before the glue-up.";
   if (joint?.kind === "loose-tenon") return "Shoulder to shoulder: loose tenons, nothing added.";
   return tenon > 0 ? `Two tenons of ${joint!.length} mm included; shoulders marked from the dry frame.` : "";

@@ -59,8 +59,8 @@ function shortParts({ parts }: CuttingFacts): Verdict | null {
 function yieldOf({ yieldShare }: CuttingFacts): Verdict | null {
   if (yieldShare <= 0) return null;
   return verdict({
-    id: "cutting.yield", stage: "cutting", level: grade(yieldShare, "at least", 0.45, 0.25),
-    text: `${Math.round(yieldShare * 100)} % of the wood sawn ends in the table`, why: "From rough boards 45 to 60 % is usual once warp, kerf and allowances are paid.",
-    limit: 45, actual: Math.round(yieldShare * 100), sense: "at least", unit: "%",
+    id: "cutting.yield", stage: "cutting", level: grade(yieldShare, "at least", 0.55, 0.35),
+    text: `${Math.round(yieldShare * 100)} % of what is sawn out ends in the table`, why: "The rest goes in warp, width and length allowances. Offcuts go back on the rack and don't count.",
+    limit: 55, actual: Math.round(yieldShare * 100), sense: "at least", unit: "%",
   });
 }

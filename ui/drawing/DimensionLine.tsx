@@ -22,18 +22,19 @@ export function dimensionPlace(item: Extract<Item, { kind: "dimension" }>, scale
 }
 
 /** A layout-blue dimension with slashes for ticks; its number is a button where it can be typed over. */
-export function DimensionLine({ from, to, extensions, label, wide, text, name, onOpen, hidden }: DimensionPlace & { text: string; name: string; onOpen?: () => void; hidden: boolean }) {
+export function DimensionLine({ from, to, extensions, label, wide, text, name, onOpen, hidden, paper }: DimensionPlace & { paper: boolean; text: string; name: string; onOpen?: () => void; hidden: boolean }) {
+  const ink = paper ? "#000" : "#1c479f";
   const tick = ([x, y]: Point) => `M${x - 4} ${y + 4}l8-8`;
   return (
     <g>
-      <path d={`M${from.join(" ")}L${to.join(" ")}${extensions.map(([p, q]) => `M${p.join(" ")}L${q.join(" ")}`).join("")}`} stroke="#1c479f" fill="none" strokeWidth=".9" />
-      <path d={tick(from) + tick(to)} stroke="#1c479f" strokeWidth="1.4" />
+      <path d={`M${from.join(" ")}L${to.join(" ")}${extensions.map(([p, q]) => `M${p.join(" ")}L${q.join(" ")}`).join("")}`} stroke={ink} fill="none" strokeWidth=".9" />
+      <path d={tick(from) + tick(to)} stroke={ink} strokeWidth="1.4" />
       {!hidden && (
         <g role={onOpen ? "button" : undefined} tabIndex={onOpen ? 0 : undefined} aria-label={onOpen ? `${name}: ${text}. Press Enter to change it.` : undefined} className={onOpen ? "group cursor-text outline-none" : undefined}
           onClick={onOpen} onKeyDown={onOpen ? (event) => { if (event.key === "Enter" || event.key === " ") { event.preventDefault(); onOpen(); } } : undefined}>
           <rect x={label[0] - wide / 2} y={label[1] - 16} width={wide} height="32" fill="transparent" />
-          <rect x={label[0] - wide / 2} y={label[1] - 10} width={wide} height="20" rx="3" fill="#e9eeec" fillOpacity=".88" className={onOpen ? "group-hover:fill-wash group-focus-visible:stroke-layout group-focus-visible:stroke-2" : undefined} />
-          <text x={label[0]} y={label[1] + 4.5} textAnchor="middle" fontSize="13" fontWeight={onOpen ? 600 : 450} fill="#1c479f" textDecoration={onOpen ? "underline" : undefined} style={{ textDecorationStyle: "dotted", textUnderlineOffset: 3 }}>{text}</text>
+          <rect x={label[0] - wide / 2} y={label[1] - 10} width={wide} height="20" rx="3" fill={paper ? "#fff" : "#e9eeec"} fillOpacity=".88" className={onOpen ? "group-hover:fill-wash group-focus-visible:stroke-layout group-focus-visible:stroke-2" : undefined} />
+          <text x={label[0]} y={label[1] + 4.5} textAnchor="middle" fontSize="13" fontWeight={onOpen ? 600 : 450} fill={ink} textDecoration={onOpen ? "underline" : undefined} style={{ textDecorationStyle: "dotted", textUnderlineOffset: 3 }}>{text}</text>
         </g>
       )}
     </g>

@@ -4,7 +4,7 @@ import { seeded } from "../../core/units/seeded";
 interface Box { x: number; y: number; w: number; h: number }
 
 /** A planed face: its colour and a few lines of figure along the grain, always the same for the same seed. Pixels. */
-export function WoodFace({ x, y, w, h, colour, seed, grain, pale }: Box & { colour: [string, string]; seed: number; grain: "x" | "y"; pale?: boolean }) {
+export function WoodFace({ x, y, w, h, colour, seed, grain, pale, paper }: Box & { colour: [string, string]; seed: number; grain: "x" | "y"; pale?: boolean; paper: boolean }) {
   if (w <= 0 || h <= 0) return null;
   const next = seeded(seed + 1);
   const along = grain === "x";
@@ -18,17 +18,17 @@ export function WoodFace({ x, y, w, h, colour, seed, grain, pale }: Box & { colo
     return `M${points[0]} C${points[1]}, ${points[2]}, ${points[3]}`;
   });
   return (
-    <g opacity={pale ? 0.55 : 1}>
-      <rect x={r(x)} y={r(y)} width={r(w)} height={r(h)} fill={colour[0]} />
-      {seed % 2 === 1 && <rect x={r(x)} y={r(y)} width={r(w)} height={r(h)} fill="#fff" opacity=".16" />}
-      <path d={lines.join("")} stroke={colour[1]} strokeWidth=".8" fill="none" opacity=".8" />
-      <rect x={r(x)} y={r(y)} width={r(w)} height={r(h)} fill="none" stroke={shade(colour[1])} strokeWidth=".8" />
+    <g opacity={pale && !paper ? 0.55 : 1}>
+      <rect x={r(x)} y={r(y)} width={r(w)} height={r(h)} fill={paper ? "#fff" : colour[0]} />
+      {!paper && seed % 2 === 1 && <rect x={r(x)} y={r(y)} width={r(w)} height={r(h)} fill="#fff" opacity=".16" />}
+      <path d={lines.join("")} stroke={paper ? "#ccc" : colour[1]} strokeWidth=".8" fill="none" opacity=".8" />
+      <rect x={r(x)} y={r(y)} width={r(w)} height={r(h)} fill="none" stroke={paper ? "#000" : shade(colour[1])} strokeWidth=".8" />
     </g>
   );
 }
 
 /** End grain: rings are circles round a pith below the bark side, or slanted lines where they run straight. `mm` is pixels a mm. */
-export function EndGrain({ x, y, w, h, colour, left, right, barkUp, id, mm }: Box & { colour: [string, string]; left: number; right: number; barkUp: boolean; id: string; mm: number }) {
+export function EndGrain({ x, y, w, h, colour, left, right, barkUp, id, mm, paper }: Box & { paper: boolean; colour: [string, string]; left: number; right: number; barkUp: boolean; id: string; mm: number }) {
   const centre = pith(w / mm, left, right);
   const clip = `rings-${id.replace(/\W/g, "-")}`;
   const step = Math.max(3.2, h / 8);
@@ -51,7 +51,7 @@ export function EndGrain({ x, y, w, h, colour, left, right, barkUp, id, mm }: Bo
   return (
     <g>
       <clipPath id={clip}><rect x={r(x)} y={r(y)} width={r(w)} height={r(h)} /></clipPath>
-      <rect x={r(x)} y={r(y)} width={r(w)} height={r(h)} fill={colour[0]} />
+      <rect x={r(x)} y={r(y)} width={r(w)} height={r(h)} fill={paper ? "#fff" : colour[0]} />
       <path d={marks.join("")} clipPath={`url(#${clip})`} stroke={shade(colour[1])} strokeWidth="1.1" fill="none" opacity=".85" />
       <rect x={r(x)} y={r(y)} width={r(w)} height={r(h)} fill="none" stroke={shade(colour[1])} />
     </g>

@@ -29,7 +29,7 @@ export function RackPictures({ boards, species, ownSpecies, note }: { boards: re
       <ul className="mt-3 grid grid-cols-2 gap-x-5 gap-y-3 xl:grid-cols-3">
         {shown.map(({ board, text, usable, action }) => (
           <li key={board.id} data-board={board.id} className="min-w-0">
-            <SceneView scene={boardScene(board, findSpecies(board.species, ownSpecies)?.colour ?? ["#dcc8a2", "#b39868"], longest, Math.max(board.width, 60), !usable)} height={Math.max(16, Math.round((board.width / longest) * 285) + 4)} />
+            <SceneView scene={boardScene(board, findSpecies(board.species, ownSpecies)?.colour ?? ["#dcc8a2", "#b39868"], longest, board.width, !usable)} height="to-width" />
             <p className="flex items-center gap-1 text-[13px] text-graphite"><span className="min-w-0 flex-1"><b className="font-semibold text-ink">{board.id}</b> {length(board.length)} by {length(board.width)} by {withUnit(board.thickness)}, {text}{board.defects.length ? `; ${board.defects.map((each) => each.kind).join(", ")}` : ""}</span>
               {action && <button className="button px-2" onClick={action.run} aria-label={`${action.name} ${board.id}`}>{action.name}</button>}</p>
           </li>

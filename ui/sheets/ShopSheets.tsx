@@ -6,6 +6,7 @@ import { frontScene, planScene, sideScene } from "../../core/drawing/elevations"
 import { glueScene } from "../../core/drawing/glue-up";
 import { buttonScene, legSectionScene, tenonSideScene } from "../../core/drawing/joint";
 import { SceneView } from "../drawing/SceneView";
+import { shortDay } from "../frame/sentences";
 import { useUnit } from "../frame/unit";
 import { usePiece } from "../piece/PieceProvider";
 import { CutDiagrams, CutTable, ShoppingTable } from "../stages/CutList";
@@ -23,13 +24,13 @@ export function ShopSheets() {
     <main className="sheets mx-auto max-w-[794px] py-4 print:max-w-none print:py-0">
       <div className="mb-3 flex items-center justify-between print:hidden"><Link className="button button-plain" href={`/pieces/${id}/cutting`}>Back to the piece</Link><button className="button" onClick={() => window.print()}><Printer size={15} />Print five sheets</button></div>
       <Sheet number={1} name="Drawing">
-        <SceneView scene={planScene(drawable)} height={300} width={PAPER} />
-        <SceneView scene={frontScene(drawable)} height={270} width={PAPER} />
-        <div className="grid grid-cols-2 gap-4"><SceneView scene={sideScene(drawable)} height={270} width={PAPER / 2 - 10} />
+        <SceneView paper scene={planScene(drawable)} height={310} width={PAPER} />
+        <SceneView paper scene={frontScene(drawable)} height={270} width={PAPER} />
+        <div className="grid grid-cols-2 gap-4"><SceneView paper scene={sideScene(drawable)} height={270} width={PAPER / 2 - 10} />
           <dl className="self-center text-[13px]">{[["Wood", plan.species.name], ["Top", `${withUnit(piece.form.top.length)} by ${withUnit(piece.form.top.width)} by ${withUnit(piece.form.top.thickness)}`], ["Top edge", piece.form.top.edge.kind === "square" ? "square" : `${piece.form.top.edge.kind.replace("-", " ")}, ${withUnit(piece.form.top.edge.size)}`], ["Height", withUnit(piece.form.height)], ["Legs", `${withUnit(plan.geometry.leg.section)} square${piece.form.leg.taper === "none" ? "" : `, foot ${withUnit(plan.geometry.leg.foot)}`}`], ["Rails", `${withUnit(plan.geometry.rail.depth)} by ${withUnit(plan.geometry.rail.thickness)}, ${withUnit(plan.geometry.rail.reveal)} in from the legs`], ["Cross-rails", String(piece.form.crossRails)], ["Must match", piece.brief.match || "nothing named"]].map(([what, value]) => <div key={what} className="flex justify-between gap-4 border-b border-hairline py-1"><dt>{what}</dt><dd className="text-right font-[560]">{value}</dd></div>)}</dl></div>
       </Sheet>
       <Sheet number={2} name="Joints and settings">
-        <div className="grid grid-cols-2 gap-3"><SceneView scene={legSectionScene(plan)} height={300} width={PAPER / 2 - 6} /><div><SceneView scene={tenonSideScene(plan, "long-rail")} height={165} width={PAPER / 2 - 6} /><SceneView scene={buttonScene(plan, piece.joints.buttons)} height={135} width={PAPER / 2 - 6} /></div></div>
+        <div className="grid grid-cols-2 gap-3"><SceneView paper scene={legSectionScene(plan)} height={300} width={PAPER / 2 - 6} /><div><SceneView paper scene={tenonSideScene(plan, "long-rail")} height={165} width={PAPER / 2 - 6} /><SceneView paper scene={buttonScene(plan, piece.joints.buttons)} height={135} width={PAPER / 2 - 6} /></div></div>
         <div className="mt-4"><SettingCards cards={plan.cards} /></div>
         <p className="mt-4 text-[13px]">{say(`Buttons: ${plan.buttons.length}, ${piece.joints.buttons.width} mm wide; set ${piece.joints.buttons.engaged} mm deep on the long rails, in the middle of ${piece.joints.buttons.slotLength} mm slots on the end rails.`)}</p>
       </Sheet>
@@ -41,13 +42,13 @@ export function ShopSheets() {
         {plan.glueUp.length === 0 && <p>No boards are chosen for the top yet.</p>}
         {plan.glueUp.map((stage, i) => (
           <section key={stage.id} className="mb-3 break-inside-avoid"><h2>{i + 1}. {stage.name}</h2>
-            <SceneView scene={glueScene(plan, stage)} height={plan.glueUp.length > 2 ? 205 : plan.glueUp.length > 1 ? 290 : 420} width={PAPER} />
+            <SceneView paper scene={glueScene(plan, stage)} height={plan.glueUp.length > 2 ? 205 : plan.glueUp.length > 1 ? 290 : 420} width={PAPER} />
             <p className="text-[13px]">{say(`${stage.strips.join(", ")}, front first, ${stage.strips.map((board) => { const laid = plan.panel.laid.find((each) => each.board.id === board)!; return laid.strip.face === "bark-up" ? "up" : "down"; }).join(", ")} (bark). ${stage.clamps.places.length} clamps opening ${stage.clamps.reach} mm, ${stage.cauls.length} pairs of cauls, ${Math.ceil(stage.grams)} g of ${plan.adhesive.name}. ${stage.minutes.toFixed(1)} min of work, open ${plan.adhesive.open} min; clamps off after ${plan.adhesive.clampHours} h, planed after ${plan.adhesive.fullHours} h.`)}</p></section>
         ))}
       </Sheet>
       <Sheet number={5} name="Order of work">
         <ol className="text-[12.5px]">{plan.steps.map((step, i) => (
-          <li key={step.id} className="grid grid-cols-[16px_64px_minmax(0,1fr)] gap-2 border-b border-hairline py-[3px] leading-[1.25]"><span className="mt-0.5 size-3 border border-ink" /><span>{step.starts.slice(5)}</span>
+          <li key={step.id} className="grid grid-cols-[16px_76px_minmax(0,1fr)] gap-2 border-b border-hairline py-[3px] leading-[1.25]"><span className="mt-0.5 size-3 border border-ink" /><span>{shortDay(step.starts)}</span>
             <span><b className="font-[600]">{i + 1}. {step.title}.</b> {say(step.detail)}{step.check && ` Check: ${say(step.check)}`}{step.wait > 0 && ` Then wait ${step.wait >= 48 ? `${Math.round(step.wait / 24)} days` : `${step.wait} h`} for ${step.waitFor}.`}{step.caution && <b className="font-[600]"> Caution: {step.caution}</b>}</span></li>
         ))}</ol>
       </Sheet>

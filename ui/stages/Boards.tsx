@@ -49,7 +49,7 @@ export function BoardsStage() {
         <button className="button button-plain" onClick={() => set("Ring order", ["choices", "rings"], piece.choices.rings === "alternate" ? "best-face" : "alternate")}>Ring order: {piece.choices.rings === "alternate" ? "alternate" : "best faces up"}</button>
       </>}>
         {best ? <span data-search={search.running ? "running" : "done"}><b className="text-ink">{best.tried.toLocaleString("en")}</b> orders tried, least waste <b className="text-ink">{((100 * (best.cost - best.net)) / best.cost).toFixed(1)} %</b>; {best.cost - best.bound < 1 ? "no set of these boards wastes less" : `within ${((100 * (best.cost - best.bound)) / (best.bound - best.net)).toFixed(1)} % of the least there is`}. </span>
-          : plan.panel.laid.length ? `${plan.panel.laid.length} boards, ${Math.round((100 * (laidCost - net)) / laidCost)} % of their sawn length goes to chips, milling included. Drag a board to another place.` : "Nothing is chosen yet."}
+          : plan.panel.laid.length ? `${plan.panel.laid.length} boards, ${Math.round((100 * (laidCost - net)) / laidCost)} % of what is sawn from them goes to chips. Drag a board to another place.` : "Nothing is chosen yet."}
         {search.running && <button className="button ml-2" onClick={stop}>Stop</button>}
       </StageHead>
       {search.running && <div className="h-1.5 bg-hairline" role="progressbar" aria-label="Search"><div className="h-full w-full animate-pulse bg-layout" /></div>}

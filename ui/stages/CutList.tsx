@@ -33,7 +33,6 @@ export function CutDiagrams({ plan, width }: { plan: Plan; width: number | null 
   const { withUnit } = useUnit();
   const used = rack.filter((board) => plan.cutting.placed.some((each) => each.board === board.id) || plan.panel.laid.some((each) => each.board.id === board.id));
   const longest = Math.max(1, ...used.map((board) => board.length));
-  const scale = (width ?? 860) / longest;
   return (
     <section aria-label="Cutting diagrams" className="flex flex-col gap-2">
       <h2>Boards and cuts</h2>
@@ -43,7 +42,7 @@ export function CutDiagrams({ plan, width }: { plan: Plan; width: number | null 
         return (
           <figure key={board.id} className="break-inside-avoid">
             <figcaption className="text-[13px] text-graphite"><b className="font-semibold text-ink">{board.id}</b>, {withUnit(board.length)} by {withUnit(board.width)} by {withUnit(board.thickness)}{board.shelf && `, shelf ${board.shelf}`}</figcaption>
-            <SceneView scene={cuttingScene(board, plan.species.colour, plan.cutting.placed.filter((each) => each.board === board.id), strip, longest)} height={Math.max(22, Math.round(board.width * scale) + 4)} width={width ?? undefined} />
+            <SceneView scene={cuttingScene(board, plan.species.colour, plan.cutting.placed.filter((each) => each.board === board.id), strip, longest)} height="to-width" width={width ?? undefined} paper={width !== null} />
           </figure>
         );
       })}

@@ -21,7 +21,7 @@ export function FormStage() {
     <>
       <StageHead title="The table to scale">{say(`Leg and apron in ${plan.species.name}: long rails ${Math.round(plan.geometry.longRail.shoulder)} mm and end rails ${Math.round(plan.geometry.endRail.shoulder)} mm between the legs. Click any underlined dimension and type.`)}</StageHead>
       <SceneView scene={scenes[0]} height={270} onEdit={fromDrawing} />
-      <div className="grid grid-cols-[1.7fr_1fr] gap-2 max-md:grid-cols-1">
+      <div className="grid grid-cols-[minmax(0,1.7fr)_minmax(0,1fr)] gap-2 max-md:grid-cols-1">
         <SceneView scene={scenes[1]} height={236} onEdit={fromDrawing} />
         <SceneView scene={scenes[2]} height={236} onEdit={fromDrawing} />
       </div>

@@ -21,7 +21,7 @@ export function GlueUpStage() {
   const fields = (
     <FieldRow>
       <Choice label="Glue" value={plan.adhesive.id} options={ADHESIVES.map((each) => ({ value: each.id, name: each.name }))} onTake={(value) => set("Glue", ["glueUp", "adhesive"], value)} />
-      <Choice label="Stages" value={piece.choices.stages} options={[{ value: "all-at-once", name: "All at once" }, { value: "halves", name: "In halves that fit the planer" }]} onTake={(value) => set("Glue-up stages", ["choices", "stages"], value)} />
+      <Choice label="Stages" value={piece.choices.stages} options={[{ value: "all-at-once", name: "All at once" }, { value: "halves", name: "In parts that fit the planer" }]} onTake={(value) => set("Glue-up stages", ["choices", "stages"], value)} />
       <NumberField label="Pairs of hands" value={piece.glueUp.hands} onTake={(value) => set("Hands", ["glueUp", "hands"], value)} />
       <Choice label="Alignment" value={piece.choices.alignment} options={[{ value: "none", name: "Bare edges" }, { value: "loose-tenons", name: "Loose tenons" }]} onTake={(value) => set("Alignment", ["choices", "alignment"], value)} />
       <Choice label="Edges from" value={piece.choices.edges} options={[{ value: "jointer", name: "The jointer" }, { value: "folded-pairs", name: "Folded pairs" }, { value: "track-saw", name: "The track saw" }]} onTake={(value) => set("Edges", ["choices", "edges"], value)} />
@@ -34,7 +34,7 @@ export function GlueUpStage() {
       <StageHead title="Gluing the top" actions={stages.length > 1 && stages.map((each, i) => <button key={each.id} className={`button ${each === stage ? "bg-wash" : "button-plain"}`} aria-pressed={each === stage} onClick={() => setAt(i)}>{i + 1}. {each.name}</button>)}>
         {stages.length === 1 ? "All boards in one go" : `${stages.length} gluings`}, {Math.ceil(stages.reduce((sum, each) => sum + each.grams, 0))} g of {plan.adhesive.name[0].toLowerCase() + plan.adhesive.name.slice(1)} in all. Clamps stand below and above in turn; cauls press the seams level. {plan.adhesive.note}
       </StageHead>
-      <SceneView scene={glueScene(plan, stage)} height={372} />
+      <SceneView scene={glueScene(plan, stage)} height={Math.round(Math.min(372, 110 + (stage.width + 140) * 0.3))} />
       <div className="grid grid-cols-[1fr_1fr] gap-8 max-md:grid-cols-1">
         <section>
           <h2>The moves, {stage.minutes.toFixed(1)} of {plan.adhesive.open} min</h2>

@@ -2,6 +2,7 @@
 import { useState } from "react";
 import { parseLength } from "../../core/units/length";
 import type { LogEntry } from "../../core/piece/schema";
+import { dayName, shortDay } from "../frame/sentences";
 import { useUnit } from "../frame/unit";
 import { usePiece } from "../piece/PieceProvider";
 import { StageHead } from "./StageHead";
@@ -42,7 +43,7 @@ export function LogStage() {
 
   return (
     <>
-      <StageHead title="What was measured, and what went wrong">Movement now starts from {plan.top.start.value} % on {plan.top.start.on}, {plan.top.start.from === "log" ? "the latest reading here" : "set in Movement"}.</StageHead>
+      <StageHead title="What was measured, and what went wrong">Movement now starts from {plan.top.start.value} % on {dayName(plan.top.start.on)}, {plan.top.start.from === "log" ? "the latest reading here" : "set in Movement"}.</StageHead>
       <form className="flex flex-wrap items-end gap-3 border border-hairline bg-sheet p-3" onSubmit={(event) => { event.preventDefault(); add(); }}>
         <label className="text-[13px] text-graphite">Kind<select className="input block text-ink" value={kind} onChange={(event) => { setKind(event.target.value as LogEntry["kind"]); setFault(null); }}>{Object.entries(KINDS).map(([id, name]) => <option key={id} value={id}>{name}</option>)}</select></label>
         <label className="text-[13px] text-graphite">Date<input type="date" className="input block text-ink" value={on} onChange={(event) => setOn(event.target.value)} /></label>
@@ -56,7 +57,7 @@ export function LogStage() {
         <tbody>{entries.map(({ entry, i }) => {
           const predicted = entry.kind === "width" ? plan.predicted.find((each) => each.on === entry.on)?.width : undefined;
           return (
-            <tr key={entry.id} data-log={entry.kind}><td className="whitespace-nowrap">{entry.on}</td><td>{KINDS[entry.kind]}</td>
+            <tr key={entry.id} data-log={entry.kind}><td className="whitespace-nowrap">{shortDay(entry.on)}</td><td>{KINDS[entry.kind]}</td>
               <td className="whitespace-nowrap">{entry.kind === "moisture" ? `${entry.value} %` : entry.kind === "width" ? <>{withUnit(entry.value, true)}{predicted !== undefined && <span className="text-graphite">, expected {withUnit(predicted, true)}</span>}</> : entry.kind === "mistake" ? entry.cost : ""}</td>
               <td>{entry.text}</td><td className="number"><button className="button button-plain" onClick={() => edit("Entry taken out", [{ path: ["log"], value: piece.log.filter((_, j) => j !== i) }])}>Take out</button></td></tr>
           );

@@ -1,6 +1,7 @@
 "use client";
 import { ComponentType } from "react";
-import { Stage, STAGES, worst } from "../../core/verdict/verdict";
+import type { Stage } from "../../core/verdict/verdict";
+import { stageLevels } from "../stick/levels";
 import { usePiece } from "../piece/PieceProvider";
 import { StoryStick } from "../stick/StoryStick";
 import { MeasureTwice } from "../twice/MeasureTwice";
@@ -17,18 +18,11 @@ import { MovementStage } from "./Movement";
 const WORK: Record<Stage, ComponentType> = {
   brief: BriefStage, form: FormStage, movement: MovementStage, joints: JointsStage, boards: BoardsStage, "glue-up": GlueUpStage, cutting: CuttingStage, build: BuildStage, log: LogStage,
 };
-/** Stages with nothing done yet show a ring, not a judgement. */
-const notBegun = (stage: Stage, piece: ReturnType<typeof usePiece>["piece"]) =>
-  (stage === "build" && piece.done.length === 0) || (stage === "log" && piece.log.length === 0);
-
 /** One stage: the stick above, the work in the middle, Measure twice beside it. */
 export function StageView({ stage }: { stage: Stage }) {
   const { id, plan, piece } = usePiece();
   const Work = WORK[stage];
-  const levels = STAGES.map((each) => {
-    const level = worst(plan.verdicts.filter((verdict) => verdict.stage === each));
-    return { stage: each, level: level !== "fix" && notBegun(each, piece) ? null : level };
-  });
+  const levels = stageLevels(plan.verdicts, piece);
   return (
     <>
       <StoryStick piece={id} here={stage} levels={levels} />

@@ -1,0 +1,57 @@
+// npm run shots: takes the pictures of docs/screenshots/ from the demo data at 1280×800, the same each time.
+// --at URL uses a server that runs already, --out DIR another folder, --only NAME,NAME some of them.
+import { execFileSync } from "node:child_process";
+import { mkdirSync } from "node:fs";
+import { join } from "node:path";
+import { checkout, chromiumPath, installChromium, installPackages, installPostgres } from "./install.mjs";
+import { CHROMIUM_FLAGS, loadDemo, serve, startDatabase } from "./harness.mjs";
+
+const option = (name) => { const at = process.argv.indexOf(`--${name}`); return at < 0 ? null : process.argv[at + 1]; };
+installPackages();
+installChromium();
+const out = option("out") ?? join(checkout, "docs", "screenshots");
+mkdirSync(out, { recursive: true });
+
+let stop = async () => {};
+let address = option("at");
+if (!address) {
+  installPostgres();
+  execFileSync(process.execPath, ["node_modules/next/dist/bin/next", "build"], { cwd: checkout, stdio: ["ignore", "ignore", "inherit"] });
+  const database = await startDatabase();
+  loadDemo(database.url);
+  const server = await serve(database.url);
+  address = server.address;
+  stop = async () => { await server.stop(); database.remove(); };
+}
+
+const { default: puppeteer } = await import("puppeteer-core");
+const browser = await puppeteer.launch({ executablePath: chromiumPath(), args: CHROMIUM_FLAGS });
+const failures = [];
+try {
+  const page = await browser.newPage();
+  await page.setViewport({ width: 1280, height: 800 });
+  await page.emulateMediaFeatures([{ name: "prefers-reduced-motion", value: "reduce" }]);
+  page.on("pageerror", (error) => failures.push(String(error)));
+  page.on("console", (message) => message.type() === "error" && failures.push(message.text()));
+  await page.goto(address, { waitUntil: "networkidle0" });
+  const ids = await page.$$eval("[data-piece]", (cards) => cards.map((card) => card.dataset.piece));
+  const table = ids[0];
+  const views = [
+    ["bench", "/"], ...["brief", "form", "movement", "joints", "boards", "glue-up", "cutting", "build", "log"].map((stage) => [stage, `/pieces/${table}/${stage}`]),
+    ["sheets", `/pieces/${table}/sheets`], ["rack", "/rack"], ["species", "/species"], ["shop", "/shop"],
+  ];
+  const only = option("only")?.split(",");
+  for (const [name, path] of views) {
+    if (only && !only.includes(name)) continue;
+    await page.goto(address + path, { waitUntil: "networkidle0" });
+    await page.evaluate(() => document.fonts.ready);
+    if (name === "movement") await page.waitForSelector(".recharts-line");
+    await page.mouse.move(0, 0);
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    await page.screenshot({ path: join(out, `${name}.png`), fullPage: process.argv.includes("--full") });
+  }
+} finally {
+  await browser.close();
+  await stop();
+}
+if (failures.length > 0) { console.error(failures.join("\n")); process.exit(1); }
