@@ -1,7 +1,7 @@
 import { USUAL } from "../form/rules";
 import type { Plan } from "../plan";
 import type { Form } from "../piece/schema";
-import { dimension, Item, line, Point, rect, Scene } from "./scene";
+import { dimension, Item, line, Point, rect, Scene, shifted } from "./scene";
 
 type Drawable = Pick<Plan, "geometry" | "species"> & { form: Form };
 
@@ -51,7 +51,19 @@ export function sideScene(drawable: Drawable): Scene {
     const foot = legOutline(form, at.leg, at.rail.lowerEdge, hz - at.leg.section, 1);
     items.push(dimension([foot[3][0], 0], [foot[4][0], 0], -18, at.leg.foot, { path: ["form", "leg", "foot"], name: "Leg foot" }));
   }
-  return { id: "side", title: `End: top ${at.top.width} mm wide, end rails ${Math.round(at.endRail.shoulder)} mm between the legs.`, bounds: { x: -at.top.width / 2, y: 0, w: at.top.width, h: at.leg.length + at.top.thickness }, margin: [14, 20, 34, 20], items };
+  return { id: "side", title: `End: top ${at.top.width} mm wide, end rails ${Math.round(at.endRail.shoulder)} mm between the legs.`, bounds: { x: -at.top.width / 2, y: 0, w: at.top.width, h: at.leg.length + at.top.thickness }, margin: [14, 20, 44, 20], items };
+}
+
+/** Front and end side by side, to one scale. */
+export function elevationsScene(drawable: Drawable): Scene {
+  const [front, side] = [frontScene(drawable), sideScene(drawable)];
+  const { length, width } = drawable.geometry.top;
+  const between = 320;
+  const dx = length / 2 + between + width / 2;
+  return {
+    id: "elevations", title: `${front.title} ${side.title}`, margin: [18, 20, 44, 64],
+    bounds: { ...front.bounds, w: length + between + width }, items: [...front.items, ...side.items.map((item) => shifted(item, dx))],
+  };
 }
 
 /** The whole table small, for the bench. */

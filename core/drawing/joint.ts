@@ -55,7 +55,7 @@ export function buttonScene({ geometry: at, species }: Plan, buttons: { tongue: 
   const face = 0; // inside face of the rail; the rail stands to the left
   const shoulder = buttons.tongue - buttons.engaged;
   const items: Item[] = [
-    { kind: "wood", x: -rail, y: -62, w: rail, h: 62, colour: species.colour, seed: 7, grain: "x", pale: true, id: "long-rail" },
+    { kind: "wood", x: -rail, y: -48, w: rail, h: 48, colour: species.colour, seed: 7, grain: "x", pale: true, id: "long-rail" },
     { kind: "rings", x: -rail - 35, y: 0, w: rail + 130, h: t, colour: species.colour, left: -15, right: 25, barkUp: true, id: "top" },
     { kind: "rect", x: -buttons.grooveDepth, y: -drop - tongue - 0.5, w: buttons.grooveDepth, h: tongue + 1, ink: "void" },
     { kind: "path", closed: true, ink: "paper", id: "button", points: [[face - buttons.engaged, -drop], [shoulder, -drop], [shoulder, -0.5], [shoulder + 45, -0.5], [shoulder + 45, -24], [shoulder, -24], [shoulder, -drop - tongue], [face - buttons.engaged, -drop - tongue]] },
@@ -66,7 +66,7 @@ export function buttonScene({ geometry: at, species }: Plan, buttons: { tongue: 
   ];
   items.pop();
   items.push({ kind: "text", x: shoulder + 50, y: -12, text: `tongue ${buttons.tongue}`, ink: "graphite", size: 13 });
-  return { id: "button", title: `Button in the long rail: ${buttons.engaged} mm engaged in a groove ${buttons.grooveDepth} mm deep.`, bounds: { x: -rail - 35, y: -62, w: rail + 150, h: 62 + t }, margin: [6, 40, 10, 10], items };
+  return { id: "button", title: `Button in the long rail: ${buttons.engaged} mm engaged in a groove ${buttons.grooveDepth} mm deep.`, bounds: { x: -rail - 35, y: -48, w: rail + 150, h: 48 + t }, margin: [6, 40, 26, 10], items };
 }
 
 function tenon(joint: LegRailJoint, leg: number): Point[] {

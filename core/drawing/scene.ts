@@ -39,6 +39,16 @@ export const rect = (x: number, y: number, w: number, h: number, ink: Ink, id?: 
 export const line = (points: Point[], ink: Ink): Item => ({ kind: "path", points, closed: false, ink });
 export const dimension = (from: Point, to: Point, offset: number, value: number, edit?: Edit): Item => ({ kind: "dimension", from, to, offset, value, edit });
 
+/** The same item further to the right by `dx` mm. */
+export function shifted(item: Item, dx: number): Item {
+  const point = ([x, y]: Point): Point => [x + dx, y];
+  switch (item.kind) {
+    case "path": return { ...item, points: item.points.map(point) };
+    case "dimension": return { ...item, from: point(item.from), to: point(item.to) };
+    default: return { ...item, x: item.x + dx };
+  }
+}
+
 /** A whole number from a name, so that a board's figure is always its own. */
 export function seedOf(name: string): number {
   let seed = 7;

@@ -23,7 +23,7 @@ function thickness(facts: JointFacts): Verdict {
     text: joint.thickness >= rail ? `The tenon is thicker than its rail: ${mm(joint.thickness)} in ${mm(rail)}` : `Tenon of ${mm(joint.thickness)} in a ${mm(rail)} rail`,
     why: `About a third of the rail is right: ${fine(rail / 3)}, rounded to a cutter you own.`,
     limit: Math.round(rail / 3), actual: joint.thickness, unit: "mm",
-    remedies: level === "holds" ? [] : [...ownedThickness(facts), set("Make the rails 25 mm thick", ["form", "apron", "thickness"], 25)],
+    remedies: level === "holds" ? [] : [...ownedThickness(facts), ...(facts.piece.form.apron.thickness === 25 ? [] : [set("Make the rails 25 mm thick", ["form", "apron", "thickness"], 25)])],
   });
 }
 
@@ -88,7 +88,9 @@ function mortisesMeet(facts: JointFacts): Verdict {
     id: "joints.meeting", stage: "joints", subject: ["leg", "tenon"], level,
     text: clash > 0 ? `The two tenons collide by ${mm(clash)} in the leg` : meet ? "The two mortises meet; the tenons are mitred to pass" : "The two mortises stay apart in the leg",
     why: `Each mortise is ${mm(a.mortiseDepth)} and ${mm(b.mortiseDepth)} deep; ${mm(inner)} is where the other begins.`, limit: 0, actual: round1(-clash), sense: "at least", unit: "mm", source: "derived: the two boxes in the leg",
-    remedies: clash > 0 ? [set("Let Taller choose the length", ["joints", "legRail", "length"], null), set("Mitre the tips", ["joints", "legRail", "meeting"], "mitred")] : [],
+    remedies: clash > 0 ? [
+      ...(piece.joints.legRail.length === null ? [] : [set("Let Taller choose the length", ["joints", "legRail", "length"], null)]),
+      ...(piece.joints.legRail.meeting === "mitred" ? [] : [set("Mitre the tips", ["joints", "legRail", "meeting"], "mitred")])] : [],
   });
 }
 

@@ -32,12 +32,13 @@ function legStock({ piece, parts, missing, placed }: CuttingFacts): Verdict | nu
   });
 }
 
-function jointerLength({ parts, shop }: CuttingFacts): Verdict {
+function jointerLength({ piece, parts, shop }: CuttingFacts): Verdict {
   const longest = parts.reduce((a, b) => (b.milled.length > a.milled.length ? b : a));
-  const level = grade(longest.milled.length, "at most", 1.5 * shop.jointerLength, 2 * shop.jointerLength);
+  const bySaw = piece.choices.edges === "track-saw";
+  const level = bySaw ? "holds" : grade(longest.milled.length, "at most", 1.5 * shop.jointerLength, 2 * shop.jointerLength);
   return verdict({
     id: "cutting.jointer", stage: "cutting", subject: [longest.id], level,
-    text: level === "holds" ? "Every edge can be jointed here" : `${longest.name} is long for a ${mm(shop.jointerLength)} jointer`,
+    text: bySaw ? "Edges come straight from the track saw" : level === "holds" ? "Every edge can be jointed here" : `${longest.name} is long for a ${mm(shop.jointerLength)} jointer`,
     why: `A bed joints true up to about one and a half times its length: ${mm(1.5 * shop.jointerLength)}; the longest piece is ${mm(longest.milled.length)}. Beyond that use the track saw and a long plane.`,
     limit: 1.5 * shop.jointerLength, actual: Math.round(longest.milled.length), sense: "at most", unit: "mm",
     remedies: level === "holds" ? [] : [set("Joint edges with the track saw", ["choices", "edges"], "track-saw")],

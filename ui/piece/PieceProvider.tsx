@@ -133,7 +133,6 @@ export function PieceProvider({ opened, shop, rack: firstRack, ownSpecies, today
     if (left.revision === opened.revision) { stand({ piece, head, line }); me.queue = left.queue; void flush(); return; }
     forget(opened.id);
     if (JSON.stringify(piece) !== JSON.stringify(opened.piece)) { me.stopped = true; setSaveState("conflict"); setConflict({ revision: opened.revision, theirs: opened.piece, head: opened.head, newest: opened.newest, mine: piece }); }
-  // eslint-disable-next-line -- once, on opening
   }, []);
 
   useEffect(() => {

@@ -1,6 +1,6 @@
 "use client";
 import { useMemo } from "react";
-import { frontScene, planScene, sideScene } from "../../core/drawing/elevations";
+import { elevationsScene, planScene } from "../../core/drawing/elevations";
 import { SPECIES } from "../../core/wood/species";
 import { SceneView } from "../drawing/SceneView";
 import { Choice, FieldRow, LengthField, NumberField, Tick } from "../fields/fields";
@@ -16,15 +16,12 @@ export function FormStage() {
   const { say } = useUnit();
   const { form } = piece;
   const drawable = { geometry: plan.geometry, species: plan.species, form };
-  const scenes = useMemo(() => [planScene(drawable), frontScene(drawable), sideScene(drawable)] as const, [plan.geometry, plan.species, form]); // eslint-disable-line
+  const scenes = useMemo(() => [planScene(drawable), elevationsScene(drawable)] as const, [plan.geometry, plan.species, form]);
   return (
     <>
       <StageHead title="The table to scale">{say(`Leg and apron in ${plan.species.name}: long rails ${Math.round(plan.geometry.longRail.shoulder)} mm and end rails ${Math.round(plan.geometry.endRail.shoulder)} mm between the legs. Click any underlined dimension and type.`)}</StageHead>
       <SceneView scene={scenes[0]} height={270} onEdit={fromDrawing} />
-      <div className="grid grid-cols-[minmax(0,1.7fr)_minmax(0,1fr)] gap-2 max-md:grid-cols-1">
-        <SceneView scene={scenes[1]} height={236} onEdit={fromDrawing} />
-        <SceneView scene={scenes[2]} height={236} onEdit={fromDrawing} />
-      </div>
+      <SceneView scene={scenes[1]} height={250} onEdit={fromDrawing} />
       <FieldRow>
         <Choice label="Species" value={plan.species.id} options={[...ownSpecies, ...SPECIES].map((each) => ({ value: each.id, name: each.name }))} onTake={(value) => set("Species", ["species"], value)} />
         <LengthField label="Leg section" value={form.leg.section} onTake={(value) => set("Leg section", ["form", "leg", "section"], value)} />

@@ -21,10 +21,10 @@ export function JointsStage() {
     <>
       <StageHead title="How legs and rails meet">{say(`${choice.kind === "loose-tenon" ? "Loose tenons" : "Blind mortise and tenon"}, ${joint.thickness} mm thick and ${joint.length} mm long${joint.mitre > 0 ? ", mitred where two meet" : ""}; ${Math.round(joint.glueArea / 100)} cm² of long grain in each joint.`)}</StageHead>
       <div className="grid grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] gap-3 max-md:grid-cols-1">
-        <figure><SceneView scene={scenes[0]} height={330} onEdit={fromDrawing} /><figcaption className="text-[13px] text-graphite">A leg cut across, seen from above: the outer corner is at the upper left.</figcaption></figure>
+        <figure><SceneView scene={scenes[0]} height={356} onEdit={fromDrawing} /><figcaption className="text-[13px] text-graphite">A leg cut across, seen from above: the outer corner is at the upper left.</figcaption></figure>
         <div className="flex min-w-0 flex-col gap-2">
           <figure><SceneView scene={scenes[1]} height={172} onEdit={fromDrawing} /><figcaption className="text-[13px] text-graphite">The long rail’s end from the side.</figcaption></figure>
-          <figure><SceneView scene={scenes[2]} height={142} onEdit={fromDrawing} /><figcaption className="text-[13px] text-graphite">A button in the long rail, cut across.</figcaption></figure>
+          <figure><SceneView scene={scenes[2]} height={176} onEdit={fromDrawing} /><figcaption className="text-[13px] text-graphite">A button in the long rail, cut across.</figcaption></figure>
         </div>
       </div>
       <FieldRow>

@@ -1,0 +1,39 @@
+import { freshPiece } from "../piece/fresh";
+import { applyPatches, Patch } from "../piece/patch";
+import type { Piece } from "../piece/schema";
+import { Shop, USUAL_SHOP } from "../piece/shop";
+import { Plan, planPiece } from "../plan";
+import type { RackBoard } from "../stock/board";
+import type { Verdict } from "../verdict/verdict";
+import { demoBoard } from "./boards";
+
+export const TODAY = "2026-11-23";
+
+/** A usual table with changes laid over it. */
+export function tableWith(...patches: Patch[]): Piece {
+  return applyPatches(freshPiece("Test table", TODAY), patches);
+}
+
+export const at = (path: string, value: unknown): Patch => ({ path: path.split(".").map((step) => (/^\d+$/.test(step) ? Number(step) : step)), value });
+
+/** Seven flat ash boards for the top, and stock for legs and rails. */
+export function plainRack(): RackBoard[] {
+  return [
+    ...Array.from({ length: 7 }, (_, i) => demoBoard({ id: `B${i + 1}`, width: 130 + 5 * i })),
+    ...Array.from({ length: 4 }, (_, i) => demoBoard({ id: `R${i + 1}`, thickness: 32, width: 130, length: 2200 })),
+    ...Array.from({ length: 3 }, (_, i) => demoBoard({ id: `L${i + 1}`, thickness: 90, width: 100, length: 1700 })),
+  ];
+}
+
+export const strips = (...boards: string[]): Piece["panel"]["strips"] =>
+  boards.map((board, i) => ({ board, face: i % 2 ? "bark-down" : "bark-up", turned: false, slide: 0, width: null }));
+
+export function planOf(piece: Piece, rack: readonly RackBoard[] = plainRack(), shop: Shop = USUAL_SHOP, today = TODAY): Plan {
+  return planPiece({ piece, shop, rack, ownSpecies: [], today });
+}
+
+export function find(plan: Plan, id: string): Verdict {
+  const found = plan.verdicts.find((each) => each.id === id);
+  if (!found) throw new Error(`No verdict ${id}; there are ${plan.verdicts.map((each) => each.id).join(", ")}`);
+  return found;
+}
