@@ -20,8 +20,8 @@ export function readPiece(text: string): ReadPiece {
   let json: unknown;
   try {
     json = JSON.parse(text.replace(/^\uFEFF/, ""));
-  } catch (error) {
-    const cut = /end of JSON|Unterminated/i.test(String(error));
+  } catch {
+    const cut = text.replace(/^\uFEFF/, "").trimStart().startsWith("{") && !text.trimEnd().endsWith("}");
     return refuse(cut ? "The file ends in the middle: it was cut off while it was saved or sent. Export it again." : "This is not JSON. Choose the file that Taller exported.");
   }
   return checkPiece(json);

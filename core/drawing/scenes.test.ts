@@ -1,0 +1,72 @@
+import { describe, expect, it } from "vitest";
+import { moistureYear } from "../climate/year";
+import { planOf, plainRack, strips, tableWith, at } from "../testing/plans";
+import { USUAL_SHOP } from "../piece/shop";
+import { boardScene, cuttingScene, panelScene } from "./boards";
+import { elevationsScene, frontScene, planScene, sideScene, thumbScene } from "./elevations";
+import { glueScene } from "./glue-up";
+import { buttonScene, legSectionScene, tenonSideScene } from "./joint";
+import { roomScene } from "./room";
+import { Item, Scene, shifted } from "./scene";
+import { endGrainScene, movementScene } from "./top";
+
+const piece = tableWith(at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7")), at("form.leg", { section: 80, taper: "two-faces", foot: 50, make: "solid" }));
+const plan = planOf(piece);
+const drawable = { geometry: plan.geometry, species: plan.species, form: piece.form };
+const rack = plainRack();
+const scenes: Scene[] = [
+  roomScene(piece, plan.species.colour), planScene(drawable), frontScene(drawable), sideScene(drawable), elevationsScene(drawable), thumbScene(drawable), movementScene(plan, piece, 7, 8), endGrainScene(plan, true),
+  legSectionScene(plan), tenonSideScene(plan, "long-rail"), buttonScene(plan, piece.joints.buttons), panelScene(plan, piece, USUAL_SHOP), glueScene(plan, plan.glueUp[0]),
+  boardScene(rack[0], plan.species.colour, 2400, 160, false), cuttingScene(rack[7], plan.species.colour, plan.cutting.placed.filter((each) => each.board === rack[7].id), null, 2400),
+];
+const dimensions = (scene: Scene) => scene.items.filter((item): item is Extract<Item, { kind: "dimension" }> => item.kind === "dimension");
+
+describe.each(scenes.map((scene) => [scene.id, scene] as const))("scene %s", (_, scene) => {
+  it("is finite plain data with a description", () => {
+    expect(JSON.stringify(scene)).not.toMatch(/null,|NaN/);
+    expect(scene.title.length).toBeGreaterThan(10);
+    expect(scene.bounds.w).toBeGreaterThan(0);
+    expect(scene.bounds.h).toBeGreaterThan(0);
+  });
+  it("draws nothing of negative size", () => {
+    for (const item of scene.items) if ("w" in item) { expect(item.w).toBeGreaterThanOrEqual(0); expect(item.h).toBeGreaterThanOrEqual(0); }
+  });
+  it("every dimension is as long as it says", () => {
+    for (const each of dimensions(scene)) expect(Math.hypot(each.to[0] - each.from[0], each.to[1] - each.from[1]), JSON.stringify(each)).toBeCloseTo(each.value, 6);
+  });
+  it("every dimension that can be typed names an input that holds its value", () => {
+    for (const each of dimensions(scene)) {
+      if (!each.edit) continue;
+      const input = each.edit.path.reduce<unknown>((value, key) => (value as Record<string, unknown>)[key as string], piece);
+      expect([each.value, null], each.edit.name).toContain(input);
+    }
+  });
+});
+
+describe("what a drawing shows is what the plan says", () => {
+  it("the wet outline is as wide as the top is in the wet month, exaggerated", () => {
+    const wet = movementScene(plan, piece, 7, 10).items.find((item) => "id" in item && item.id === "outline-wet") as Extract<Item, { kind: "rect" }>;
+    expect(wet.h - plan.top.width).toBeCloseTo(10 * plan.top.wet.change, 6);
+  });
+  it("the strips fill the month's width", () => {
+    const year = moistureYear(piece.brief.climate);
+    for (const month of [year.driest.month, year.wettest.month]) {
+      const strip = movementScene(plan, piece, month, 1).items.filter((item): item is Extract<Item, { kind: "wood" }> => item.kind === "wood");
+      expect(strip.reduce((sum, each) => sum + each.h, 0)).toBeCloseTo(plan.top.width + plan.top.months[month].change, 6);
+    }
+  });
+  it("end grain lies side by side across the top", () => {
+    const rings = endGrainScene(plan, false).items.filter((item): item is Extract<Item, { kind: "rings" }> => item.kind === "rings");
+    expect(rings).toHaveLength(7);
+    for (let i = 1; i < rings.length; i += 1) expect(rings[i].x).toBeCloseTo(rings[i - 1].x + rings[i - 1].w, 6);
+  });
+  it("the two tenons of the leg section mirror each other on its diagonal", () => {
+    const paths = legSectionScene(plan).items.filter((item): item is Extract<Item, { kind: "path" }> => item.kind === "path" && item.id === "tenon");
+    const leg = plan.geometry.leg.section;
+    expect(paths[1].points).toEqual(paths[0].points.map(([x, y]) => [leg - y, leg - x]));
+  });
+  it("moving an item moves all of it", () => {
+    const places = (item: Item) => (item.kind === "path" ? item.points.map(([x]) => x) : item.kind === "dimension" ? [item.from[0], item.to[0]] : [item.x]);
+    for (const item of scenes.flatMap((scene) => scene.items)) places(shifted(item, 125)).forEach((x, i) => expect(x - places(item)[i]).toBeCloseTo(125, 9));
+  });
+});

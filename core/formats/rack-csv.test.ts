@@ -1,0 +1,78 @@
+import { readFileSync } from "node:fs";
+import Papa from "papaparse";
+import { describe, expect, it } from "vitest";
+import { planOf } from "../testing/plans";
+import { randomRack } from "../testing/boards";
+import { freshPiece } from "../piece/fresh";
+import { SPECIES } from "../wood/species";
+import { writeCutList } from "./cut-list-csv";
+import { readRack, writeRack } from "./rack-csv";
+
+const TODAY = "2026-11-23";
+const read = (text: string) => readRack(text, SPECIES, TODAY);
+const HEADER = "id,species,length,width,thickness";
+const row = (id: string, rest = "european-ash,2400,150,38") => `${id},${rest}`;
+
+describe("the rack goes out and comes in identical", () => {
+  it("for a random rack with defects", () => {
+    const boards = randomRack(4, 30).map(({ reservedBy: _, ...board }, i) => ({ ...board, defects: i % 4 ? [] : [{ kind: "knot" as const, x: 100, y: 20, length: 40, width: 30 }, { kind: "check" as const, x: 0, y: 50, length: 140, width: 8 }] }));
+    const back = read(writeRack(boards));
+    expect(back.faults).toEqual([]);
+    expect(back.boards).toEqual(boards);
+  });
+  it("for the demo's rack: at least 36 boards of three species", () => {
+    const { boards, faults } = read(readFileSync("demo/rack.csv", "utf8"));
+    expect(faults).toEqual([]);
+    expect(boards.length).toBeGreaterThanOrEqual(36);
+    expect(new Set(boards.map((board) => board.species)).size).toBe(3);
+    expect(writeRack(boards)).toBe(readFileSync("demo/rack.csv", "utf8"));
+  });
+});
+
+describe("CSV the way spreadsheets write it", () => {
+  it("with a BOM", () => expect(read(`\uFEFF${HEADER}\n${row("B1")}`).boards).toHaveLength(1));
+  it("with semicolons and decimal commas", () => {
+    const { boards, faults } = read("id;species;length;width;thickness;moisture\r\nB1;european-ash;2400,5;150,25;38;8,4\r\n");
+    expect(faults).toEqual([]);
+    expect(boards[0]).toMatchObject({ length: 2400.5, width: 150.25, moisture: 8.4 });
+  });
+  it("with tabs, capitals, columns in another order, and names for species", () => {
+    expect(read("Width\tID\tThickness\tSpecies\tLength\n150\tB1\t38\tEuropean ash\t2400").boards[0]).toMatchObject({ id: "B1", width: 150, species: "european-ash" });
+  });
+  it("with blank lines at the end", () => expect(read(`${HEADER}\n${row("B1")}\n\n,,,,\n`).faults).toEqual([]));
+});
+
+describe("what is wrong is said by its line, and the good rows are offered", () => {
+  it("a missing column", () => {
+    expect(read("id,species,length,width\nB1,european-ash,2400,150")).toEqual({ boards: [], faults: [{ line: 1, message: "The column “thickness” is missing. The first line should name: id, species, length, width, thickness." }] });
+  });
+  it("a bad row in the middle", () => {
+    const { boards, faults } = read(`${HEADER}\n${row("B1")}\nB2,european-ash,long,150,38\n${row("B3")}`);
+    expect(boards.map((board) => board.id)).toEqual(["B1", "B3"]);
+    expect(faults).toEqual([{ line: 3, message: "“long” in the column length is not a number." }]);
+  });
+  it.each([
+    ["european-ash,0,150,38", /Length must be more than 0 mm/], ["european-ash,2400,-4,38", /Width must be more than 0 mm/], ["unobtainable,2400,150,38", /no species Taller knows/],
+    ["european-ash,2400,150,", /column thickness is empty/], ["european-ash,2400,99999,38", /1200 mm at most/],
+  ])("%s", (rest, message) => {
+    const { boards, faults } = read(`${HEADER}\n${row("B1", rest)}`);
+    expect(boards).toEqual([]);
+    expect(faults[0]).toMatchObject({ line: 2 });
+    expect(faults[0].message).toMatch(message);
+  });
+  it("the same board twice", () => expect(read(`${HEADER}\n${row("B1")}\n${row("B1")}`).faults).toEqual([{ line: 3, message: "Board B1 stands on line 2 already. Give it another id." }]));
+  it("a defect that can't be read", () => expect(read(`${HEADER},defects\n${row("B1")},knot at the end`).faults[0].message).toMatch(/should read like knot@620,40,55,45/));
+  it("an unknown defect", () => expect(read(`${HEADER},defects\n${row("B1")},"hole@1,2,3,4"`).faults[0].message).toMatch(/Defect must be one of/));
+  it("an empty file", () => expect(read("").faults[0].message).toMatch(/empty/));
+  it("nonsense", () => expect(read("\u0000\u0001\u0002 what").faults[0].message).toMatch(/columns .* are missing/));
+});
+
+describe("the cut list as CSV (read back by an independent reader)", () => {
+  it("has a line a part and the finished sizes", () => {
+    const plan = planOf(freshPiece("t", TODAY));
+    const { data } = Papa.parse<Record<string, string>>(writeCutList(plan), { header: true, skipEmptyLines: true });
+    expect(data).toHaveLength(plan.parts.length);
+    expect(Number(data[1].length)).toBeCloseTo(plan.parts[1].finished.length, 1);
+    expect(data.map((line) => line.part)).toEqual(plan.parts.map((part) => part.name));
+  });
+});
