@@ -1,7 +1,14 @@
 import * as v from "valibot";
+import { firstFault } from "../../core/piece/fields";
 
 /** A sentence for the maker with a status; every route's refusal looks like this. */
 export const refuse = (message: string, status = 422) => Response.json({ message }, { status });
+
+/** Refuses what a schema does not take, in a sentence with the field's name. */
+export function refuseFault(schema: v.GenericSchema, json: unknown): Response {
+  const fault = firstFault(schema, json);
+  return refuse(fault ? `${fault.message}${fault.field ? ` (${fault.field})` : ""}` : "This can't be read. Reload the page and try again.");
+}
 
 /** Reads a request's JSON, up to `most` bytes, without ever throwing. */
 export async function readJson(request: Request, most: number): Promise<{ ok: true; json: unknown } | { ok: false; answer: Response }> {

@@ -25,7 +25,9 @@ export const between = (name: string, low: number, high: number, unit = "") => v
 
 export const count = (name: string, low: number, high: number) => v.pipe(between(name, low, high), v.integer(`${called(name)} must be a whole number.`));
 
-export const text = (name: string, most = 400) => v.pipe(v.string(`${called(name)} must be text.`), v.maxLength(most, `${called(name)} can be ${most} letters at most.`));
+export const text = (name: string, most = 400) => v.pipe(
+  v.string(`${called(name)} must be text.`), v.maxLength(most, `${called(name)} can be ${most} letters at most.`),
+  v.check((typed) => !typed.includes("\u0000"), `${called(name)} holds a character that can't be kept. Type it again.`));
 
 export const name = (field: string) => v.pipe(text(field, 120), v.regex(/\S/, `${called(field)} can't be empty.`));
 

@@ -42,7 +42,7 @@ create table piece_state (
   body jsonb not null,
   primary key (workshop_id, piece_id, n),
   foreign key (workshop_id, piece_id) references piece on delete cascade,
-  foreign key (workshop_id, piece_id, parent) references piece_state
+  foreign key (workshop_id, piece_id, parent) references piece_state on delete cascade
 );
 
 create table piece_revision (
@@ -52,7 +52,7 @@ create table piece_revision (
   state integer not null,
   saved_at timestamptz not null default now(),
   primary key (workshop_id, piece_id, revision),
-  foreign key (workshop_id, piece_id, state) references piece_state
+  foreign key (workshop_id, piece_id, state) references piece_state on delete cascade
 );
 
 -- One reservation a board: the primary key is the guarantee.

@@ -151,6 +151,13 @@ describe("every row belongs to a workshop", () => {
     await client.end();
     expect(rows).toEqual([]);
   });
+  it("goes with its workshop, whole", async () => {
+    const other = await addWorkshop("To be closed", USUAL_SHOP);
+    const id = await addPiece(other, piece);
+    await savePiece(other, id, 1, [edit(2, 1)]);
+    await pool().query("delete from workshop where id = $1", [other]);
+    expect((await pool().query("select 1 from piece_state where workshop_id = $1", [other])).rowCount).toBe(0);
+  });
   it("an own species is added once", async () => {
     const own = { ...SPECIES[0], id: "own-plum", source: "own" as const };
     expect(await addSpecies(shop, own)).toBe(true);

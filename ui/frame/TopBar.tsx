@@ -8,10 +8,10 @@ import { useUnit } from "./unit";
 export function TopBar({ where, children }: { where: ReactNode; children?: ReactNode }) {
   const { unit, swap } = useUnit();
   return (
-    <header className="flex h-11 items-center gap-4 bg-ink px-5 text-[13px] text-pale print:hidden">
+    <header className="flex h-11 items-center gap-4 max-md:gap-2 max-md:px-2 bg-ink px-5 text-[13px] text-pale print:hidden">
       <Link href="/" className="text-[16px] font-[750] tracking-[.02em] text-white [font-stretch:125%]">Taller</Link>
       <div className="min-w-0 truncate text-[14px]">{where}</div>
-      <div className="ml-auto flex items-center gap-4 whitespace-nowrap">
+      <div className="ml-auto flex items-center gap-4 whitespace-nowrap max-md:gap-2">
         {children}
         <ToggleGroup.Root type="single" value={unit} onValueChange={(next) => next && swap(next as "mm" | "inch")} aria-label="Unit" className="flex overflow-hidden rounded-plain border border-graphite">
           {(["mm", "inch"] as const).map((each) => (

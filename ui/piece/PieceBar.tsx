@@ -32,14 +32,14 @@ export function PieceBar({ pieces }: { pieces: readonly { id: string; name: stri
     ...rack.map((board) => ({ name: board.id, kind: "board", go: `/pieces/${id}/boards` })),
   ], [id, plan, rack, edit]);
   return (
-    <TopBar where={<><Link href="/" className="hover:text-white">{piece.commission || "Bench"}</Link> <span className="px-1">/</span> <b className="font-semibold text-white">{piece.name}</b></>}>
-      <span role="status" data-save={saveState} className={saveState === "saved" || saveState === "saving" ? "" : "text-white underline decoration-2"}>Revision {revision}, {SAVE_WORDS[saveState]}</span>
+    <TopBar where={<><Link href="/" className="hover:text-white max-lg:hidden">{piece.commission || "Bench"}</Link> <span className="px-1 max-lg:hidden">/</span> <b className="font-semibold text-white">{piece.name}</b></>}>
+      <span role="status" data-save={saveState} className={saveState === "saved" || saveState === "saving" ? "" : "text-white underline decoration-2"}><span className="max-md:sr-only">Revision {revision}, </span>{SAVE_WORDS[saveState]}</span>
       <span className="flex">
-        <button className="flex h-8 items-center gap-1 px-1.5 hover:text-white disabled:opacity-45" onClick={undo} disabled={!undoLabel} title={undoLabel ? `Undo: ${undoLabel}` : "Nothing to undo"}><Undo2 size={15} />Undo</button>
-        <button className="flex h-8 items-center gap-1 px-1.5 hover:text-white disabled:opacity-45" onClick={redo} disabled={!redoLabel} title={redoLabel ? `Redo: ${redoLabel}` : "Nothing to redo"}><Redo2 size={15} />Redo</button>
+        <button className="flex h-8 items-center gap-1 px-1.5 hover:text-white disabled:opacity-45" onClick={undo} disabled={!undoLabel} title={undoLabel ? `Undo: ${undoLabel}` : "Nothing to undo"}><Undo2 size={15} /><span className="max-md:sr-only">Undo</span></button>
+        <button className="flex h-8 items-center gap-1 px-1.5 hover:text-white disabled:opacity-45" onClick={redo} disabled={!redoLabel} title={redoLabel ? `Redo: ${redoLabel}` : "Nothing to redo"}><Redo2 size={15} /><span className="max-md:sr-only">Redo</span></button>
       </span>
       <FindAnything pieces={pieces} more={more} />
-      <Link href={`/pieces/${id}/sheets`} className="flex h-8 items-center hover:text-white"><Key>P</Key>Shop sheets</Link>
+      <Link href={`/pieces/${id}/sheets`} className="flex h-8 items-center hover:text-white"><Key>P</Key><span className="max-sm:sr-only">Shop sheets</span></Link>
     </TopBar>
   );
 }

@@ -1,7 +1,7 @@
 "use client";
 import { Printer } from "lucide-react";
 import Link from "next/link";
-import type { ReactNode } from "react";
+import { ReactNode, useLayoutEffect, useRef, useState } from "react";
 import { frontScene, planScene, sideScene } from "../../core/drawing/elevations";
 import { glueScene } from "../../core/drawing/glue-up";
 import { buttonScene, legSectionScene, tenonSideScene } from "../../core/drawing/joint";
@@ -31,18 +31,18 @@ export function ShopSheets() {
       </Sheet>
       <Sheet number={2} name="Joints and settings">
         <div className="grid grid-cols-2 gap-3"><SceneView paper scene={legSectionScene(plan)} height={300} width={PAPER / 2 - 6} /><div><SceneView paper scene={tenonSideScene(plan, "long-rail")} height={165} width={PAPER / 2 - 6} /><SceneView paper scene={buttonScene(plan, piece.joints.buttons)} height={135} width={PAPER / 2 - 6} /></div></div>
-        <div className="mt-4"><SettingCards cards={plan.cards} /></div>
+        <div className="mt-4"><SettingCards cards={plan.cards} columns="grid-cols-3" /></div>
         <p className="mt-4 text-[13px]">{say(`Buttons: ${plan.buttons.length}, ${piece.joints.buttons.width} mm wide; set ${piece.joints.buttons.engaged} mm deep on the long rails, in the middle of ${piece.joints.buttons.slotLength} mm slots on the end rails.`)}</p>
       </Sheet>
       <Sheet number={3} name="Cut list and diagrams">
         <CutTable plan={plan} />{plan.cutting.shopping.length > 0 && <ShoppingTable plan={plan} />}
-        <div className="mt-3"><CutDiagrams plan={plan} width={PAPER * 0.8} /></div>
+        <div className="mt-3"><CutDiagrams plan={plan} width={PAPER / 2 - 12} /></div>
       </Sheet>
       <Sheet number={4} name="Glue-up">
         {plan.glueUp.length === 0 && <p>No boards are chosen for the top yet.</p>}
         {plan.glueUp.map((stage, i) => (
           <section key={stage.id} className="mb-3 break-inside-avoid"><h2>{i + 1}. {stage.name}</h2>
-            <SceneView paper scene={glueScene(plan, stage)} height={plan.glueUp.length > 2 ? 205 : plan.glueUp.length > 1 ? 290 : 420} width={PAPER} />
+            <SceneView paper scene={glueScene(plan, stage)} height={Math.round(Math.min(420, (ROOM - plan.glueUp.length * 76) / plan.glueUp.length, 130 + (stage.width + 140) * 0.36))} width={PAPER} />
             <p className="text-[13px]">{say(`${stage.strips.join(", ")}, front first, ${stage.strips.map((board) => { const laid = plan.panel.laid.find((each) => each.board.id === board)!; return laid.strip.face === "bark-up" ? "up" : "down"; }).join(", ")} (bark). ${stage.clamps.places.length} clamps opening ${stage.clamps.reach} mm, ${stage.cauls.length} pairs of cauls, ${Math.ceil(stage.grams)} g of ${plan.adhesive.name}. ${stage.minutes.toFixed(1)} min of work, open ${plan.adhesive.open} min; clamps off after ${plan.adhesive.clampHours} h, planed after ${plan.adhesive.fullHours} h.`)}</p></section>
         ))}
       </Sheet>
@@ -56,13 +56,22 @@ export function ShopSheets() {
   );
 }
 
+/** Height of A4 within its margins, below a sheet's head, CSS pixels. */
+const ROOM = 950;
+
 function Sheet({ number, name, children }: { number: number; name: string; children: ReactNode }) {
-  const { piece } = usePiece();
-  const { revision } = usePiece();
+  const { piece, revision } = usePiece();
+  const content = useRef<HTMLDivElement>(null);
+  const [zoom, setZoom] = useState(1);
+  // what is longer than a page is set smaller, so that a sheet is always one page
+  useLayoutEffect(() => {
+    const height = content.current!.getBoundingClientRect().height;
+    if (height > ROOM + 1) setZoom((now) => Math.max(0.4, now * (ROOM / height)));
+  }, [zoom, children]);
   return (
     <article className="sheet mb-6 bg-white px-[54px] py-[48px] text-[#000] print:mb-0 print:p-0" data-sheet={number}>
       <header className="mb-3 flex items-baseline justify-between border-b-2 border-ink pb-1"><h1>{piece.name}: {name.toLowerCase()}</h1><span className="text-[13px]">{piece.commission && `${piece.commission}, `}revision {revision}, sheet {number} of 5</span></header>
-      {children}
+      <div ref={content} style={{ zoom }}>{children}</div>
     </article>
   );
 }

@@ -36,7 +36,7 @@ export function CutDiagrams({ plan, width }: { plan: Plan; width: number | null 
   return (
     <section aria-label="Cutting diagrams" className="flex flex-col gap-2">
       <h2>Boards and cuts</h2>
-      {used.map((board) => {
+      <div className={width === null ? "contents" : "grid grid-cols-2 gap-x-6 gap-y-1"}>{used.map((board) => {
         const laid = plan.panel.laid.find((each) => each.board.id === board.id);
         const strip = laid ? { x: laid.strip.slide, length: plan.geometry.top.length + shop.lengthAllowance, width: Math.min(board.width, laid.full + shop.widthAllowance) } : null;
         return (
@@ -45,7 +45,7 @@ export function CutDiagrams({ plan, width }: { plan: Plan; width: number | null 
             <SceneView scene={cuttingScene(board, plan.species.colour, plan.cutting.placed.filter((each) => each.board === board.id), strip, longest)} height="to-width" width={width ?? undefined} paper={width !== null} />
           </figure>
         );
-      })}
+      })}</div>
     </section>
   );
 }

@@ -53,7 +53,7 @@ export function LogStage() {
         <button className="button">Write it down</button>
         {fault && <p role="alert" className="basis-full text-fix">{fault}</p>}
       </form>
-      <table className="plain"><caption className="sr-only">Log</caption><thead><tr><th>Date</th><th>Kind</th><th>Value</th><th>Words</th><th /></tr></thead>
+      <div className="overflow-x-auto"><table className="plain"><caption className="sr-only">Log</caption><thead><tr><th>Date</th><th>Kind</th><th>Value</th><th>Words</th><th /></tr></thead>
         <tbody>{entries.map(({ entry, i }) => {
           const predicted = entry.kind === "width" ? plan.predicted.find((each) => each.on === entry.on)?.width : undefined;
           return (
@@ -61,7 +61,7 @@ export function LogStage() {
               <td className="whitespace-nowrap">{entry.kind === "moisture" ? `${entry.value} %` : entry.kind === "width" ? <>{withUnit(entry.value, true)}{predicted !== undefined && <span className="text-graphite">, expected {withUnit(predicted, true)}</span>}</> : entry.kind === "mistake" ? entry.cost : ""}</td>
               <td>{entry.text}</td><td className="number"><button className="button button-plain" onClick={() => edit("Entry taken out", [{ path: ["log"], value: piece.log.filter((_, j) => j !== i) }])}>Take out</button></td></tr>
           );
-        })}</tbody></table>
+        })}</tbody></table></div>
       {entries.length === 0 && <p className="lede">Nothing is written down yet. Begin with a moisture reading of the boards: every travel in Movement starts from it.</p>}
     </>
   );

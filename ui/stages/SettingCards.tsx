@@ -3,10 +3,10 @@ import type { SettingCard } from "../../core/joinery/settings";
 import { useUnit } from "../frame/unit";
 
 /** What to set on gauge and machine, a column a joint. */
-export function SettingCards({ cards }: { cards: readonly SettingCard[] }) {
+export function SettingCards({ cards, columns = "grid-cols-2 xl:grid-cols-3" }: { cards: readonly SettingCard[]; columns?: string }) {
   const { say } = useUnit();
   return (
-    <div className="grid grid-cols-2 gap-x-8 gap-y-4 xl:grid-cols-3">
+    <div className={`grid gap-x-8 gap-y-4 ${columns}`}>
       {cards.map((card) => (
         <section key={card.joint} className="break-inside-avoid">
           <h2 className="border-b border-ink pb-1">{card.title}</h2>

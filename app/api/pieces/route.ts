@@ -4,7 +4,7 @@ import { freshPiece } from "../../../core/piece/fresh";
 import { name } from "../../../core/piece/fields";
 import { addPiece } from "../../../store/pieces";
 import { currentWorkshop } from "../../../store/workshops";
-import { isoToday, readJson, refuse } from "../answer";
+import { isoToday, readJson, refuse, refuseFault } from "../answer";
 
 const asked = v.variant("kind", [v.object({ kind: v.literal("fresh"), name: name("name") }), v.object({ kind: v.literal("import"), text: v.string() })]);
 
@@ -13,7 +13,7 @@ export async function POST(request: Request) {
   const body = await readJson(request, 3_000_000);
   if (!body.ok) return body.answer;
   const read = v.safeParse(asked, body.json);
-  if (!read.success) return refuse(read.issues[0].message);
+  if (!read.success) return refuseFault(asked, body.json);
   const workshop = await currentWorkshop();
   if (read.output.kind === "fresh") return Response.json({ id: await addPiece(workshop.id, freshPiece(read.output.name.trim(), isoToday())) });
   const piece = readPiece(read.output.text);

@@ -4,7 +4,7 @@ import { boardSchema } from "../../../core/stock/board";
 import { SPECIES } from "../../../core/wood/species";
 import { putBoards, rack } from "../../../store/boards";
 import { currentWorkshop } from "../../../store/workshops";
-import { isoToday, readJson, refuse } from "../answer";
+import { isoToday, readJson, refuse, refuseFault } from "../answer";
 
 /** The rack as CSV. */
 export async function GET() {
@@ -22,7 +22,7 @@ export async function POST(request: Request) {
   const body = await readJson(request, 12_000_000);
   if (!body.ok) return body.answer;
   const read = v.safeParse(asked, body.json);
-  if (!read.success) return refuse(read.issues[0].message);
+  if (!read.success) return refuseFault(asked, body.json);
   const workshop = await currentWorkshop();
   if (read.output.kind === "look") {
     const found = readRack(read.output.text, [...workshop.ownSpecies, ...SPECIES], isoToday());

@@ -1,15 +1,15 @@
 import * as v from "valibot";
-import { firstFault } from "../../../../../core/piece/fields";
+import { text } from "../../../../../core/piece/fields";
 import { pieceSchema } from "../../../../../core/piece/schema";
 import { savePiece } from "../../../../../store/pieces";
 import { currentWorkshop } from "../../../../../store/workshops";
-import { isId, noPiece, readJson, refuse } from "../../../answer";
+import { isId, noPiece, readJson, refuse, refuseFault } from "../../../answer";
 
 const n = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(2_000_000_000));
 const asked = v.object({
   revision: n,
   changes: v.pipe(v.array(v.variant("kind", [
-    v.object({ kind: v.literal("edit"), n, parent: n, label: v.pipe(v.string(), v.maxLength(200)), piece: pieceSchema }),
+    v.object({ kind: v.literal("edit"), n, parent: n, label: text("label", 300), piece: pieceSchema }),
     v.object({ kind: v.literal("move"), head: n }),
   ])), v.minLength(1), v.maxLength(2000)),
 });
@@ -21,10 +21,7 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
   const body = await readJson(request, 20_000_000);
   if (!body.ok) return body.answer;
   const read = v.safeParse(asked, body.json);
-  if (!read.success) {
-    const fault = firstFault(asked, body.json)!;
-    return refuse(`${fault.message} (${fault.field})`);
-  }
+  if (!read.success) return refuseFault(asked, body.json);
   const result = await savePiece((await currentWorkshop()).id, id, read.output.revision, read.output.changes);
   switch (result.kind) {
     case "saved": return Response.json({ revision: result.revision, taken: result.taken });

@@ -1,0 +1,84 @@
+import puppeteer, { Browser, Page } from "puppeteer-core";
+import { inject } from "vitest";
+import { CHROMIUM_FLAGS } from "../../bin/harness.mjs";
+import { readPiece, writePiece } from "../../core/formats/piece-file";
+import type { Piece } from "../../core/piece/schema";
+
+/** A maker at a desk: a real Chromium before the real server. */
+export interface Maker { browser: Browser; page: Page; faults: string[]; close: () => Promise<void> }
+
+export const address = () => inject("address");
+
+export async function sitDown(): Promise<Maker> {
+  const browser = await puppeteer.launch({ executablePath: "/usr/bin/chromium", args: CHROMIUM_FLAGS });
+  const faults: string[] = [];
+  const page = await newPage(browser, faults);
+  return { browser, page, faults, close: () => browser.close() };
+}
+
+export async function newPage(browser: Browser, faults: string[]): Promise<Page> {
+  const page = await browser.newPage();
+  await page.setViewport({ width: 1280, height: 800 });
+  page.on("pageerror", (error) => faults.push(String(error)));
+  page.on("console", (message) => { if (message.type() === "error" && !/status of 4\d\d/.test(message.text())) faults.push(message.text()); });
+  return page;
+}
+
+/** Opens a page in front: what lies behind another tab is not painted, and waits for ever. */
+export async function go(page: Page, path: string): Promise<void> {
+  await page.bringToFront();
+  await page.goto(address() + path, { waitUntil: "networkidle0" });
+}
+
+/** Ids of the pieces on the bench, by name. */
+export async function piecesByName(page: Page): Promise<Record<string, string>> {
+  await go(page, "/");
+  return Object.fromEntries(await page.$$eval("[data-piece]", (cards) => cards.map((card) => [card.querySelector("h2")!.textContent!, (card as HTMLElement).dataset.piece!])));
+}
+
+/** A piece of one's own for this test, so that tests don't meet in one. */
+export async function makePiece(change: (piece: Piece) => Piece, from = "Dining table"): Promise<string> {
+  const bench = await (await fetch(`${address()}/`)).text();
+  const ids = [...bench.matchAll(/data-piece="([0-9a-f-]{36})"/g)].map((match) => match[1]);
+  for (const id of ids) {
+    const read = readPiece(await (await fetch(`${address()}/api/pieces/${id}/file`)).text());
+    if (!read.ok || read.piece.name !== from) continue;
+    const answer = await post("/api/pieces", { kind: "import", text: writePiece(change({ ...read.piece, panel: { ...read.piece.panel, strips: [] } })) });
+    return ((await answer.json()) as { id: string }).id;
+  }
+  throw new Error(`No piece called ${from} on the bench.`);
+}
+
+export const post = (path: string, body: unknown) => fetch(address() + path, { method: "POST", headers: { "content-type": "application/json" }, body: typeof body === "string" ? body : JSON.stringify(body) });
+export const fileOf = async (id: string) => (await fetch(`${address()}/api/pieces/${id}/file`)).text();
+
+export const level = (page: Page, verdict: string) => page.$eval(`[data-verdict="${verdict}"]`, (each) => (each as HTMLElement).dataset.level);
+export const heading = (page: Page) => page.$eval("main h1", (each) => each.textContent);
+export const saved = (page: Page) => page.waitForSelector('[data-save="saved"]', { timeout: 10_000 });
+
+/** Waits until the page shows something, by a check run in it. */
+export const until = (page: Page, check: (arg: string) => boolean, arg = "") => page.waitForFunction(check, { timeout: 10_000 }, arg);
+
+export async function press(page: Page, text: string): Promise<void> {
+  const button = await page.waitForSelector(`::-p-xpath(//button[normalize-space(.)=${JSON.stringify(text)}])`, { timeout: 10_000 });
+  await button!.click();
+}
+
+/** Clicks a dimension by its name on the drawing and types. */
+export async function typeDimension(page: Page, name: string, text: string): Promise<void> {
+  const dimension = await page.waitForSelector(`g[role="button"][aria-label^="${name}:"]`);
+  await dimension!.click();
+  const field = await page.waitForSelector(`input[aria-label="${name}"]`);
+  await field!.click({ count: 3 });
+  await page.keyboard.type(text);
+  await page.keyboard.press("Enter");
+}
+
+export async function typeField(page: Page, label: string, text: string): Promise<void> {
+  const id = await page.$$eval("label", (labels, wanted) => labels.find((each) => each.textContent === wanted)?.getAttribute("for"), label);
+  if (!id) throw new Error(`No field called ${label}.`);
+  const field = await page.$(`[id="${id}"]`);
+  await field!.click({ count: 3 });
+  await page.keyboard.type(text);
+  await page.keyboard.press("Enter");
+}
