@@ -18,10 +18,11 @@ export interface Cover {
  *
  * @param candidates  in a fixed order; those that must be in are charged beforehand by the caller
  * @param width       mm still to be covered
- * @param most        strips at most
+ * @param limit       strips at most
  * @source Bellman's recursion for the covering knapsack with a cardinality limit
  */
-export function cheapestCover(candidates: readonly Candidate[], width: number, most: number): Cover {
+export function cheapestCover(candidates: readonly Candidate[], width: number, limit: number): Cover {
+  const most = Math.min(limit, mostUseful(candidates, width));
   const needed = Math.max(0, Math.ceil(width * STEPS_PER_MM - 1e-9));
   const n = candidates.length;
   const row = needed + 1;
@@ -71,6 +72,14 @@ export function* setsWithin(candidates: readonly Candidate[], cover: Cover, budg
     }
   }
   yield* walk(0, cover.most, cover.needed, 0);
+}
+
+/** No cover without a needless strip has more strips than it takes of the narrowest. */
+function mostUseful(candidates: readonly Candidate[], width: number): number {
+  let covered = 0;
+  const narrowestFirst = candidates.map((each) => each.width).sort((a, b) => a - b);
+  const enough = narrowestFirst.findIndex((each) => (covered += each) >= width);
+  return enough < 0 ? candidates.length : enough + 1;
 }
 
 const steps = (mm: number) => Math.floor(mm * STEPS_PER_MM + 1e-9);

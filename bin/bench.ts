@@ -1,0 +1,89 @@
+/**
+ * npm run bench: speed as ratios within one run, since timings on shared machines drift.
+ * (a) a full re-plan after one dimension changes, against a structuredClone of the resulting plan;
+ * (b) the panel search on the demo rack and 20 seeded racks, against the highs solver on the same model.
+ */
+import highsLoader from "highs";
+import { readFileSync } from "node:fs";
+import { readPiece } from "../core/formats/piece-file";
+import { readRack } from "../core/formats/rack-csv";
+import { panelCandidates } from "../core/layout/candidates";
+import { ComposeInputs, Composed, composePanel } from "../core/layout/compose";
+import { applyPatches } from "../core/piece/patch";
+import { USUAL_SHOP } from "../core/piece/shop";
+import { createPlanner } from "../core/plan";
+import type { RackBoard } from "../core/stock/board";
+import { coverModel } from "../core/testing/cover-model";
+import { randomRack } from "../core/testing/boards";
+import { SPECIES } from "../core/wood/species";
+
+const DAY = "2026-11-23";
+const read = readPiece(readFileSync("demo/pieces/1-dining-table.json", "utf8"));
+if (!read.ok) throw new Error(read.message);
+const { piece } = read;
+const demoRack: RackBoard[] = readRack(readFileSync("demo/rack.csv", "utf8"), SPECIES, DAY).boards.map((board) => ({ ...board, reservedBy: null }));
+
+let failed = false;
+const judge = (what: string, value: number, most: number) => {
+  const ok = value <= most;
+  failed ||= !ok;
+  console.log(`${ok ? "holds" : "FAILS"}  ${what}: ${value.toFixed(value < 10 ? 3 : 1)} (at most ${most})`);
+};
+const median = (values: number[]) => values.slice().sort((a, b) => a - b)[Math.floor(values.length / 2)];
+const timed = (work: () => void) => { const from = performance.now(); work(); return performance.now() - from; };
+
+function replan(): void {
+  const planner = createPlanner();
+  const at = (length: number) => planner({ piece: applyPatches(piece, [{ path: ["form", "top", "length"], value: length }]), shop: USUAL_SHOP, rack: demoRack, ownSpecies: [], today: DAY });
+  for (let i = 0; i < 200; i += 1) structuredClone(at(2000 + i));
+  const ratios: number[] = [];
+  for (let round = 0; round < 15; round += 1) {
+    const plan = at(1999 - round);
+    const plans = timed(() => { for (let i = 0; i < 20; i += 1) at(2000 + i + round * 0.5); });
+    const clones = timed(() => { for (let i = 0; i < 20; i += 1) structuredClone(plan); });
+    ratios.push(plans / clones);
+  }
+  judge("(a) re-plan after the top's length changes ÷ structuredClone of the plan, median of 15 rounds", median(ratios), 5);
+}
+
+async function panels(): Promise<void> {
+  const highs = await highsLoader();
+  const racks: [string, readonly RackBoard[], ComposeInputs["need"]][] = [
+    ["demo", demoRack, { length: 2100, width: 900, thickness: 30 }],
+    ...Array.from({ length: 20 }, (_, i): [string, readonly RackBoard[], ComposeInputs["need"]] => [`seed ${i + 1}`, randomRack(i + 1, 20 + 2 * i), { length: 1800, width: 850, thickness: 28 }]),
+  ];
+  let [ours, theirs, worst] = [0, 0, 0];
+  let slower = 0;
+  for (const [name, rack, need] of racks) {
+    const choice = { strips: [], pinned: [], banned: [], crosscutFirst: true };
+    const inputs: ComposeInputs = { rack, species: "european-ash", need, shop: USUAL_SHOP, frame: { width: need.width, overhang: 40, leg: 75 }, choice, rings: "alternate", sets: 300, seed: 1 };
+    const { candidates } = panelCandidates(rack, inputs.species, need, USUAL_SHOP, choice);
+    const model = coverModel(candidates, need.width, Math.min(16, Math.ceil(need.width / 55)));
+    let panel: Composed | null = null;
+    const times = { ours: [] as number[], theirs: [] as number[] };
+    let optimum = NaN;
+    for (let round = 0; round < 3; round += 1) {
+      times.ours.push(timed(() => { for (const found of composePanel(inputs)) { if ("none" in found) throw new Error(found.none); panel = found; } }));
+      times.theirs.push(timed(() => {
+        const solved = highs.solve(model, { mip_rel_gap: 0 });
+        if (solved.Status !== "Optimal") throw new Error(`highs: ${solved.Status}`);
+        optimum = solved.ObjectiveValue * 1e6;
+      }));
+    }
+    const { cost, net, tried } = panel!;
+    const ratio = (cost - net) / (optimum - net);
+    worst = Math.max(worst, ratio);
+    const [mine, solver] = [median(times.ours), median(times.theirs)];
+    if (mine > solver) slower += 1;
+    ours += mine;
+    theirs += solver;
+    console.log(`       ${name.padEnd(8)} ${String(candidates.length).padStart(3)} candidates, waste ÷ optimum ${ratio.toFixed(4)}, time ÷ highs ${(mine / solver).toFixed(2)}, ${tried} orders`);
+  }
+  judge("(b) waste ÷ the optimum highs proves, worst of 21 racks", worst, 1.03);
+  judge("(b) time ÷ highs, all 21 racks together", ours / theirs, 1);
+  judge("(b) racks on which it was slower than highs", slower, 0);
+}
+
+replan();
+await panels();
+process.exitCode = failed ? 1 : 0;
