@@ -13,7 +13,7 @@ export function glueScene(plan: Plan, stage: GlueStage): Scene {
   let y = from;
   for (const each of strips) {
     items.push({ kind: "wood", x: -half, y, w: stage.length, h: each.full, colour: species.colour, seed: seedOf(each.board.id), grain: "x", id: `strip:${each.board.id}` });
-    items.push({ kind: "text", x: -half + 30, y: y + each.full / 2, text: each.board.id, ink: "grain", size: 13, dy: 4 });
+    items.push({ kind: "text", x: -half + 140, y: y + each.full / 2, text: each.board.id, ink: "grain", size: 13, dy: 4 });
     y += each.full;
   }
   for (const x of stage.cauls) items.push({ kind: "rect", x: x - CAUL_WIDTH / 2, y: from - 20, w: CAUL_WIDTH, h: stage.width + 40, ink: "hole", id: "caul" });

@@ -35,7 +35,7 @@ function clampsReach({ stages, piece }: GlueFacts): Verdict | null {
   return verdict({
     id: "glueup.reach", stage: "glue-up", subject: [widest.id], level,
     text: level === "fix" ? `No clamp in the shop opens ${mm(widest.clamps.reach)}` : `${widest.clamps.owned} clamps open wide enough`,
-    why: `${widest.name} is ${mm(widest.width)} wide and wants 20 mm for the pads.`, limit: widest.clamps.reach, actual: null, unit: "mm", source: "the shop's own tools",
+    why: `At its widest the glue-up is ${mm(widest.width)}, and the pads want 20 mm.`, limit: widest.clamps.reach, actual: null, unit: "mm", source: "the shop's own tools",
     remedies: level === "fix" && piece.choices.stages === "all-at-once" ? [inHalves] : [],
   });
 }

@@ -53,7 +53,7 @@ function shortParts({ parts }: CuttingFacts): Verdict | null {
   if (short.length === 0) return null;
   return verdict({
     id: "cutting.short", stage: "cutting", subject: short.map((part) => part.id), level: "holds",
-    text: `${short.map((part) => `${part.name}s`).join(" and ")} are milled as one length`, why: `Pieces under ${SHORTEST_FED} mm are never fed through the planer alone: mill the strip, then crosscut.`,
+    text: `${short.map((part, i) => `${i ? part.name.toLowerCase() : part.name}s`).join(" and ")} are milled as one length`, why: `Pieces under ${SHORTEST_FED} mm are never fed through the planer alone: mill the strip, then crosscut.`,
   });
 }
 

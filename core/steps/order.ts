@@ -24,7 +24,8 @@ export interface OrderInputs { piece: Piece; parts: readonly Part[]; joints: rea
 export function stepsFor({ piece, parts, joints, stages, adhesive, outOfRoom }: OrderInputs): Step[] {
   const step = (given: Partial<Step> & Pick<Step, "id" | "title" | "detail" | "hours">): Step => ({ parts: [], after: [], wait: 0, waitFor: "", caution: "", check: "", ...given });
   const rails = parts.filter((part) => part.role === "rail");
-  const pieces = parts.filter((part) => part.role !== "top").reduce((sum, part) => sum + part.count * part.leaves, 0);
+  // blocks and buttons are milled as one strip each
+  const pieces = parts.filter((part) => part.role !== "top").reduce((sum, part) => sum + (part.role === "leg" || part.role === "rail" ? part.count * part.leaves : 1), 0);
   const laminated = parts.some((part) => part.leaves > 1);
   const loose = piece.joints.legRail.kind === "loose-tenon";
   const coats = COATS[piece.finish];

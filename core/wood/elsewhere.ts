@@ -7,7 +7,7 @@ const c = (shrinkage: number) => Math.round((1 / (3000 / shrinkage - 20)) * 1e5)
 const EUROPEAN_HARDWOODS: SpeciesRow[] = [
   ["european-ash", "European ash", c(5.0), c(8.0), 690, 12.3, "Springy, pale, open grained; works well with sharp irons.", ["#e7d8bb", "#cdb88f"]],
   ["european-oak", "European oak", c(4.3), c(8.6), 690, 11.5, "The table wood; rays on the quarter, stains blue-black against iron.", ["#d7b98a", "#b08e58"]],
-  ["european-beech", "European beech", c(5.8), c(11.8), 720, 13.5, "Even and hard, cheap, and restless: it moves more than any other here.", ["#dcb595", "#c2926b"]],
+  ["european-beech", "European beech", c(5.8), c(11.8), 720, 13.5, "Even and hard, cheap, and restless: few others move as much.", ["#dcb595", "#c2926b"]],
   ["wych-elm", "Elm", c(4.6), c(8.0), 620, 9.8, "Wild grain, hardly splits, planes both ways at once.", ["#c9a577", "#99744a"]],
   ["sweet-chestnut", "Sweet chestnut", c(4.2), c(6.8), 580, 9.0, "Oak's quiet cousin without the rays; tannin, so no bare iron.", ["#d6b384", "#ab8453"]],
   ["sycamore-maple", "Sycamore maple", c(4.0), c(8.2), 620, 10.0, "White and fine; keep it clean and dry it standing.", ["#f0e4cb", "#dac69c"]],

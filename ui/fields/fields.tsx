@@ -36,8 +36,11 @@ function Typed({ label, shown, take, width, wide, suffix }: { label: string; sho
 
 export function LengthField({ label, value, onTake }: { label: string; value: number; onTake: Take<number> }) {
   const { unit, length } = useUnit();
-  return <Typed label={label} shown={length(value)} width="w-20" suffix={unit === "mm" ? "mm" : "in"} take={(typed) => { const read = parseLength(typed, unit); return read.ok ? onTake(read.mm) : read.message; }} />;
+  return <Typed label={label} shown={length(value, needsTenths(value))} width="w-20" suffix={unit === "mm" ? "mm" : "in"} take={(typed) => { const read = parseLength(typed, unit); return read.ok ? onTake(read.mm) : read.message; }} />;
 }
+
+/** Allowances such as 0.8 mm are shown as they are, not rounded to the half that a rule can mark. */
+const needsTenths = (mm: number) => Math.abs(mm) < 20 && Math.abs(mm * 2 - Math.round(mm * 2)) > 1e-6;
 
 /** A length that may be left to Taller: an empty field means it chooses. */
 export function AutoLengthField({ label, value, auto, onTake }: { label: string; value: number | null; auto: number; onTake: Take<number | null> }) {

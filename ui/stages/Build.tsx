@@ -33,14 +33,14 @@ function StepRow({ step, number, onTick }: { step: DatedStep; number: number; on
   const { plan } = usePiece();
   const { say } = useUnit();
   const { lit } = useLit();
-  const marks = step.parts.flatMap((id) => plan.parts.find((part) => part.id === id)?.marks ?? []);
+  const marks = step.parts.flatMap((id) => { const all = plan.parts.find((part) => part.id === id)?.marks ?? []; return all.length > 2 ? [`${all[0]} to ${all.at(-1)}`] : all; });
   return (
     <li className={`grid grid-cols-[32px_92px_minmax(0,1fr)] gap-x-3 border-t border-hairline py-2 ${lit.includes(step.id) ? "bg-wash" : ""} ${step.done ? "text-graphite" : ""}`} data-step={step.id}>
       <label className="flex size-8 items-center justify-center"><input type="checkbox" className="size-5 accent-holds" checked={step.done} onChange={(event) => onTick(event.target.checked)} aria-label={`Done: ${step.title}`} /></label>
       <span className="pt-1.5 text-[13px] text-graphite">{shortDay(step.starts)}</span>
       <div className="pt-1">
         <p><b className="font-[560]">{number}. {step.title}</b> <span className="text-[13px] text-graphite">{step.hours < 1 ? `${Math.round(step.hours * 60)} min` : `${Math.round(step.hours * 2) / 2} h`}{step.wait > 0 && `, then ${step.wait >= 48 ? `${Math.round(step.wait / 24)} days` : `${step.wait} h`} for ${step.waitFor}`}</span></p>
-        <p className="text-[13.5px]">{say(step.detail)}{marks.length > 0 && <span className="text-graphite"> Parts: {marks.slice(0, 12).join(" ")}.</span>}</p>
+        <p className="text-[13.5px]">{say(step.detail)}{marks.length > 0 && <span className="text-graphite"> Parts: {marks.join(", ")}.</span>}</p>
         {step.check && <p className="text-[13px] text-graphite">Check: {say(step.check)}</p>}
         {step.caution && <p className="flex items-center gap-1 text-[13px] text-tight"><TriangleAlert size={14} aria-hidden />Caution: {step.caution}</p>}
       </div>
@@ -60,7 +60,7 @@ function Calendar({ steps }: { steps: readonly DatedStep[] }) {
       {Array.from({ length: days }, (_, i) => {
         const date = new Date(first + i * DAY);
         const weekend = [0, 6].includes(date.getUTCDay());
-        return <g key={i}>{weekend && <rect x={`${(100 * i) / days}%`} y="0" width={`${100 / days}%`} height="100%" fill="#e9eeec" />}{date.getUTCDay() === 1 && <><line x1={`${(100 * i) / days}%`} x2={`${(100 * i) / days}%`} y1="0" y2="100%" stroke="#c6d0cb" /><text x={`${(100 * i) / days + 0.4}%`} y="15" fontSize="13" fill="#51605a">{shortDay(date.toISOString().slice(0, 10))}</text></>}</g>;
+        return <g key={i}>{weekend && <rect x={`${(100 * i) / days}%`} y="0" width={`${100 / days}%`} height="100%" fill="#e9eeec" />}{date.getUTCDay() === 1 && <><line x1={`${(100 * i) / days}%`} x2={`${(100 * i) / days}%`} y1="0" y2="100%" stroke="#c6d0cb" /><text visibility={i > days - 3 ? "hidden" : undefined} x={`${(100 * i) / days + 0.4}%`} y="15" fontSize="13" fill="#51605a">{shortDay(date.toISOString().slice(0, 10))}</text></>}</g>;
       })}
       {steps.map((step, i) => {
         const work = 100 / days;
