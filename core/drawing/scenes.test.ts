@@ -8,14 +8,14 @@ import { glueScene } from "./glue-up";
 import { buttonScene, legSectionScene, tenonSideScene } from "./joint";
 import { roomScene } from "./room";
 import { Item, Scene, shifted } from "./scene";
-import { endGrainScene, movementScene } from "./top";
+import { endGrainScene, movementScene, slotCloseUp } from "./top";
 
 const piece = tableWith(at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7")), at("form.leg", { section: 80, taper: "two-faces", foot: 50, make: "solid" }));
 const plan = planOf(piece);
 const drawable = { geometry: plan.geometry, species: plan.species, form: piece.form };
 const rack = plainRack();
 const scenes: Scene[] = [
-  roomScene(piece, plan.species.colour), planScene(drawable), frontScene(drawable), sideScene(drawable), elevationsScene(drawable), thumbScene(drawable), movementScene(plan, piece, 7, 8), endGrainScene(plan, true),
+  roomScene(piece, plan.species.colour), planScene(drawable), frontScene(drawable), sideScene(drawable), elevationsScene(drawable), thumbScene(drawable), movementScene(plan, piece, 7, 8), endGrainScene(plan, true), slotCloseUp(plan, piece, 7)!,
   legSectionScene(plan), tenonSideScene(plan, "long-rail"), buttonScene(plan, piece.joints.buttons), panelScene(plan, piece, USUAL_SHOP), glueScene(plan, plan.glueUp[0]),
   boardScene(rack[0], plan.species.colour, 2400, 160, false), cuttingScene(rack[7], plan.species.colour, plan.cutting.placed.filter((each) => each.board === rack[7].id), null, 2400),
 ];
@@ -47,6 +47,15 @@ describe("what a drawing shows is what the plan says", () => {
   it("the wet outline is as wide as the top is in the wet month, exaggerated", () => {
     const wet = movementScene(plan, piece, 7, 10).items.find((item) => "id" in item && item.id === "outline-wet") as Extract<Item, { kind: "rect" }>;
     expect(wet.h - plan.top.width).toBeCloseTo(10 * plan.top.wet.change, 6);
+  });
+  it("the close-up binds when the travel is past the slot, and its gaps add up to what the slot gives", () => {
+    const roomy = slotCloseUp(plan, piece, plan.top.wet.month)!;
+    expect(dimensions(roomy).reduce((sum, each) => sum + each.value, 0)).toBeCloseTo(piece.joints.buttons.slotLength - piece.joints.buttons.width, 9);
+    expect(roomy.title).not.toMatch(/binds/);
+    const tight = tableWith(at("joints.buttons.slotLength", 31));
+    expect(slotCloseUp(planOf(tight), tight, plan.top.wet.month)!.title).toMatch(/binds/);
+    const none = tableWith(at("form.crossRails", 0), at("form.top.width", 230), at("form.leg.section", 50));
+    expect(slotCloseUp(planOf(none), none, 0)).toBeNull();
   });
   it("the strips fill the month's width", () => {
     const year = moistureYear(piece.brief.climate);

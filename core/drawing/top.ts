@@ -1,5 +1,6 @@
 import type { Plan } from "../plan";
 import type { Piece } from "../piece/schema";
+import { slotPlay } from "../movement/buttons";
 import { fixedLine, travel } from "../movement/year";
 import { Item, line, Scene, seedOf } from "./scene";
 
@@ -38,6 +39,32 @@ export function movementScene(plan: Plan, piece: Piece, month: number, exaggerat
   items.push({ kind: "text", x: -length / 2, y: wetEdges.front, text: `${now.name}, drawn ${exaggeration} times larger than life`, ink: "graphite", size: 13, dy: 20 });
   items.push({ kind: "text", x: length / 2, y: wetEdges.front, text: `${sign(edge)} mm ${line0 === width / 2 ? "each edge" : "at the free edge"}`, ink: "layout", size: 13, anchor: "end", dy: 20 });
   return { id: "movement", title: `The top in ${now.name}: ${sign(now.change)} mm against today. Dry outline ${sign(top.dry.change)} mm in ${top.dry.name}, wet ${sign(top.wet.change)} mm in ${top.wet.name}.`, bounds: { x: -length / 2, y: -width / 2, w: length, h: width }, margin: [58, 74, 46, 16], items };
+}
+
+/** The end-rail button that travels most, in its slot as it stands that month; outward is to the right. Null when there is none. */
+export function slotCloseUp(plan: Plan, piece: Piece, month: number): Scene | null {
+  const across = plan.buttons.filter((each) => each.rail !== "long");
+  if (across.length === 0) return null;
+  const worst = across.reduce((a, b) => (Math.abs(b.wet) + Math.abs(b.dry) > Math.abs(a.wet) + Math.abs(a.dry) ? b : a));
+  const { slotLength, width } = piece.joints.buttons;
+  const moved = travelNow(plan, plan.top.width / 2 - worst.z, fixedLine(piece.choices.fixedLine, plan.top.width), plan.top.months[month].moisture);
+  const play = slotPlay(piece.joints.buttons);
+  const binds = Math.abs(moved) > play;
+  const [high, deep] = [12, 26];
+  const items: Item[] = [
+    { kind: "wood", x: -slotLength / 2 - 8, y: -deep / 2, w: slotLength + 16, h: deep, colour: plan.species.colour, seed: 9, grain: "x", id: "end-rail" },
+    { kind: "rect", x: -slotLength / 2, y: -high / 2, w: slotLength, h: high, ink: "void" },
+    { kind: "rect", x: moved - width / 2, y: -high / 2 + 0.6, w: width, h: high - 1.2, ink: binds ? "fix" : "paper", id: worst.id },
+    { kind: "text", x: moved, y: 0, text: binds ? "binds" : "button", anchor: "middle", ink: binds ? "ink" : "grain", dy: 5 },
+  ];
+  for (const side of [-1, 1]) {
+    const gap = play - side * moved;
+    if (gap > 0.05) items.push({ kind: "dimension", from: side < 0 ? [-slotLength / 2, -deep / 2] : [moved + width / 2, -deep / 2], to: side < 0 ? [moved - width / 2, -deep / 2] : [slotLength / 2, -deep / 2], offset: -12, value: gap, fine: true });
+  }
+  return {
+    id: "slot", title: `The outermost end button in ${plan.top.months[month].name}: moved ${sign(moved)} mm in a slot that gives ${play.toFixed(1)} mm each way${binds ? "; it binds" : ""}.`,
+    bounds: { x: -slotLength / 2 - 8, y: -deep / 2, w: slotLength + 16, h: deep }, margin: [4, 8, 40, 8], items,
+  };
 }
 
 /** End grain of the panel as it lies, each board with the rings it has. Seen from the left end, front edge at the left. */

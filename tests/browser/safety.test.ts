@@ -51,6 +51,21 @@ describe("two people at one piece", () => {
     expect(await second.$$eval("[data-piece] h2", (all) => all.map((each) => each.textContent))).toContain("Shared again, my version");
     await second.close();
   });
+  it("going to the bench and back by the browser goes on where one was, without a false alarm", async () => {
+    const id = await makePiece((piece) => ({ ...piece, name: "Back again" }));
+    const { page } = maker;
+    await go(page, `/pieces/${id}/form`);
+    await typeDimension(page, "Top length", "1990");
+    await page.click('header a[href="/"]');
+    await page.waitForSelector("[data-piece]");
+    await page.goBack();
+    await until(page, () => document.querySelector('g[aria-label^="Top length: 1990"]') !== null);
+    await typeDimension(page, "Top width", "810");
+    await until(page, () => document.querySelector('g[aria-label^="Top width: 810"]') !== null);
+    await saved(page);
+    expect(await page.$('[role="dialog"]')).toBeNull();
+    expect(JSON.parse(await fileOf(id)).form.top).toMatchObject({ length: 1990, width: 810 });
+  });
   it("what could not be saved is kept through a reload and saved when the server answers", async () => {
     const id = await makePiece((piece) => ({ ...piece, name: "Offline" }));
     const page = await newPage(maker.browser, []);
@@ -88,6 +103,9 @@ describe("files", () => {
     const section = await maker.page.waitForSelector('section[aria-label="Import"]');
     expect(await section!.evaluate((each) => each.textContent)).toMatch(/2 good rows, 1 that can't be read.*Line 3: Length must be more than 0 mm/);
     await press(maker.page, "Put 2 boards on the rack");
+    await maker.page.waitForSelector('[data-board="Z3"]');
+    await maker.page.click('button[aria-label="Take off Z3"]');
+    await press(maker.page, "Put Z3 back");
     await maker.page.waitForSelector('[data-board="Z3"]');
     expect(await maker.page.$('[data-board="Z2"]')).toBeNull();
   });

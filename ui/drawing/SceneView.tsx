@@ -61,7 +61,7 @@ export function SceneView({ scene, height: asked, width: fixed, paper = false, o
         <title id={name}>{scene.title}</title>
         {scene.items.map((item, i) => {
           if (item.kind === "dimension") {
-            return <DimensionLine key={i} {...dimensionPlace(item, scale, length(item.value))} text={length(item.value)} name={item.edit?.name ?? ""} paper={paper} onOpen={onEdit && item.edit ? () => setTyping(i) : undefined} hidden={typing === i} />;
+            return <DimensionLine key={i} {...dimensionPlace(item, scale, length(item.value, item.fine))} text={length(item.value, item.fine)} name={item.edit?.name ?? ""} paper={paper} onOpen={onEdit && item.edit ? () => setTyping(i) : undefined} hidden={typing === i} />;
           }
           const id = "id" in item ? item.id : undefined;
           const pickable = id && onPick && !["leg", "chair"].includes(id);

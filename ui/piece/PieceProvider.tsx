@@ -29,18 +29,31 @@ export function usePiece(): PieceContext {
   return context;
 }
 
+/** An open piece of this tab: where it stands, and what is still on its way to the server. */
+interface Session extends Opened { states: Map<number, Piece>; queue: Change[]; busy: boolean; stopped: boolean }
+const sessions = new Map<string, Session>();
+
+/** This tab's own session where it is ahead of what the page was rendered from, as it is after going back; else a fresh one. */
+function sessionOf(given: Opened): Session {
+  const known = sessions.get(given.id);
+  if (known && !known.stopped && known.revision >= given.revision) return known;
+  const session: Session = { ...given, states: new Map([[given.head, given.piece]]), queue: [], busy: false, stopped: false };
+  if (typeof window !== "undefined") sessions.set(given.id, session);
+  return session;
+}
+
 interface Given { opened: Opened; shop: Shop; rack: readonly RackBoard[]; ownSpecies: readonly Species[]; today: string; children: ReactNode }
 
 /** Holds the piece that is open: its states, what is not saved yet, and the plan derived from where it stands. */
-export function PieceProvider({ opened, shop, rack: firstRack, ownSpecies, today, children }: Given) {
+export function PieceProvider({ opened: given, shop, rack: firstRack, ownSpecies, today, children }: Given) {
+  const [opened] = useState(() => sessionOf(given));
   const [now, setNow] = useState({ piece: opened.piece, head: opened.head, line: opened.line });
   const [revision, setRevision] = useState(opened.revision);
   const [saveState, setSaveState] = useState<SaveState>("saved");
   const [refusal, setRefusal] = useState<string | null>(null);
   const [conflict, setConflict] = useState<Conflict | null>(null);
   const [rack, setRack] = useState(firstRack);
-  const at = useRef({ ...now, revision: opened.revision, newest: opened.newest, queue: [] as Change[], busy: false, stopped: false });
-  const states = useRef(new Map<number, Piece>([[opened.head, opened.piece]]));
+  const at = useRef(opened);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const planner = useRef<ReturnType<typeof createPlanner>>(undefined);
   planner.current ??= createPlanner();
@@ -53,6 +66,7 @@ export function PieceProvider({ opened, shop, rack: firstRack, ownSpecies, today
     const sent = me.queue.slice();
     const result = await save(opened.id, me.revision, sent);
     me.busy = false;
+    if (me.stopped) return;
     if (result.kind === "saved") {
       me.queue.splice(0, sent.length);
       me.revision = result.revision;
@@ -85,7 +99,7 @@ export function PieceProvider({ opened, shop, rack: firstRack, ownSpecies, today
 
   const stand = useCallback((next: { piece: Piece; head: number; line: { n: number; label: string }[] }) => {
     Object.assign(at.current, next);
-    states.current.set(next.head, next.piece);
+    at.current.states.set(next.head, next.piece);
     setNow(next);
   }, []);
 
@@ -107,7 +121,7 @@ export function PieceProvider({ opened, shop, rack: firstRack, ownSpecies, today
     const me = at.current;
     const to = me.line[me.line.findIndex((each) => each.n === me.head) + step];
     if (!to) return;
-    let piece = states.current.get(to.n);
+    let piece = at.current.states.get(to.n);
     if (!piece) {
       const answer = await fetch(`/api/pieces/${opened.id}/states/${to.n}`);
       if (!answer.ok) { setSaveState("unreachable"); return; }
@@ -121,18 +135,20 @@ export function PieceProvider({ opened, shop, rack: firstRack, ownSpecies, today
 
   // what an earlier visit could not save is laid over again, or shown beside what stands now
   useEffect(() => {
-    const left = kept(opened.id);
-    if (!left) return;
     const me = at.current;
+    if (me.queue.length > 0 || me.busy) { setSaveState("saving"); const wait = setInterval(() => { if (me.queue.length === 0) { clearInterval(wait); setRevision(me.revision); setSaveState("saved"); } else void flush(); }, 300); return () => clearInterval(wait); }
+    const left = kept(opened.id);
+    if (!left) return undefined;
     let piece = me.piece;
     let head = me.head;
     let line = me.line;
     for (const change of left.queue) {
-      if (change.kind === "edit") { piece = change.piece; head = change.n; me.newest = Math.max(me.newest, change.n); states.current.set(head, piece); line = [...line.filter((each) => each.n <= change.parent), { n: head, label: change.label }]; }
+      if (change.kind === "edit") { piece = change.piece; head = change.n; me.newest = Math.max(me.newest, change.n); at.current.states.set(head, piece); line = [...line.filter((each) => each.n <= change.parent), { n: head, label: change.label }]; }
     }
-    if (left.revision === opened.revision) { stand({ piece, head, line }); me.queue = left.queue; void flush(); return; }
+    if (left.revision === opened.revision) { stand({ piece, head, line }); me.queue = left.queue; void flush(); return undefined; }
     forget(opened.id);
     if (JSON.stringify(piece) !== JSON.stringify(opened.piece)) { me.stopped = true; setSaveState("conflict"); setConflict({ revision: opened.revision, theirs: opened.piece, head: opened.head, newest: opened.newest, mine: piece }); }
+    return undefined;
   }, []);
 
   useEffect(() => {
@@ -145,7 +161,7 @@ export function PieceProvider({ opened, shop, rack: firstRack, ownSpecies, today
     const leave = () => void flush();
     window.addEventListener("keydown", press);
     window.addEventListener("pagehide", leave);
-    return () => { window.removeEventListener("keydown", press); window.removeEventListener("pagehide", leave); };
+    return () => { window.removeEventListener("keydown", press); window.removeEventListener("pagehide", leave); leave(); };
   }, [flush, redo, undo]);
 
   const plan = useMemo(() => planner.current!({ piece: now.piece, shop, rack, ownSpecies, today }), [now.piece, shop, rack, ownSpecies, today]);

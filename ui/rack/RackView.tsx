@@ -17,6 +17,7 @@ export function RackView({ boards, ownSpecies }: { boards: RackBoard[]; ownSpeci
   const file = useRef<HTMLInputElement>(null);
   const [looked, setLooked] = useState<Looked | null>(null);
   const [message, setMessage] = useState("");
+  const [off, setOff] = useState<Board | null>(null);
   const volume = boards.reduce((sum, board) => sum + cubicMetres(board.length, board.width, board.thickness), 0);
   const feet = boards.reduce((sum, board) => sum + boardFeet(board.length, board.width, board.thickness), 0);
   const ask = async (body: unknown) => {
@@ -41,6 +42,16 @@ export function RackView({ boards, ownSpecies }: { boards: RackBoard[]; ownSpeci
     setMessage(`${done.added} boards are new on the rack, ${done.replaced} replaced.`);
     router.refresh();
   };
+  const takeOff = async (board: RackBoard) => {
+    const answer = await fetch(`/api/rack/${encodeURIComponent(board.id)}`, { method: "DELETE" }).catch(() => null);
+    if (!answer) { setMessage("The server does not answer. Nothing on the rack was changed; try again."); return; }
+    if (!answer.ok) { setMessage((await answer.json()).message); return; }
+    const { reservedBy: _, ...plain } = board;
+    setOff(plain);
+    setMessage(`${board.id} is off the rack.`);
+    router.refresh();
+  };
+  const putBack = async () => { if (off && (await ask({ kind: "put", boards: [off] }))) { setMessage(`${off.id} is back on the rack.`); setOff(null); router.refresh(); } };
   const taken = new Set(boards.map((board) => board.id));
   return (
     <>
@@ -51,7 +62,7 @@ export function RackView({ boards, ownSpecies }: { boards: RackBoard[]; ownSpeci
           <div className="flex gap-2"><button className="button" onClick={() => file.current?.click()}><FileUp size={15} />Import CSV</button><a className="button button-plain" href="/api/rack"><FileDown size={15} />Export CSV</a></div>
           <input ref={file} type="file" accept=".csv,text/csv" className="hidden" aria-label="Rack file" onChange={(event) => { const chosen = event.target.files?.[0]; event.target.value = ""; if (chosen) void look(chosen); }} />
         </div>
-        {message && <p role="status" className="mt-3 border border-layout bg-white p-2.5">{message}</p>}
+        {message && <p role="status" className="mt-3 border border-layout bg-white p-2.5">{message}{off && <button className="button ml-3" onClick={() => void putBack()}>Put {off.id} back</button>}</p>}
         {looked && (
           <section className="mt-3 border border-layout bg-white p-4" aria-label="Import">
             <h2>{looked.file}: {looked.boards.length} good rows{looked.faultCount > 0 && `, ${looked.faultCount} that can't be read`}</h2>
@@ -60,7 +71,7 @@ export function RackView({ boards, ownSpecies }: { boards: RackBoard[]; ownSpeci
             <div className="mt-3 flex gap-2">{looked.boards.length > 0 && <button className="button" onClick={() => void put()}>Put {looked.boards.length} boards on the rack</button>}<button className="button button-plain" onClick={() => setLooked(null)}>Leave it</button></div>
           </section>
         )}
-        <div className="mt-4"><RackPictures boards={boards} species={null} ownSpecies={ownSpecies} note={(board) => ({ text: `${board.moisture} %${board.reservedBy ? `, reserved for ${board.reservedBy.name}` : ""}`, usable: !board.reservedBy, action: null })} /></div>
+        <div className="mt-4"><RackPictures boards={boards} species={null} ownSpecies={ownSpecies} note={(board) => ({ text: `${board.moisture} %${board.reservedBy ? `, reserved for ${board.reservedBy.name}` : ""}`, usable: !board.reservedBy, action: board.reservedBy ? null : { name: "Take off", run: () => void takeOff(board) } })} /></div>
         <p className="lede mt-6">CSV: the first line names the columns; id, species, length, width and thickness must be there, in mm. Defects read like knot@620,40,55,45, several joined by a bar.</p>
       </main>
     </>

@@ -3,7 +3,7 @@ import { Slider } from "radix-ui";
 import { Pause, Play } from "lucide-react";
 import dynamic from "next/dynamic";
 import { useEffect, useMemo, useState } from "react";
-import { endGrainScene, movementScene } from "../../core/drawing/top";
+import { endGrainScene, movementScene, slotCloseUp } from "../../core/drawing/top";
 import { SceneView } from "../drawing/SceneView";
 import { Choice, DateField, FieldRow, LengthField, NumberField } from "../fields/fields";
 import { useUnit } from "../frame/unit";
@@ -27,6 +27,7 @@ export function MovementStage() {
     return () => clearInterval(timer);
   }, [playing]);
   const scene = useMemo(() => movementScene(plan, piece, month, Number(times)), [plan, piece, month, times]);
+  const slot = useMemo(() => slotCloseUp(plan, piece, month), [plan, piece, month]);
   const ends = useMemo(() => endGrainScene(plan, false), [plan]);
   const { top, year } = plan;
   const buttons = piece.joints.buttons;
@@ -35,7 +36,10 @@ export function MovementStage() {
       <StageHead title="How the top moves through a year">
         {say(`${plan.species.name}, ${top.strips[0].board ? `${top.strips.length} boards` : "boards not chosen yet"}, ${Math.round(top.width)} mm across the grain. At ${top.start.value} % moisture on ${top.start.on}; the room swings from ${year.driest.moisture.toFixed(1)} % in ${year.driest.name} to ${year.wettest.moisture.toFixed(1)} % in ${year.wettest.name}.`)}
       </StageHead>
-      <SceneView scene={scene} height={318} onEdit={fromDrawing} />
+      <div className="grid grid-cols-[minmax(0,1fr)_216px] items-center gap-2 max-md:grid-cols-1">
+        <SceneView scene={scene} height={318} onEdit={fromDrawing} />
+        {slot && <figure><SceneView scene={slot} height={156} /><figcaption className="text-[13px] text-graphite">The outermost end button in its slot in {top.months[month].name}, to scale; outward is to the right.</figcaption></figure>}
+      </div>
       <SceneView scene={ends} height={34} />
       <div className="flex items-center gap-4">
         <button className="button" onClick={() => setPlaying(!playing)}>{playing ? <Pause size={14} /> : <Play size={14} />}{playing ? "Stop" : "Play the year"}</button>
