@@ -25,7 +25,7 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
       items.push(...defect({ ...d, x: start + d.x, y: cy - d.width / 2 }));
     }
     items.push({ kind: "text", x: label, y: y + laid.width / 2, text: laid.board.id, ink: "ink", size: 13, dy: 4 });
-    items.push({ kind: "text", x: label, y: y + laid.width / 2, text: `${Math.round(laid.width)} wide, bark ${laid.strip.face === "bark-up" ? "up" : "down"}${laid.strip.turned ? ", turned" : ""}${piece.panel.pinned.includes(laid.board.id) ? ", pinned" : ""}`, ink: "grain", size: 13, dx: 38, dy: 4 });
+    items.push({ kind: "text", x: label, y: y + laid.width / 2, text: `${Math.round(laid.width)} mm wide, bark ${laid.strip.face === "bark-up" ? "up" : "down"}${laid.strip.turned ? ", turned" : ""}${piece.panel.pinned.includes(laid.board.id) ? ", pinned" : ""}`, ink: "grain", size: 13, dx: 38, dy: 4 });
   }
   if (panel.laid.length === 0) items.push(rect(0, 0, length, width, "hidden", "top"));
   const { end, side } = piece.form.overhang;
@@ -51,11 +51,11 @@ export function cuttingScene(board: Board, colour: [string, string], placed: rea
   for (const d of board.defects) items.push(...defect(d));
   if (strip) {
     items.push(rect(strip.x, 0, strip.length, Math.min(board.width, strip.width), "wash", "top"));
-    items.push({ kind: "text", x: strip.x + strip.length / 2, y: Math.min(board.width, strip.width) / 2, text: `top, ${Math.round(strip.length)} by ${Math.round(strip.width)}`, anchor: "middle", size: 13, dy: 4 });
+    items.push({ kind: "text", x: strip.x + strip.length / 2, y: Math.min(board.width, strip.width) / 2, text: `top, ${Math.round(strip.length)} by ${Math.round(strip.width)} mm`, anchor: "middle", size: 13, dy: 4 });
   }
   for (const { piece, x, y } of placed) {
     items.push(rect(x, y, piece.length, piece.width, "wash", piece.part));
-    items.push({ kind: "text", x: x + piece.length / 2, y: y + piece.width / 2, text: piece.length > longest * 0.16 ? `${piece.label}, ${Math.round(piece.length)} by ${Math.round(piece.width)}` : piece.label, anchor: "middle", size: 13, dy: 4 });
+    items.push({ kind: "text", x: x + piece.length / 2, y: y + piece.width / 2, text: piece.length > longest * 0.2 ? `${piece.label}, ${Math.round(piece.length)} by ${Math.round(piece.width)} mm` : piece.label, anchor: "middle", size: 13, dy: 4 });
   }
   return { id: `cut-${board.id}`, title: `${board.id}: ${[...(strip ? ["a strip of the top"] : []), ...placed.map(({ piece }) => `${piece.label} ${Math.round(piece.length)} by ${Math.round(piece.width)} mm`)].join(", ")}.`, bounds: { x: 0, y: 0, w: longest, h: board.width }, margin: [1, 1, 1, 1], items };
 }

@@ -65,7 +65,7 @@ export function buttonScene({ geometry: at, species }: Plan, buttons: { tongue: 
     dimension([shoulder - buttons.tongue, -24], [shoulder, -24], -44, buttons.tongue, { path: ["joints", "buttons", "tongue"], name: "Button tongue" }),
   ];
   items.pop();
-  items.push({ kind: "text", x: shoulder + 50, y: -12, text: `tongue ${buttons.tongue}`, ink: "graphite", size: 13 });
+  items.push({ kind: "text", x: shoulder + 50, y: -12, text: `tongue ${buttons.tongue} mm`, ink: "graphite", size: 13 });
   return { id: "button", title: `Button in the long rail: ${buttons.engaged} mm engaged in a groove ${buttons.grooveDepth} mm deep.`, bounds: { x: -rail - 35, y: -48, w: rail + 150, h: 48 + t }, margin: [6, 40, 26, 10], items };
 }
 

@@ -9,6 +9,7 @@ import { SceneView } from "../drawing/SceneView";
 import { FindAnything } from "../find/FindAnything";
 import { ShopLinks, TopBar } from "../frame/TopBar";
 import { dayName } from "../frame/sentences";
+import { fractions } from "../frame/fractions";
 import { useUnit } from "../frame/unit";
 import { STAGE_NAMES } from "../stick/StoryStick";
 import { Sign } from "../twice/Sign";
@@ -69,7 +70,7 @@ export function BenchView({ cards, shop }: { cards: BenchCard[]; shop: string })
 }
 
 function Card({ card, scale, onCopy, onAway }: { card: BenchCard; scale: number; onCopy: () => void; onAway: () => void }) {
-  const { length, withUnit } = useUnit();
+  const { length, withUnit, say } = useUnit();
   const scene = { ...card.scene, bounds: { x: -scale / 2 - 40, y: -10, w: scale + 80, h: 800 } };
   const [l, w, h] = card.size;
   return (
@@ -77,8 +78,8 @@ function Card({ card, scale, onCopy, onAway }: { card: BenchCard; scale: number;
       <Link href={`/pieces/${card.id}/${card.next.stage}`} className="block px-4 pt-3 hover:bg-white">
         <div className="flex items-baseline justify-between gap-2"><h2 className="truncate">{card.name}</h2><span className="truncate text-[13px] text-graphite">{card.commission}</span></div>
         <SceneView scene={scene} height={158} />
-        <p className="text-[13px] text-graphite">{card.species}, {length(l)} by {length(w)} by {withUnit(h)}{card.deadline ? `, due ${dayName(card.deadline)}` : ""}</p>
-        <p className="mt-2 flex min-h-10 gap-2 font-[560]"><span className="pt-0.5"><Sign level={card.next.level} /></span>{card.next.text}</p>
+        <p className="text-[13px] text-graphite">{card.species}, {fractions(`${length(l)} by ${length(w)} by ${withUnit(h)}`)}{card.deadline ? `, due ${dayName(card.deadline)}` : ""}</p>
+        <p className="mt-2 flex min-h-10 gap-2 font-[560]"><span className="pt-0.5"><Sign level={card.next.level} /></span><span>{fractions(say(card.next.text))}</span></p>
       </Link>
       <ul className="flex justify-between px-4 pt-2" aria-label="Stages">{card.levels.map(({ stage, level }) => <li key={stage}><Link href={`/pieces/${card.id}/${stage}`} className="flex size-8 items-center justify-center hover:bg-wash" title={STAGE_NAMES[stage]} aria-label={STAGE_NAMES[stage]}><Sign level={level} size={12} /></Link></li>)}</ul>
       <div className="flex gap-2 px-4 pt-1 pb-3">

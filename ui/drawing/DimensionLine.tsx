@@ -1,3 +1,4 @@
+import { fractions } from "../frame/fractions";
 import type { Item, Point } from "../../core/drawing/scene";
 import type { Scale } from "./scale";
 
@@ -34,7 +35,7 @@ export function DimensionLine({ from, to, extensions, label, wide, text, name, o
           onClick={onOpen} onKeyDown={onOpen ? (event) => { if (event.key === "Enter" || event.key === " ") { event.preventDefault(); onOpen(); } } : undefined}>
           <rect x={label[0] - wide / 2} y={label[1] - 16} width={wide} height="32" fill="transparent" />
           <rect x={label[0] - wide / 2} y={label[1] - 10} width={wide} height="20" rx="3" fill={paper ? "#fff" : "#e9eeec"} fillOpacity=".88" className={onOpen ? "group-hover:fill-wash group-focus-visible:stroke-layout group-focus-visible:stroke-2" : undefined} />
-          <text x={label[0]} y={label[1] + 4.5} textAnchor="middle" fontSize="13" fontWeight={onOpen ? 600 : 450} fill={ink} textDecoration={onOpen ? "underline" : undefined} style={{ textDecorationStyle: "dotted", textUnderlineOffset: 3 }}>{text}</text>
+          <text x={label[0]} y={label[1] + 4.5} textAnchor="middle" fontSize="13" fontWeight={onOpen ? 600 : 450} fill={ink} textDecoration={onOpen ? "underline" : undefined} style={{ textDecorationStyle: "dotted", textUnderlineOffset: 3 }}>{fractions(text, "tspan")}</text>
         </g>
       )}
     </g>

@@ -1,4 +1,5 @@
 "use client";
+import { fractions } from "../frame/fractions";
 import { ReactNode, useEffect, useId, useRef, useState } from "react";
 import type { Edit, Ink, Item, Scene } from "../../core/drawing/scene";
 import { useUnit } from "../frame/unit";
@@ -87,8 +88,9 @@ export function SceneView({ scene, height: asked, width: fixed, paper = false, o
 function Drawn({ item, scale, name, lit, paper }: { item: Exclude<Item, { kind: "dimension" }>; scale: Scale; name: string; lit: boolean; paper: boolean }) {
   const inkOf = (ink: Ink) => (paper ? { ...INKS[ink], fill: ["peg", "tool"].includes(ink) ? "#000" : INKS[ink].fill === "none" ? "none" : "#fff", stroke: "#000", opacity: ink === "tool" ? 0.55 : 1 } : INKS[ink]);
   const { x, y, k } = scale;
+  const { say } = useUnit();
   if (item.kind === "text") {
-    return <text x={x(item.x) + (item.dx ?? 0)} y={y(item.y) + (item.dy ?? 0)} textAnchor={item.anchor ?? "start"} fill={paper ? "#000" : TEXT[item.ink ?? "ink"]} fontSize={Math.max(13, item.size ?? 13)} fontWeight={item.ink === "grain" || item.ink === "graphite" ? 450 : 560} pointerEvents="none">{item.text}</text>;
+    return <text x={x(item.x) + (item.dx ?? 0)} y={y(item.y) + (item.dy ?? 0)} textAnchor={item.anchor ?? "start"} fill={paper ? "#000" : TEXT[item.ink ?? "ink"]} fontSize={Math.max(13, item.size ?? 13)} fontWeight={item.ink === "grain" || item.ink === "graphite" ? 450 : 560} pointerEvents="none">{fractions(say(item.text), "tspan")}</text>;
   }
   if (item.kind === "circle") { const ink = inkOf(item.ink); return <circle cx={x(item.x)} cy={y(item.y)} r={Math.max(1.5, item.r * k)} fill={item.ink === "fix" ? "none" : ink.fill} stroke={ink.stroke} strokeDasharray={item.ink === "fix" ? "3 2" : undefined} />; }
   if (item.kind === "path") {

@@ -21,7 +21,7 @@ export function UnitProvider({ first, children }: { first: Unit; children: React
     window.addEventListener("keydown", press);
     return () => window.removeEventListener("keydown", press);
   }, [unit, value]);
-  return <Context value={value}><div className={unit === "inch" ? "inches" : undefined}>{children}</div></Context>;
+  return <Context value={value}>{children}</Context>;
 }
 
 export function useUnit(): UnitContext {

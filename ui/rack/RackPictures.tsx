@@ -4,6 +4,7 @@ import { boardScene } from "../../core/drawing/boards";
 import type { RackBoard } from "../../core/stock/board";
 import { findSpecies, Species } from "../../core/wood/species";
 import { SceneView } from "../drawing/SceneView";
+import { fractions } from "../frame/fractions";
 import { useUnit } from "../frame/unit";
 
 export interface BoardNote { text: string; usable: boolean; action: { name: string; run: () => void } | null }
@@ -30,7 +31,7 @@ export function RackPictures({ boards, species, ownSpecies, note }: { boards: re
         {shown.map(({ board, text, usable, action }) => (
           <li key={board.id} data-board={board.id} className="min-w-0">
             <SceneView scene={boardScene(board, findSpecies(board.species, ownSpecies)?.colour ?? ["#dcc8a2", "#b39868"], longest, board.width, !usable)} height="to-width" />
-            <p className="flex items-center gap-1 text-[13px] text-graphite"><span className="min-w-0 flex-1"><b className="font-semibold text-ink">{board.id}</b> {length(board.length)} by {length(board.width)} by {withUnit(board.thickness)}, {text}{board.defects.length ? `; ${board.defects.map((each) => each.kind).join(", ")}` : ""}</span>
+            <p className="flex items-center gap-1 text-[13px] text-graphite"><span className="min-w-0 flex-1"><b className="font-semibold text-ink">{board.id}</b> {fractions(`${length(board.length)} by ${length(board.width)} by ${withUnit(board.thickness)}, ${text}`)}{board.defects.length ? `; ${board.defects.map((each) => each.kind).join(", ")}` : ""}</span>
               {action && <button className="button px-2" onClick={action.run} aria-label={`${action.name} ${board.id}`}>{action.name}</button>}</p>
           </li>
         ))}

@@ -2,6 +2,7 @@
 import { cuttingScene } from "../../core/drawing/boards";
 import type { Plan } from "../../core/plan";
 import { SceneView } from "../drawing/SceneView";
+import { fractions } from "../frame/fractions";
 import { useUnit } from "../frame/unit";
 import { usePiece } from "../piece/PieceProvider";
 
@@ -17,8 +18,8 @@ export function CutTable({ plan }: { plan: Plan }) {
         const missing = plan.cutting.missing.filter((each) => each.part === part.id).length;
         return (
           <tr key={part.id} data-part={part.id}>
-            <td className="font-[560] whitespace-nowrap">{part.marks.length > 4 ? `${part.marks[0]} to ${part.marks.at(-1)}` : part.marks.join(" ")}</td><td>{part.name}{part.note && <span className="block text-[13px] text-graphite">{say(part.note)}</span>}</td><td className="number">{part.count * part.leaves}</td>
-            <td className="number whitespace-nowrap">{three(part.finished)}</td><td className="number whitespace-nowrap">{three(part.milled)}</td><td className="number whitespace-nowrap">{length(part.rough.length)} × {length(part.rough.width)}</td>
+            <td className="font-[560] whitespace-nowrap">{part.marks.length > 4 ? `${part.marks[0]} to ${part.marks.at(-1)}` : part.marks.join(" ")}</td><td>{part.name}{part.note && <span className="block text-[13px] text-graphite">{fractions(say(part.note))}</span>}</td><td className="number">{part.count * part.leaves}</td>
+            <td className="number whitespace-nowrap">{fractions(three(part.finished))}</td><td className="number whitespace-nowrap">{fractions(three(part.milled))}</td><td className="number whitespace-nowrap">{fractions(`${length(part.rough.length)} × ${length(part.rough.width)}`)}</td>
             <td>{from.join(", ")}{missing > 0 && <b className="font-[560] text-fix"> {missing} to buy</b>}{from.length === 0 && missing === 0 && <span className="text-graphite">not chosen</span>}</td>
           </tr>
         );
@@ -30,7 +31,7 @@ export function CutTable({ plan }: { plan: Plan }) {
 /** Every board that is sawn, to one scale, with its pieces. `width` is fixed on paper. */
 export function CutDiagrams({ plan, width }: { plan: Plan; width: number | null }) {
   const { rack, shop } = usePiece();
-  const { withUnit } = useUnit();
+  const { withUnit, length } = useUnit();
   const used = rack.filter((board) => plan.cutting.placed.some((each) => each.board === board.id) || plan.panel.laid.some((each) => each.board.id === board.id));
   const longest = Math.max(1, ...used.map((board) => board.length));
   return (
@@ -41,7 +42,7 @@ export function CutDiagrams({ plan, width }: { plan: Plan; width: number | null 
         const strip = laid ? { x: laid.strip.slide, length: plan.geometry.top.length + shop.lengthAllowance, width: Math.min(board.width, laid.full + shop.widthAllowance) } : null;
         return (
           <figure key={board.id} className="break-inside-avoid">
-            <figcaption className="text-[13px] text-graphite"><b className="font-semibold text-ink">{board.id}</b>, {withUnit(board.length)} by {withUnit(board.width)} by {withUnit(board.thickness)}{board.shelf && `, shelf ${board.shelf}`}</figcaption>
+            <figcaption className="text-[13px] text-graphite"><b className="font-semibold text-ink">{board.id}</b>, {fractions(`${length(board.length)} by ${length(board.width)} by ${withUnit(board.thickness)}`)}{board.shelf && `, shelf ${board.shelf}`}</figcaption>
             <SceneView scene={cuttingScene(board, plan.species.colour, plan.cutting.placed.filter((each) => each.board === board.id), strip, longest)} height="to-width" width={width ?? undefined} paper={width !== null} />
           </figure>
         );

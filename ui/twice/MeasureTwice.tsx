@@ -1,4 +1,5 @@
 "use client";
+import { fractions } from "../frame/fractions";
 import type { Stage, Verdict } from "../../core/verdict/verdict";
 import { worstFirst } from "../../core/verdict/verdict";
 import { useUnit } from "../frame/unit";
@@ -29,13 +30,13 @@ function Judgement({ verdict, onMend }: { verdict: Verdict; onMend: (remedy: num
       onMouseEnter={() => light(verdict.subject)} onMouseLeave={() => light([])}>
       <span className="pt-0.5"><Sign level={verdict.level} /></span>
       <div>
-        <p className="font-[560]">{say(verdict.text)}</p>
-        <p className="mt-px text-[13px] text-graphite">{say(verdict.why)}</p>
+        <p className="font-[560]">{fractions(say(verdict.text))}</p>
+        <p className="mt-px text-[13px] text-graphite">{fractions(say(verdict.why))}</p>
         {verdict.level !== "holds" && verdict.limit !== null && verdict.actual !== null && verdict.sense && <Gauge verdict={verdict} />}
         {verdict.level !== "holds" && <p className="text-[13px] text-graphite">Source: {verdict.source}.</p>}
         {verdict.remedies.length > 0 && (
           <p className="mt-1.5 flex flex-wrap gap-1.5">
-            {verdict.remedies.map((remedy, i) => <button key={remedy.label} className="button" onClick={() => onMend(i)}>{say(remedy.label)}</button>)}
+            {verdict.remedies.map((remedy, i) => <button key={remedy.label} className="button" onClick={() => onMend(i)}>{fractions(say(remedy.label))}</button>)}
           </p>
         )}
       </div>
