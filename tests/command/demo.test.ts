@@ -1,0 +1,38 @@
+import { readFileSync } from "node:fs";
+import { describe, expect, it } from "vitest";
+import { DAY } from "../../bin/harness.mjs";
+import { readPiece } from "../../core/formats/piece-file";
+import { readRack } from "../../core/formats/rack-csv";
+import { checkShop } from "../../core/formats/shop-file";
+import { planPiece } from "../../core/plan";
+import { SPECIES } from "../../core/wood/species";
+
+const rack = readRack(readFileSync("demo/rack.csv", "utf8"), SPECIES, DAY).boards.map((board) => ({ ...board, reservedBy: null }));
+const shop = checkShop(readFileSync("demo/shop.json", "utf8"));
+const plan = (file: string) => {
+  const piece = readPiece(readFileSync(`demo/pieces/${file}.json`, "utf8"));
+  if (!piece.ok || !shop.ok) throw new Error(file);
+  return planPiece({ piece: piece.piece, shop: shop.shop, rack, ownSpecies: [], today: DAY });
+};
+
+describe("the demo tells true stories", () => {
+  it("the dining table is ready but for one thing: its end buttons bind in August", () => {
+    const table = plan("1-dining-table");
+    expect(table.verdicts.filter((each) => each.level === "fix").map((each) => each.text)).toEqual(["End-rail buttons will bind in August"]);
+    expect(table.cutting.missing).toEqual([]);
+    expect(table.geometry.longRail.shoulder).toBe(1860);
+  });
+  it("the writing desk can be cut as it is", () => {
+    const desk = plan("2-writing-desk");
+    expect(desk.verdicts.filter((each) => each.level === "fix")).toEqual([]);
+    expect(desk.joints[0].kind).toBe("loose-tenon");
+  });
+  it("the porch table still needs its boards, its glue and its gaps", () => {
+    const stages = new Set(plan("3-porch-table").verdicts.filter((each) => each.level === "fix").map((each) => each.stage));
+    expect([...stages]).toEqual(expect.arrayContaining(["movement", "boards", "glue-up", "cutting"]));
+  });
+  it("no board stands in two pieces", () => {
+    const boards = ["1-dining-table", "2-writing-desk", "3-porch-table"].flatMap((file) => plan(file).panel.laid.map((each) => each.board.id));
+    expect(new Set(boards).size).toBe(boards.length);
+  });
+});
