@@ -1,4 +1,6 @@
-import { writeFileSync } from "node:fs";
+import { mkdtempSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
 import type { ElementHandle } from "puppeteer-core";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { address, fileOf, go, Maker, makePiece, newPage, post, press, saved, sitDown, typeDimension, typeField, until } from "./maker";
@@ -7,10 +9,11 @@ let maker: Maker;
 beforeAll(async () => { maker = await sitDown(); });
 afterAll(async () => { await maker.close(); expect(maker.faults).toEqual([]); });
 
+const desk = mkdtempSync(join(tmpdir(), "taller-"));
 const choose = async (label: string, name: string, text: string) => {
-  writeFileSync(`/tmp/${name}`, text);
+  writeFileSync(join(desk, name), text);
   const input = (await maker.page.$(`input[type="file"][aria-label="${label}"]`)) as ElementHandle<HTMLInputElement>;
-  await input.uploadFile(`/tmp/${name}`);
+  await input.uploadFile(join(desk, name));
 };
 
 describe("two people at one piece", () => {

@@ -1,6 +1,8 @@
 import { ESLint } from "eslint";
 import { execFileSync, spawnSync } from "node:child_process";
-import { writeFileSync } from "node:fs";
+import { mkdtempSync, readFileSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
 import { describe, expect, it } from "vitest";
 import { DAY } from "../../bin/harness.mjs";
 import { readPiece } from "../../core/formats/piece-file";
@@ -8,7 +10,6 @@ import { readRack } from "../../core/formats/rack-csv";
 import { planPiece } from "../../core/plan";
 import { USUAL_SHOP } from "../../core/piece/shop";
 import { SPECIES } from "../../core/wood/species";
-import { readFileSync } from "node:fs";
 
 const taller = (...args: string[]) => spawnSync("npx", ["taller", ...args], { encoding: "utf8", maxBuffer: 1 << 26 });
 const FILE = "demo/pieces/1-dining-table.json";
@@ -24,8 +25,9 @@ describe("npx taller", () => {
   });
   it("schema prints the schema", () => expect(JSON.parse(taller("schema").stdout)).toMatchObject({ type: "object", $id: "urn:taller:piece:1" }));
   it("says in a sentence what is wrong, and ends with 2", () => {
-    writeFileSync("/tmp/taller-bad.json", "{");
-    for (const [args, message] of [[["plan", "/tmp/taller-bad.json"], /cut off/], [["plan", "/tmp/none-such.json"], /can't be read/], [["plan"], /taller plan FILE/], [["paint"], /taller plan FILE/], [["plan", FILE, "--today", "monday"], /should be a date/]] as [string[], RegExp][]) {
+    const bad = join(mkdtempSync(join(tmpdir(), "taller-")), "bad.json");
+    writeFileSync(bad, "{");
+    for (const [args, message] of [[["plan", bad], /cut off/], [["plan", `${bad}.none`], /can't be read/], [["plan"], /taller plan FILE/], [["paint"], /taller plan FILE/], [["plan", FILE, "--today", "monday"], /should be a date/]] as [string[], RegExp][]) {
       const { status, stderr, stdout } = taller(...args);
       expect(status).toBe(2);
       expect(stdout).toBe("");

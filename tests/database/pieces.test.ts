@@ -1,3 +1,4 @@
+import { tmpdir } from "node:os";
 import { Client } from "pg";
 import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
 import { freshPiece } from "../../core/piece/fresh";
@@ -34,7 +35,7 @@ describe("migrations", () => {
   });
   it("a failing one leaves nothing behind and names itself", async () => {
     const { mkdtemp, writeFile } = await import("node:fs/promises");
-    const folder = await mkdtemp("/tmp/taller-migrations-");
+    const folder = await mkdtemp(`${tmpdir()}/taller-migrations-`);
     await writeFile(`${folder}/900-bad.sql`, "create table half (id int); select nothing_here();");
     await expect(migrate(url, folder)).rejects.toThrow(/900-bad.sql failed/);
     expect((await pool().query("select to_regclass('half') as half")).rows[0].half).toBeNull();
