@@ -4,11 +4,11 @@ export const MONTHS = ["January", "February", "March", "April", "May", "June", "
 
 export interface MonthAir { temperature: number; humidity: number } // °C, percent RH
 
-export interface TypicalClimate { id: string; name: string; place: "indoors" | "porch"; source: string; months: MonthAir[] }
+export interface TypicalClimate { id: string; name: string; place: "indoors" | "porch" | "shop"; source: string; months: MonthAir[] }
 
 const TYPICAL = "common practice: monthly means of rooms of this kind; hang a hygrometer to know yours";
 
-const climate = (id: string, name: string, place: "indoors" | "porch", temperatures: number[], humidities: number[]): TypicalClimate => ({
+const climate = (id: string, name: string, place: "indoors" | "porch" | "shop", temperatures: number[], humidities: number[]): TypicalClimate => ({
   id, name, place, source: TYPICAL, months: temperatures.map((temperature, i) => ({ temperature, humidity: humidities[i] })),
 });
 
@@ -31,6 +31,10 @@ export const TYPICAL_CLIMATES: TypicalClimate[] = [
     [3, 4, 7, 10, 14, 17, 19, 19, 16, 12, 7, 4], [86, 82, 77, 71, 70, 71, 71, 73, 78, 83, 87, 88]),
   climate("porch-dry", "Porch under cover, dry summers", "porch",
     [8, 9, 12, 14, 18, 23, 26, 26, 22, 17, 12, 9], [74, 69, 63, 60, 55, 47, 42, 43, 51, 62, 71, 75]),
+  climate("shop-heated", "Workshop, heated while you work", "shop",
+    [15, 15, 16, 17, 19, 21, 23, 23, 20, 18, 16, 15], [50, 48, 48, 50, 53, 57, 59, 60, 60, 57, 54, 51]),
+  climate("shop-cold", "Workshop, hardly heated", "shop",
+    [8, 8, 10, 13, 16, 19, 21, 21, 18, 14, 10, 8], [68, 66, 63, 60, 60, 62, 63, 64, 67, 70, 71, 70]),
 ];
 
 export function typicalClimate(id: string): TypicalClimate | null {
