@@ -9,6 +9,10 @@ import { USUAL_SHOP } from "./piece/shop";
 import { at, find, planOf, plainRack, strips, tableWith, TODAY } from "./testing/plans";
 
 const seven = at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"));
+const bread = at("form.construction", "breadboard");
+const channel = at("form.construction", "channel");
+const slatted = at("form.construction", "slatted");
+const framed = at("form.construction", "framed");
 const rank = { holds: 0, tight: 1, fix: 2 };
 
 /** Tables that go wrong in as many ways as there are rules. */
@@ -22,10 +26,19 @@ const TROUBLE: Patch[][] = [
   [at("form.apron.depth", 120), at("joints.legRail.tenons", 1)], [at("joints.legRail.haunch", false)], [at("joints.legRail.tenons", 3)], [at("joints.buttons.grooveDepth", 22)], [at("form.apron.thickness", 14)],
   [seven, at("form.top.width", 1150)], [seven, at("panel.strips.0.board", "Z99")], [seven, at("form.top.thickness", 37)], [seven, at("panel.strips.1.face", "bark-up")],
   [seven, at("choices.stages", "all-at-once")], [seven, at("glueUp.adhesive", "pva")], [seven, at("brief.place", "porch"), at("brief.climate.id", "porch-temperate")],
+  [at("faces.heater", "heater"), at("faces.below", "bare")], [at("joints.fastening", "screwed")], [at("joints.fastening", "figure-8"), at("joints.figure8.longRails", "across")], [at("joints.fastening", "figure-8"), at("joints.figure8", { centres: 9, swing: 20, longRails: "along" }), at("form.top.width", 1300), at("moisture.value", 6)],
+  [at("joints.fastening", "z-clip"), at("joints.zClip", { groove: 7, engaged: 6 })], [at("joints.fastening", "slotted"), at("joints.slotted", { slot: 6, screw: 5, setOff: false })], [at("joints.fastening", "oversized"), at("joints.oversized", { hole: 6, screw: 5, washer: 7, setOff: true })],
+  [at("joints.fastening", "loose"), at("joints.loose.gap", 0.5), at("moisture.value", 7)], [bread, at("form.breadboard.slots", "given"), at("form.breadboard.slot", 11)], [bread, at("form.breadboard.slots", "none"), at("form.breadboard.glued", 300)],
+  [bread, at("form.breadboard.school", "flush-today"), at("form.breadboard.endGap", 2), at("moisture.value", 6.5)], [bread, at("form.breadboard.drawOffset", 3)], [bread, at("form.breadboard.drawOffset", 0)], [bread, at("form.breadboard.tongue", 8), at("form.breadboard.thickness", 20)],
+  [bread, at("form.breadboard.tongue", 10)], [bread, at("form.breadboard.school", "long"), at("form.top.width", 1300), at("brief.climate.id", "heated-cold")], [channel, at("form.channel", { count: 3, slot: 7, bolt: 6, washer: 8, endRoom: 0, setOff: true })], [channel, at("form.channel.slot", 40)],
+  [slatted, at("form.slats", { count: 4, gap: 1, screws: "two", screwSpread: 120, clearance: 0 }), at("brief.climate.id", "porch-temperate")], [slatted, at("form.slats.gap", 15)], [slatted, at("form.slats", { count: 5, gap: 6, screws: "two", screwSpread: 80, clearance: 0.3 })],
+  [framed, at("form.frame", { width: 120, corners: "mitred", groove: 6, gap: 0.5, panel: "floating" }), at("moisture.value", 7)], [framed, at("form.frame.panel", "glued")], [framed, at("form.frame", { width: 90, corners: "tenoned", groove: 8, gap: 7, panel: "floating" })],
+  [at("insets", [{ kind: "drawer", id: "d", name: "Drawer", width: 400, height: 180, gap: 0 }, { kind: "door", id: "e", name: "Door", width: 600, height: 900, gap: 1, build: "solid", stile: 60 }, { kind: "panel", id: "f", name: "Panel", width: 500, height: 700, gap: 6, groove: 8, thickness: 12 }, { kind: "drawer", id: "g", name: "Low drawer", width: 400, height: 180, gap: 9 }])],
+  [at("moisture.value", 45)], [at("species", "american-beech"), at("form.leg.section", 110), at("brief.climate.id", "porch-temperate")], [at("delivery", "2027-05-01"), at("moisture.value", 14)],
   [at("brief.deadline", "2026-11-30")], [at("finish", "oil"), at("brief.deadline", "2026-12-15")], [at("form.leg.make", "laminated")], [at("form.leg.section", 110)], [at("day", "2026-10-01")],
 ];
 
-const REMINDERS = ["build.cautions", "cutting.short", "movement.range"];
+const REMINDERS = ["build.cautions", "cutting.short", "movement.stopped"];
 
 const otherBoards = (change: (board: RackBoard, i: number) => Partial<RackBoard>) => plainRack().map((board, i) => ({ ...board, ...change(board, i) }));
 

@@ -2,7 +2,7 @@
 import { moistureYear, MoistureYear } from "./climate/year";
 import { BRIEF_RULES } from "./brief/rules";
 import { proposeTable, TableProposal } from "./brief/propose";
-import { plainParts, tableGeometry, TableGeometry } from "./form/leg-and-apron";
+import { PlainPart, plainParts, tableGeometry, TableGeometry } from "./form/leg-and-apron";
 import { FORM_RULES } from "./form/rules";
 import { Adhesive, findAdhesive } from "./glueup/adhesives";
 import { GLUE_RULES } from "./glueup/rules";
@@ -15,9 +15,22 @@ import { cutParts, MachineSetting, machineSettings, Part, roughPieces } from "./
 import { Placed, placePieces, RoughPiece } from "./layout/cutting";
 import { CUTTING_RULES } from "./layout/rules";
 import { ShoppingLine, shoppingList } from "./layout/shopping";
-import { Button, placeButtons } from "./movement/buttons";
-import { MOVEMENT_RULES } from "./movement/rules";
-import { topMovement, TopMovement } from "./movement/year";
+import { Breadboards, breadboards } from "./movement/breadboard";
+import type { Fastener } from "./movement/buttons";
+import { addDays, Course, sampleOn } from "./movement/course";
+import { coursesOf, roomAirOf, shopAirOf, stoppedIn } from "./movement/courses";
+import { filmsOf } from "./movement/faces";
+import { fastenersFor } from "./movement/fastenings";
+import { Channels, channels, FramedTop, framedTop, Slats, slats } from "./movement/flat";
+import { InsetMovement, insetMovements } from "./movement/insets";
+import { FLAT_RULES } from "./movement/flat-rules";
+import { HOLD_RULES } from "./movement/hold-rules";
+import type { Stop } from "./movement/restraint";
+import type { CourseName } from "./movement/table-restraint";
+import { MOVEMENT_RULES, MovementFacts } from "./movement/rules";
+import { topMovement, TopMovement, UNKNOWN_RINGS } from "./movement/year";
+import { Learned, learned } from "./learning/offers";
+import { boardCoefficient } from "./movement/coefficient";
 import { latestMoisture } from "./piece/measured";
 import type { Piece } from "./piece/schema";
 import type { Shop } from "./piece/shop";
@@ -39,7 +52,17 @@ export interface Plan {
   geometry: TableGeometry;
   year: MoistureYear;
   top: TopMovement;
-  buttons: Button[];
+  /** moisture through the years of the top, the rails and the legs, by how thick they are */
+  courses: Record<CourseName, Course>;
+  delivered: string;
+  fasteners: Fastener[];
+  breadboards: Breadboards | null;
+  channels: Channels | null;
+  slats: Slats | null;
+  framed: FramedTop | null;
+  insets: InsetMovement[];
+  /** every place where movement is stopped, worst first; `when` counts courses' samples by `STOP_EVERY` */
+  stopped: Stop[];
   joints: LegRailJoint[];
   cards: SettingCard[];
   parts: Part[];
@@ -49,12 +72,14 @@ export interface Plan {
   cutting: { placed: Placed[]; missing: RoughPiece[]; settings: MachineSetting[]; shopping: ShoppingLine[] };
   steps: DatedStep[];
   predicted: { on: string; width: number }[];
+  /** coefficients the log's widths speak of, offered beside the table's */
+  learned: Learned[];
   verdicts: Verdict[];
 }
 
 /** Number of verdict rules in force, by stage. */
 export const RULE_COUNT: Record<Stage, number> = {
-  brief: BRIEF_RULES.length, form: FORM_RULES.length, movement: MOVEMENT_RULES.length, joints: JOINT_RULES.length, boards: PANEL_RULES.length,
+  brief: BRIEF_RULES.length, form: FORM_RULES.length, movement: FLAT_RULES.length + HOLD_RULES.length + MOVEMENT_RULES.length, joints: JOINT_RULES.length, boards: PANEL_RULES.length,
   "glue-up": GLUE_RULES.length, cutting: CUTTING_RULES.length, build: BUILD_RULES.length, log: LOG_RULES.length,
 };
 
@@ -70,9 +95,9 @@ export function planPiece(inputs: PlanInputs): Plan {
 /** A planner that remembers its last answer stage by stage, so that only what depends on a change is computed again. */
 export function createPlanner(): (inputs: PlanInputs) => Plan {
   const remember = {
-    species: last(findKnownSpecies), proposal: last(proposeTable), geometry: last(tableGeometry), year: last(moistureYear), start: last(startOf),
-    candidates: last(candidatesFor), laid: last(layStrips), top: last(topOf), buttons: last(placeButtons), joints: last(jointsFor), cards: last(cardsFor),
-    parts: last(partsFor), adhesive: last(findAdhesive), glue: last(glueStages), cutting: last(cuttingFor), steps: last(stepsOf), predicted: last(predictedWidths),
+    species: last(findKnownSpecies), proposal: last(proposeTable), geometry: last(tableGeometry), year: last(moistureYear), start: last(startOf), shopAir: last(shopAirOf), roomAir: last(roomAirOf), films: last(filmsOf), courses: last(coursesOf), held: last(heldBy), insets: last(insetMovements), stopped: last(stoppedIn),
+    candidates: last(candidatesFor), laid: last(layStrips), top: last(topOf), fasteners: last(fastenersOf), joints: last(jointsFor), cards: last(cardsFor),
+    parts: last(partsFor), adhesive: last(findAdhesive), glue: last(glueStages), cutting: last(cuttingFor), steps: last(stepsOf), predicted: last(predictedWidths), learned: last(learnedFrom),
     brief: last(briefVerdicts), form: last(formVerdicts), movement: last(movementVerdicts), joinery: last(jointVerdicts), panel: last(panelVerdicts),
     glueVerdicts: last(glueVerdicts), cuttingVerdicts: last(cuttingVerdicts), build: last(buildVerdicts), log: last(logVerdicts),
   };
@@ -84,29 +109,36 @@ export function createPlanner(): (inputs: PlanInputs) => Plan {
     const start = remember.start(piece.moisture, piece.log);
     const { candidates, unfit } = remember.candidates(rack, species.id, geometry, shop, piece.panel.banned, piece.panel.crosscutFirst);
     const { laid, missing } = remember.laid(piece.panel, rack, geometry, shop, candidates);
-    const top = remember.top(geometry, species, start, year, laid);
-    const buttons = remember.buttons(geometry, piece.joints.buttons, top, piece.choices.fixedLine);
+    const delivered = piece.delivery ?? piece.brief.deadline ?? addDays(piece.day, USUAL_BUILD);
+    const films = remember.films(piece.finish, piece.faces);
+    const courses = remember.courses(geometry.core.thickness, geometry.rail.thickness, geometry.leg.section, species, start, delivered, remember.shopAir(shop.climate), remember.roomAir(year, piece.faces), films, year);
+    const top = remember.top(geometry, species, start, courses, laid, piece.fitted);
+    const fasteners = remember.fasteners(piece.form, piece.joints, piece.choices, geometry, top);
     const joints = remember.joints(geometry, piece.joints, shop);
+    const held = remember.held(piece.form, geometry, top, piece.choices.fixedLine, species);
+    const stopped = remember.stopped(piece.form, piece.joints, piece.choices, geometry, species, top, joints, fasteners, held, courses);
+    const insets = remember.insets(piece.insets, species, start.value, courses.rail);
     const cards = remember.cards(joints);
-    const parts = remember.parts(piece.form, geometry, buttons.length, piece.joints.buttons, joints, piece.asBuilt, shop);
+    const parts = remember.parts(piece.form, geometry, fasteners.length, piece.joints, joints, held.breadboards?.length ?? 0, piece.asBuilt, shop);
     const adhesive = remember.adhesive(piece.glueUp.adhesive);
-    const glueUp = remember.glue(laid, piece, geometry.top.thickness, geometry.top.length, species, shop, adhesive);
+    const glueUp = remember.glue(laid, piece, geometry.core.thickness, geometry.core.length, species, shop, adhesive);
     const cutting = remember.cutting(parts, rack, laid, species, shop, geometry);
     const outOfRoom = start.value < year.driest.moisture || start.value > year.wettest.moisture;
     const steps = remember.steps(piece, parts, joints, glueUp, adhesive, outOfRoom);
-    const predicted = remember.predicted(piece.log, top, piece);
+    const predicted = remember.predicted(piece.log, top);
+    const lessons = remember.learned(piece.log, piece.fitted, top, rack, species);
     const lacking = cutting.lacking;
     return {
-      species, proposal, geometry, year, top, buttons, joints, cards, parts, adhesive, glueUp, steps, predicted,
+      species, proposal, geometry, year, top, courses, delivered, fasteners, ...held, insets, stopped, joints, cards, parts, adhesive, glueUp, steps, predicted, learned: lessons,
       panel: {
         laid, lines: cutting.lines, candidates: cutting.candidatesOf(candidates), unfit: cutting.unfitOf(unfit),
       },
       cutting: { placed: cutting.placed, missing: cutting.missing, settings: cutting.settings, shopping: cutting.shopping },
       verdicts: [
         ...remember.brief(piece.brief, piece.form), ...remember.form(piece.form, piece.brief, geometry, species, shop.lift),
-        ...remember.movement(piece, geometry, species, year, top, buttons, today), ...remember.joinery(piece, geometry, shop, joints),
+        ...remember.movement(piece, geometry, species, year, top, fasteners, today, delivered, held, insets, stopped), ...remember.joinery(piece, geometry, shop, joints),
         ...remember.panel(piece, geometry, shop, rack, laid, missing, lacking), ...remember.glueVerdicts(piece, glueUp, adhesive, shop),
-        ...remember.cuttingVerdicts(piece, parts, cutting, shop), ...remember.build(piece, steps, today), ...remember.log(piece, top, predicted, today),
+        ...remember.cuttingVerdicts(piece, parts, cutting, shop), ...remember.build(piece, steps, today), ...remember.log(piece, top, predicted, lessons, today),
       ],
     };
   };
@@ -130,30 +162,46 @@ const run = <F>(rules: readonly ((facts: F) => Verdict | Verdict[] | null)[], fa
 const findKnownSpecies = (id: string, own: readonly Species[]) => findSpecies(id, own) ?? SPECIES[0];
 const startOf = (moisture: Piece["moisture"], log: Piece["log"]) => latestMoisture({ moisture, log });
 
+/** Days from the first working day to delivery where no day is promised. @source common practice: six weeks */
+const USUAL_BUILD = 42;
+const fastenersOf = (form: Piece["form"], joints: Piece["joints"], choices: Piece["choices"], at: TableGeometry, top: TopMovement) => fastenersFor({ form, joints, choices }, at, top);
+
+/** What holds the top flat, by its construction; the others are null. */
+function heldBy(form: Piece["form"], at: TableGeometry, top: TopMovement, fixed: Piece["choices"]["fixedLine"], species: Species): Pick<Plan, "breadboards" | "channels" | "slats" | "framed"> {
+  const kind = form.construction;
+  return {
+    breadboards: kind === "breadboard" ? breadboards(form, top, fixed) : null, channels: kind === "channel" ? channels(form, at, top, fixed) : null,
+    slats: kind === "slatted" ? slats(form, top) : null, framed: kind === "framed" ? framedTop(form, top, species) : null,
+  };
+}
+
 function candidatesFor(rack: readonly RackBoard[], species: string, at: TableGeometry, shop: Shop, banned: string[], crosscutFirst: boolean) {
-  return panelCandidates(rack, species, at.top, shop, { banned, crosscutFirst });
+  // slats are placed with the other parts: there is no panel to compose
+  if (at.core.count > 1) return { candidates: [], unfit: [] };
+  return panelCandidates(rack, species, at.core, shop, { banned, crosscutFirst });
 }
 
 /** The strips of the panel as they come out of their boards and lie across the top. */
 function layStrips(panel: Piece["panel"], rack: readonly RackBoard[], at: TableGeometry, shop: Shop, candidates: readonly Candidate[]): { laid: LaidStrip[]; missing: string[] } {
   const missing: string[] = [];
+  if (at.core.count > 1) return { laid: [], missing };
   const found = panel.strips.flatMap((strip) => {
     const board = rack.find((each) => each.id === strip.board);
     if (!board) { missing.push(strip.board); return []; }
-    const milled = millingYield(board, shop, panel.crosscutFirst ? Math.min(board.length, at.top.length + shop.lengthAllowance) : board.length, narrowest(board));
+    const milled = millingYield(board, shop, panel.crosscutFirst ? Math.min(board.length, at.core.length + shop.lengthAllowance) : board.length, narrowest(board));
     const offered = candidates.find((each) => each.board.id === board.id && Math.abs(each.slide - strip.slide) < 0.5)?.width ?? Math.floor(milled.width * 2) / 2;
     return [{ strip, board, milled, full: Math.max(1, Math.min(strip.width ?? offered, offered)) }];
   });
-  const lines = jointLines(found.map((each) => each.full), at.top.width);
+  const lines = jointLines(found.map((each) => each.full), at.core.width);
   const laid = found.map((each, i) => {
     const from = i === 0 ? 0 : lines[i - 1];
-    return { ...each, from, width: (i === found.length - 1 ? at.top.width : lines[i]) - from };
+    return { ...each, from, width: (i === found.length - 1 ? at.core.width : lines[i]) - from };
   });
   return { laid, missing };
 }
 
-function topOf(at: TableGeometry, species: Species, start: TopMovement["start"], year: MoistureYear, laid: readonly LaidStrip[]) {
-  return topMovement({ width: at.top.width, species, start, year, strips: laid.map((each) => ({ strip: each.strip, board: each.board, width: each.full })) });
+function topOf(at: TableGeometry, species: Species, start: TopMovement["start"], courses: Record<CourseName, Course>, laid: readonly LaidStrip[], fitted: Piece["fitted"]) {
+  return topMovement({ width: at.core.width, thickness: at.core.thickness, species, start, course: courses.top, fitted, strips: laid.map((each) => ({ strip: each.strip, board: each.board, width: each.full })) });
 }
 
 function jointsFor(at: TableGeometry, choice: Piece["joints"], shop: Shop): LegRailJoint[] {
@@ -164,21 +212,23 @@ function jointsFor(at: TableGeometry, choice: Piece["joints"], shop: Shop): LegR
 const RAIL_NAMES = { "long-rail": "Leg to long rail", "end-rail": "Leg to end rail", "cross-rail": "Cross-rail to long rail" };
 const cardsFor = (joints: readonly LegRailJoint[]) => joints.map((joint) => settingCard(joint, RAIL_NAMES[joint.rail]));
 
-const partsFor = (form: Piece["form"], at: TableGeometry, count: number, button: Piece["joints"]["buttons"], joints: readonly LegRailJoint[], asBuilt: Piece["asBuilt"], shop: Shop) =>
-  cutParts(plainParts(form, at), { count, width: button.width, tongue: button.tongue }, joints, form, asBuilt, shop);
+function partsFor(form: Piece["form"], at: TableGeometry, fasteners: number, { fastening, buttons }: Piece["joints"], joints: readonly LegRailJoint[], endBoard: number, asBuilt: Piece["asBuilt"], shop: Shop) {
+  const ends: PlainPart[] = endBoard > 0 ? [{ id: "end-board", name: "Breadboard end", letter: "D", role: "end-board", count: 2, shoulder: endBoard, width: form.breadboard.width, thickness: at.top.thickness, grain: "x", tenonEnds: 0 }] : [];
+  return cutParts([...plainParts(form, at), ...ends], { count: fastening === "button" ? fasteners : 0, width: buttons.width, tongue: buttons.tongue }, joints, form, asBuilt, shop);
+}
 
 function cuttingFor(parts: readonly Part[], rack: readonly RackBoard[], laid: readonly LaidStrip[], species: Species, shop: Shop, at: TableGeometry) {
   const own = rack.filter((board) => board.species === species.id);
-  const used = laid.map(({ strip, board }) => ({ board: board.id, x: strip.slide, length: at.top.length + shop.lengthAllowance }));
+  const used = laid.map(({ strip, board }) => ({ board: board.id, x: strip.slide, length: at.core.length + shop.lengthAllowance }));
   const { placed, missing } = placePieces(roughPieces(parts), own, used, shop);
   const sawn = placed.reduce((sum, { piece, board }) => sum + piece.length * piece.width * own.find((each) => each.id === board)!.thickness, 0)
-    + laid.reduce((sum, { board }) => sum + (at.top.length + shop.lengthAllowance) * board.width * board.thickness, 0);
+    + laid.reduce((sum, { board }) => sum + (at.core.length + shop.lengthAllowance) * board.width * board.thickness, 0);
   const ended = parts.filter((part) => part.role !== "top" || laid.length > 0).reduce((sum, part) => sum + part.count * part.finished.length * part.finished.width * part.finished.thickness, 0);
   const names = new Map<string, number>();
   for (const piece of missing) names.set(piece.part, (names.get(piece.part) ?? 0) + 1);
   return {
     placed, missing, settings: machineSettings(parts), shopping: shoppingList(missing, species.id), yieldShare: missing.length === 0 && sawn > 0 ? ended / sawn : 0,
-    lines: jointLines(laid.map((each) => each.full), at.top.width),
+    lines: jointLines(laid.map((each) => each.full), at.core.width),
     lacking: [...names].map(([part, count]) => ({ name: parts.find((each) => each.id === part)!.name, count })),
     candidatesOf: last((candidates: readonly Candidate[]) => candidates.map(({ board, width, slide }) => ({ board: board.id, width, slide }))),
     unfitOf: last((unfit: readonly Unfit[]) => unfit.map(({ board, reason }) => ({ board: board.id, reason }))),
@@ -190,18 +240,27 @@ function stepsOf(piece: Piece, parts: readonly Part[], joints: readonly LegRailJ
 }
 
 /** What Movement says the top measures on each day its width was taken. */
-function predictedWidths(log: Piece["log"], top: TopMovement, piece: Piece): { on: string; width: number }[] {
-  return log.filter((each) => each.kind === "width").map((each) => ({ on: each.on, width: piece.form.top.width + top.months[Number(each.on.slice(5, 7)) - 1].change }));
+function predictedWidths(log: Piece["log"], top: TopMovement): { on: string; width: number }[] {
+  return log.flatMap((each) => (each.kind === "width" && each.what === "top" ? [{ on: each.on, width: top.width + top.changes[sampleOn(top.course, each.on)] }] : []));
 }
 
 const briefVerdicts = (brief: Piece["brief"], form: Piece["form"]) => run(BRIEF_RULES, { brief, form });
 const formVerdicts = (form: Piece["form"], brief: Piece["brief"], at: TableGeometry, species: Species, lift: number) => run(FORM_RULES, { form, brief, at, species, lift });
-const movementVerdicts = (piece: Piece, at: TableGeometry, species: Species, year: MoistureYear, top: TopMovement, buttons: readonly Button[], today: string) =>
-  run(MOVEMENT_RULES, { piece, at, species, year, top, buttons, today });
+const movementVerdicts = (piece: Piece, at: TableGeometry, species: Species, year: MoistureYear, top: TopMovement, fasteners: readonly Fastener[], today: string, delivered: string, held: ReturnType<typeof heldBy>, insets: readonly InsetMovement[], stopped: readonly Stop[]) => {
+  const facts: MovementFacts = { piece, at, species, year, top, fasteners, today, delivered, ...held, insets, stopped };
+  return [...run(FLAT_RULES, facts), ...run(HOLD_RULES, facts), ...run(MOVEMENT_RULES, facts)];
+};
 const jointVerdicts = (piece: Piece, at: TableGeometry, shop: Shop, joints: readonly LegRailJoint[]) => run(JOINT_RULES, { piece, at, shop, joints });
 const panelVerdicts = (piece: Piece, at: TableGeometry, shop: Shop, rack: readonly RackBoard[], laid: readonly LaidStrip[], missing: readonly string[], lacking: { name: string; count: number }[]) =>
   run(PANEL_RULES, { piece, at, shop, rack, laid, missing, lacking });
 const glueVerdicts = (piece: Piece, stages: readonly GlueStage[], adhesive: Adhesive, shop: Shop) => run(GLUE_RULES, { piece, stages, adhesive, shop });
 const cuttingVerdicts = (piece: Piece, parts: readonly Part[], cutting: ReturnType<typeof cuttingFor>, shop: Shop) => run(CUTTING_RULES, { piece, parts, ...cutting, shop });
 const buildVerdicts = (piece: Piece, steps: readonly DatedStep[], today: string) => run(BUILD_RULES, { piece, steps, today });
-const logVerdicts = (piece: Piece, top: TopMovement, predicted: { on: string; width: number }[], today: string) => run(LOG_RULES, { piece, top, predicted, today });
+const logVerdicts = (piece: Piece, top: TopMovement, predicted: { on: string; width: number }[], lessons: readonly Learned[], today: string) => run(LOG_RULES, { piece, top, predicted, learned: lessons, today });
+
+/** What the table says of a board, by its rings, beside what was measured on it. */
+function learnedFrom(log: Piece["log"], fitted: Piece["fitted"], top: TopMovement, rack: readonly RackBoard[], species: Species): Learned[] {
+  const ofBoard = (id: string | null) => { const board = rack.find((each) => each.id === id); return board ? boardCoefficient(species, board.ringLeft, board.ringRight) : boardCoefficient(species, UNKNOWN_RINGS.left, UNKNOWN_RINGS.right); };
+  const whole = top.strips.reduce((sum, strip) => sum + ofBoard(strip.board) * strip.width, 0) / top.width;
+  return learned({ log, fitted }, top, top.course, rack, (id) => (id === null ? whole : ofBoard(id)));
+}

@@ -1,5 +1,6 @@
 import type { PoolClient } from "pg";
 import type { Piece } from "../core/piece/schema";
+import { upgraded } from "../core/piece/upgrade";
 import { reserve, Taken } from "./boards";
 import { pool, transaction } from "./database";
 
@@ -21,7 +22,7 @@ export async function bench(workshop: string): Promise<BenchPiece[]> {
     `select p.id, s.body, p.revision, p.put_away, p.saved_at
        from piece p join piece_state s on s.workshop_id = p.workshop_id and s.piece_id = p.id and s.n = p.head
       where p.workshop_id = $1 order by p.put_away, p.created_at, p.id`, [workshop]);
-  return rows.map((row) => ({ id: row.id, piece: row.body, revision: row.revision, putAway: row.put_away, savedAt: row.saved_at.toISOString() }));
+  return rows.map((row) => ({ id: row.id, piece: asPiece(row.body), revision: row.revision, putAway: row.put_away, savedAt: row.saved_at.toISOString() }));
 }
 
 export async function openPiece(workshop: string, id: string): Promise<OpenPiece | null> {
@@ -37,12 +38,12 @@ export async function openPiece(workshop: string, id: string): Promise<OpenPiece
        union all
        select s.n, s.parent, s.label from piece_state s join up on s.n = up.parent where s.workshop_id = $1 and s.piece_id = $2)
      select n, label from up order by n`, [workshop, id, row.tip]);
-  return { id, revision: row.revision, piece: row.body, head: row.head, line: line.rows, newest: row.newest };
+  return { id, revision: row.revision, piece: asPiece(row.body), head: row.head, line: line.rows, newest: row.newest };
 }
 
 export async function stateOf(workshop: string, id: string, n: number): Promise<Piece | null> {
   const { rows } = await pool().query<{ body: Piece }>("select body from piece_state where workshop_id = $1 and piece_id = $2 and n = $3", [workshop, id, n]);
-  return rows[0]?.body ?? null;
+  return rows[0] ? asPiece(rows[0].body) : null;
 }
 
 export async function addPiece(workshop: string, piece: Piece): Promise<string> {
@@ -105,7 +106,10 @@ class UnknownState extends Error {}
 
 async function bodyOf(client: PoolClient, workshop: string, id: string, n: number): Promise<Piece | null> {
   const { rows } = await client.query<{ body: Piece }>("select body from piece_state where workshop_id = $1 and piece_id = $2 and n = $3", [workshop, id, n]);
-  return rows[0]?.body ?? null;
+  return rows[0] ? asPiece(rows[0].body) : null;
 }
+
+/** A state saved by an earlier Taller reads as this one would have written it. */
+const asPiece = (body: Piece) => upgraded(body) as Piece;
 
 const boardsOf = (piece: Piece) => [...new Set(piece.panel.strips.map((strip) => strip.board))];

@@ -1,5 +1,5 @@
 import { cache } from "react";
-import { Shop } from "../core/piece/shop";
+import { Shop, USUAL_SHOP } from "../core/piece/shop";
 import type { Species } from "../core/wood/species";
 import { pool } from "./database";
 
@@ -10,7 +10,8 @@ export const currentWorkshop = cache(async (): Promise<Workshop> => {
   const { rows } = await pool().query<{ id: string; shop: Shop }>("select id, shop from workshop order by created_at limit 1");
   if (!rows[0]) throw new Error("No workshop yet: npm run demo loads one.");
   const own = await pool().query<{ body: Species }>("select body from species where workshop_id = $1 order by id", [rows[0].id]);
-  return { ...rows[0], ownSpecies: own.rows.map((row) => row.body) };
+  // fields that a later Taller added get their usual value
+  return { ...rows[0], shop: { ...USUAL_SHOP, ...rows[0].shop }, ownSpecies: own.rows.map((row) => row.body) };
 });
 
 export async function saveShop(workshop: string, shop: Shop): Promise<void> {

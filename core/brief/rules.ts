@@ -37,20 +37,24 @@ function dailySeats(facts: BriefFacts) { return seats(facts, "daily", PEOPLE.sea
 function partySeats(facts: BriefFacts) { return seats(facts, "most", PEOPLE.squeezed, "at a party"); }
 
 function seats({ brief, form }: BriefFacts, which: "daily" | "most", edge: number, when: string): Verdict {
-  const { sides, ends, total } = seatsAt(form.top.length, form.top.width, edge);
+  const { sides, ends, total } = form.use === "bench" ? alongBench(form.top.length, edge) : seatsAt(form.top.length, form.top.width, edge);
   const wanted = brief.seats[which];
   const level = total >= wanted ? "holds" : which === "most" || total >= wanted - 1 ? "tight" : "fix";
   const proposal = proposeTable(brief);
   return verdict({
     id: `brief.seats-${which}`, stage: "brief", subject: ["top"], level,
     text: `Seats ${total} ${when}, ${wanted} asked`,
-    why: `${edge} mm of edge a place: ${sides} along the sides${ends ? `, ${ends} at the ends` : "; the ends are too narrow to sit at"}.`,
+    why: `${edge} mm of edge a place: ${sides} along the sides${ends ? `, ${ends} at the ends` : form.use === "bench" ? "" : "; the ends are too narrow to sit at"}.`,
     limit: wanted, actual: total, sense: "at least", unit: "seats",
-    remedies: level === "holds" || proposal.length <= form.top.length ? [] : [useProposal(proposal)],
+    remedies: level === "holds" || form.use === "bench" || proposal.length <= form.top.length ? [] : [useProposal(proposal)],
   });
 }
 
-function tuckedSeats({ brief, form }: BriefFacts): Verdict {
+/** A bench is sat on from one side. */
+const alongBench = (length: number, edge: number) => ({ sides: Math.floor(length / edge + 1e-9), ends: 0, total: Math.floor(length / edge + 1e-9) });
+
+function tuckedSeats({ brief, form }: BriefFacts): Verdict | null {
+  if (form.use === "bench") return null;
   const perSide = Math.ceil(Math.max(1, brief.seats.daily - seatsAt(0, form.top.width, PEOPLE.seat).ends) / 2);
   const { between, needed } = underTable(form, brief.seating, perSide);
   const level = grade(between, "at least", needed, needed - 40);

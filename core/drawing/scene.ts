@@ -16,7 +16,7 @@ export type Item =
   | (Drawn & { kind: "path"; points: Point[]; closed: boolean; ink: Ink; fill?: string })
   | (Drawn & { kind: "circle"; x: number; y: number; r: number; ink: Ink })
   | (Drawn & { kind: "wood"; x: number; y: number; w: number; h: number; colour: [string, string]; seed: number; grain: "x" | "y"; pale?: boolean })
-  | (Drawn & { kind: "rings"; x: number; y: number; w: number; h: number; colour: [string, string]; left: number; right: number; barkUp: boolean })
+  | (Drawn & { kind: "rings"; x: number; y: number; w: number; h: number; colour: [string, string]; left: number; right: number; barkUp: boolean; turn?: number })
   | (Drawn & { kind: "hatch"; x: number; y: number; w: number; h: number })
   | { kind: "text"; x: number; y: number; text: string; anchor?: "start" | "middle" | "end"; ink?: "ink" | "graphite" | "layout" | "grain"; size?: number; dx?: number; dy?: number }
   | { kind: "dimension"; from: Point; to: Point; offset: number; value: number; fine?: boolean; edit?: Edit };

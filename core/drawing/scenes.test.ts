@@ -1,5 +1,4 @@
 import { describe, expect, it } from "vitest";
-import { moistureYear } from "../climate/year";
 import { planOf, plainRack, strips, tableWith, at } from "../testing/plans";
 import { USUAL_SHOP } from "../piece/shop";
 import { boardScene, cuttingScene, panelScene } from "./boards";
@@ -8,14 +7,15 @@ import { glueScene } from "./glue-up";
 import { buttonScene, legSectionScene, tenonSideScene } from "./joint";
 import { roomScene } from "./room";
 import { Item, Scene, shifted } from "./scene";
-import { endGrainScene, movementScene, slotCloseUp } from "./top";
+import { closeUp } from "./close-up";
+import { endGrainScene, movementScene } from "./top";
 
 const piece = tableWith(at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7")), at("form.leg", { section: 80, taper: "two-faces", foot: 50, make: "solid" }));
 const plan = planOf(piece);
 const drawable = { geometry: plan.geometry, species: plan.species, form: piece.form };
 const rack = plainRack();
 const scenes: Scene[] = [
-  roomScene(piece, plan.species.colour), planScene(drawable), frontScene(drawable), sideScene(drawable), elevationsScene(drawable), thumbScene(drawable), movementScene(plan, piece, 7, 8), endGrainScene(plan, true), slotCloseUp(plan, piece, 7)!,
+  roomScene(piece, plan.species.colour), planScene(drawable), frontScene(drawable), sideScene(drawable), elevationsScene(drawable), thumbScene(drawable), movementScene(plan, piece, 7, 8), endGrainScene(plan, true), closeUp(plan, piece, 7)!,
   legSectionScene(plan), tenonSideScene(plan, "long-rail"), buttonScene(plan, piece.joints.buttons), panelScene(plan, piece, USUAL_SHOP), glueScene(plan, plan.glueUp[0]),
   boardScene(rack[0], plan.species.colour, 2400, 160, false), cuttingScene(rack[7], plan.species.colour, plan.cutting.placed.filter((each) => each.board === rack[7].id), null, 2400),
 ];
@@ -49,19 +49,18 @@ describe("what a drawing shows is what the plan says", () => {
     expect(wet.h - plan.top.width).toBeCloseTo(10 * plan.top.wet.change, 6);
   });
   it("the close-up binds when the travel is past the slot, and its gaps add up to what the slot gives", () => {
-    const roomy = slotCloseUp(plan, piece, plan.top.wet.month)!;
+    const roomy = closeUp(plan, piece, plan.top.wet.at)!;
     expect(dimensions(roomy).reduce((sum, each) => sum + each.value, 0)).toBeCloseTo(piece.joints.buttons.slotLength - piece.joints.buttons.width, 9);
     expect(roomy.title).not.toMatch(/binds/);
     const tight = tableWith(at("joints.buttons.slotLength", 31));
-    expect(slotCloseUp(planOf(tight), tight, plan.top.wet.month)!.title).toMatch(/binds/);
+    expect(closeUp(planOf(tight), tight, plan.top.wet.at)!.title).toMatch(/binds/);
     const none = tableWith(at("form.crossRails", 0), at("form.top.width", 230), at("form.leg.section", 50));
-    expect(slotCloseUp(planOf(none), none, 0)).toBeNull();
+    expect(closeUp(planOf(none), none, 0)).toBeNull();
   });
   it("the strips fill the month's width", () => {
-    const year = moistureYear(piece.brief.climate);
-    for (const month of [year.driest.month, year.wettest.month]) {
+    for (const month of [plan.top.dry.at, plan.top.wet.at]) {
       const strip = movementScene(plan, piece, month, 1).items.filter((item): item is Extract<Item, { kind: "wood" }> => item.kind === "wood");
-      expect(strip.reduce((sum, each) => sum + each.h, 0)).toBeCloseTo(plan.top.width + plan.top.months[month].change, 6);
+      expect(strip.reduce((sum, each) => sum + each.h, 0)).toBeCloseTo(plan.top.width + plan.top.changes[month], 6);
     }
   });
   it("end grain lies side by side across the top", () => {

@@ -1,88 +1,158 @@
 import type { Plan } from "../plan";
 import type { Piece } from "../piece/schema";
-import { slotPlay } from "../movement/buttons";
-import { fixedLine, travel } from "../movement/year";
-import { Item, line, Scene, seedOf } from "./scene";
+import { sampleDate } from "../movement/course";
+import { panelProfile } from "../movement/profile";
+import { fixedLine, travelOn } from "../movement/year";
+import { dimension, Item, line, rect, Scene, seedOf } from "./scene";
 
-/** The top from above with the outlines of the dry and the wet month, and its buttons; movement drawn `exaggeration` times as large. */
-export function movementScene(plan: Plan, piece: Piece, month: number, exaggeration: number): Scene {
-  const { geometry: at, top, species } = plan;
+/**
+ * The top from above on one day of its course, with the outlines of its driest and wettest day and whatever holds it.
+ *
+ * @param sample         which sample of the course
+ * @param exaggeration   how many times larger than life movement is drawn
+ */
+export function movementScene(plan: Plan, piece: Piece, sample: number, exaggeration: number): Scene {
+  const { geometry: at, top } = plan;
   const { length, width } = at.top;
+  const day = sampleDate(top.course.from, sample);
   const line0 = fixedLine(piece.choices.fixedLine, width);
-  const now = top.months[month];
-  const edges = (change: number) => ({ front: -width / 2 - share(line0, width) * change * exaggeration, back: width / 2 + (1 - share(line0, width)) * change * exaggeration });
-  const items: Item[] = [];
-  const scale = now.change === 0 ? 0 : 1;
-  const drawn = edges(now.change);
-  const stretch = (y: number) => drawn.front + ((y + width / 2) / width) * (drawn.back - drawn.front);
-  for (const strip of top.strips) {
+  const slatted = at.core.count > 1;
+  const now = top.changes[sample];
+  const outer = slatted ? { front: -width / 2, back: width / 2 } : edgesAt(plan, piece, now, exaggeration);
+  const items: Item[] = [...(slatted ? slatItems(plan, piece, now, exaggeration) : panelItems(plan, piece, sample, exaggeration)), ...heldItems(plan, piece, sample)];
+  const bad = (id: string) => plan.verdicts.some((each) => each.level === "fix" && each.subject.includes(id));
+  if (!plan.breadboards) items.push(...fastenerItems(plan, piece, sample, bad));
+  if (!slatted) items.push(line([[-length / 2 - 60, line0 - width / 2], [length / 2 + 60, line0 - width / 2]], "faint"));
+  items.push(dimension([-length / 2, width / 2], [length / 2, width / 2], 34, length, { path: ["form", "top", "length"], name: "Top length" }));
+  items.push(dimension([length / 2, width / 2], [length / 2, -width / 2], 34, width, { path: ["form", "top", "width"], name: "Top width" }));
+  const wetEdge = slatted ? outer : edgesAt(plan, piece, Math.max(top.wet.change, 0, now), exaggeration);
+  const centred = piece.choices.fixedLine === "centre";
+  items.push({ kind: "text", x: -length / 2, y: Math.min(wetEdge.front, -width / 2), text: `${day.name} ${day.on.slice(0, 4)}, movement drawn ${exaggeration} times larger`, ink: "graphite", size: 13, dy: 20 });
+  items.push({ kind: "text", x: length / 2, y: Math.min(wetEdge.front, -width / 2), text: slatted ? `${sign(now)} mm each slat` : `${sign(centred ? now / 2 : now)} mm ${centred ? "each edge" : "at the free edge"}`, ink: "layout", size: 13, anchor: "end", dy: 20 });
+  return { id: "movement", title: `The top in ${day.name} ${day.on.slice(0, 4)}: ${sign(now)} mm against today. Driest ${sign(top.dry.change)} mm in ${top.dry.name}, wettest ${sign(top.wet.change)} mm in ${top.wet.name}.`, bounds: { x: -length / 2, y: -width / 2, w: length, h: width }, margin: [62, 78, 46, 16], items };
+}
+
+/** Front and back edge of what moves as one, for a change of its width. */
+function edgesAt(plan: Plan, piece: Piece, change: number, exaggeration: number): { front: number; back: number } {
+  const { width } = plan.geometry.core;
+  const share = fixedLine(piece.choices.fixedLine, width) / width;
+  return { front: -width / 2 - share * change * exaggeration, back: width / 2 + (1 - share) * change * exaggeration };
+}
+
+function panelItems(plan: Plan, piece: Piece, sample: number, exaggeration: number): Item[] {
+  const { geometry: at, top, species } = plan;
+  const { shoulder, width } = at.core;
+  const edges = (change: number) => edgesAt(plan, piece, change, exaggeration);
+  const now = edges(top.changes[sample]);
+  const stretch = (y: number) => now.front + ((y + width / 2) / width) * (now.back - now.front);
+  const items = top.strips.flatMap((strip): Item[] => {
     const [from, to] = [stretch(strip.from - width / 2), stretch(strip.from + strip.width - width / 2)];
-    items.push({ kind: "wood", x: -length / 2, y: from, w: length, h: to - from, colour: species.colour, seed: seedOf(strip.board ?? "top"), grain: "x", id: strip.board ? `strip:${strip.board}` : "top" });
-    if (strip.board) items.push({ kind: "text", x: -length / 2 + piece.form.overhang.end + at.leg.section + 130, y: (from + to) / 2, text: strip.board, ink: "grain", size: 12, dy: 4 });
-  }
-  for (const [season, where] of [["dry", edges(top.dry.change)], ["wet", edges(top.wet.change)]] as const) items.push({ kind: "rect", x: -length / 2, y: where.front, w: length, h: where.back - where.front, ink: season === "wet" ? "layout" : "hidden", id: `outline-${season}` });
-  const slot = piece.joints.buttons.slotLength;
-  for (const button of plan.buttons) {
-    const across = button.rail !== "long";
-    const bad = plan.verdicts.some((each) => each.level === "fix" && each.subject.includes(button.id));
-    const move = travelNow(plan, at.top.width / 2 - button.z, line0, now.moisture) * exaggeration * scale;
-    const size = piece.joints.buttons.width;
-    if (across) items.push({ kind: "rect", x: button.x - 9, y: -button.z - slot / 2, w: 18, h: slot, ink: bad ? "fix" : "hole", round: 4, id: button.id, label: `${button.id}: ${button.wet.toFixed(1)} mm wet, ${button.dry.toFixed(1)} mm dry` });
-    else items.push({ kind: "rect", x: button.x - size / 2, y: -button.z - 9, w: size, h: 18, ink: bad ? "fix" : "hole", round: 2, id: button.id });
-    items.push({ kind: "circle", x: button.x, y: -button.z + (button.z > 0 ? -1 : 1) * move, r: 7, ink: "peg", id: button.id });
-  }
-  items.push(line([[-length / 2 - 60, width / 2 - line0 === 0 ? 0 : line0 - width / 2], [length / 2 + 60, line0 - width / 2]], "faint"));
-  items.push({ kind: "dimension", from: [-length / 2, width / 2], to: [length / 2, width / 2], offset: 30, value: length, edit: { path: ["form", "top", "length"], name: "Top length" } });
-  items.push({ kind: "dimension", from: [length / 2, width / 2], to: [length / 2, -width / 2], offset: 30, value: width, edit: { path: ["form", "top", "width"], name: "Top width" } });
-  const edge = now.change * (line0 === width / 2 ? 0.5 : 1);
-  const wetEdges = edges(Math.max(top.wet.change, 0, now.change));
-  items.push({ kind: "text", x: -length / 2, y: wetEdges.front, text: `${now.name}, drawn ${exaggeration} times larger than life`, ink: "graphite", size: 13, dy: 20 });
-  items.push({ kind: "text", x: length / 2, y: wetEdges.front, text: `${sign(edge)} mm ${line0 === width / 2 ? "each edge" : "at the free edge"}`, ink: "layout", size: 13, anchor: "end", dy: 20 });
-  return { id: "movement", title: `The top in ${now.name}: ${sign(now.change)} mm against today. Dry outline ${sign(top.dry.change)} mm in ${top.dry.name}, wet ${sign(top.wet.change)} mm in ${top.wet.name}.`, bounds: { x: -length / 2, y: -width / 2, w: length, h: width }, margin: [58, 74, 46, 16], items };
+    return [
+      { kind: "wood", x: -shoulder / 2, y: from, w: shoulder, h: to - from, colour: species.colour, seed: seedOf(strip.board ?? "top"), grain: "x", id: strip.board ? `strip:${strip.board}` : "top" },
+      ...(strip.board ? [{ kind: "text", x: -shoulder / 2 + Math.min(shoulder * 0.1, piece.form.overhang.end + at.leg.section + 130), y: (from + to) / 2, text: strip.board, ink: "grain", size: 12, dy: 4 } as Item] : []),
+    ];
+  });
+  for (const [season, where] of [["dry", edges(top.dry.change)], ["wet", edges(top.wet.change)]] as const) items.push({ kind: "rect", x: -shoulder / 2, y: where.front, w: shoulder, h: where.back - where.front, ink: season === "wet" ? "layout" : "hidden", id: `outline-${season}` });
+  return items;
 }
 
-/** The end-rail button that travels most, in its slot as it stands that month; outward is to the right. Null when there is none. */
-export function slotCloseUp(plan: Plan, piece: Piece, month: number): Scene | null {
-  const across = plan.buttons.filter((each) => each.rail !== "long");
-  if (across.length === 0) return null;
-  const worst = across.reduce((a, b) => (Math.abs(b.wet) + Math.abs(b.dry) > Math.abs(a.wet) + Math.abs(a.dry) ? b : a));
-  const { slotLength, width } = piece.joints.buttons;
-  const moved = travelNow(plan, plan.top.width / 2 - worst.z, fixedLine(piece.choices.fixedLine, plan.top.width), plan.top.months[month].moisture);
-  const play = slotPlay(piece.joints.buttons);
-  const binds = Math.abs(moved) > play;
-  const [high, deep] = [12, 26];
-  const items: Item[] = [
-    { kind: "wood", x: -slotLength / 2 - 8, y: -deep / 2, w: slotLength + 16, h: deep, colour: plan.species.colour, seed: 9, grain: "x", id: "end-rail" },
-    { kind: "rect", x: -slotLength / 2, y: -high / 2, w: slotLength, h: high, ink: "void" },
-    { kind: "rect", x: moved - width / 2, y: -high / 2 + 0.6, w: width, h: high - 1.2, ink: binds ? "fix" : "paper", id: worst.id },
-    { kind: "text", x: moved, y: 0, text: binds ? "binds" : "button", anchor: "middle", ink: binds ? "ink" : "grain", dy: 5 },
+/** Slats, each about its own middle; the rails below show through the gaps. */
+function slatItems({ geometry: at, species, top }: Plan, piece: Piece, now: number, exaggeration: number): Item[] {
+  const pitch = at.core.width + piece.form.slats.gap;
+  const rails = [-at.endRail.x, ...at.crossRails.map((each) => each.x), at.endRail.x];
+  const wide = (change: number) => Math.max(1, at.core.width + change * exaggeration);
+  return [
+    ...rails.map((x): Item => rect(x - at.rail.thickness / 2, -at.frame.width / 2, at.rail.thickness, at.frame.width, "hidden", "end-rail")),
+    ...Array.from({ length: at.core.count }, (_, i) => -at.top.width / 2 + at.core.width / 2 + i * pitch).flatMap((y, i): Item[] => [
+      { kind: "wood", x: -at.top.length / 2, y: y - wide(now) / 2, w: at.top.length, h: wide(now), colour: species.colour, seed: 61 + i, grain: "x", id: "slat" },
+      { kind: "rect", x: -at.top.length / 2, y: y - wide(top.wet.change) / 2, w: at.top.length, h: wide(top.wet.change), ink: "layout", id: "outline-wet" },
+      ...rails.flatMap((x): Item[] => (piece.form.slats.screws === "one" ? [0] : [-piece.form.slats.screwSpread / 2, piece.form.slats.screwSpread / 2]).map((off) => ({ kind: "circle", x, y: y + off, r: 5, ink: "peg", id: "slat" }))),
+    ]),
   ];
-  for (const side of [-1, 1]) {
-    const gap = play - side * moved;
-    if (gap > 0.05) items.push({ kind: "dimension", from: side < 0 ? [-slotLength / 2, -deep / 2] : [moved + width / 2, -deep / 2], to: side < 0 ? [moved - width / 2, -deep / 2] : [slotLength / 2, -deep / 2], offset: -12, value: gap, fine: true });
-  }
-  return {
-    id: "slot", title: `The outermost end button in ${plan.top.months[month].name}: moved ${sign(moved)} mm in a slot that gives ${play.toFixed(1)} mm each way${binds ? "; it binds" : ""}.`,
-    bounds: { x: -slotLength / 2 - 8, y: -deep / 2, w: slotLength + 16, h: deep }, margin: [4, 8, 40, 8], items,
-  };
 }
 
-/** End grain of the panel as it lies, each board with the rings it has. Seen from the left end, front edge at the left. */
-export function endGrainScene(plan: Plan, names: boolean): Scene {
+/** End boards with their pegs and slots, frame, or channels. */
+function heldItems(plan: Plan, piece: Piece, sample: number): Item[] {
+  const { geometry: at, species, top, breadboards, channels, framed } = plan;
+  const { length, width } = at.top;
+  if (breadboards) {
+    const wide = piece.form.breadboard.width;
+    const held = breadboards.pegs.find((each) => each.fixed)!;
+    const first = -breadboards.length / 2;
+    return [-1, 1].flatMap((side): Item[] => {
+      const x = side < 0 ? -length / 2 : length / 2 - wide;
+      const moved = (peg: (typeof breadboards.pegs)[number]) => travelOn(top, peg.at, held.at, sample) * Math.sign(peg.at - held.at);
+      return [
+        { kind: "wood", x, y: first, w: wide, h: breadboards.length, colour: species.colour, seed: 77 + side, grain: "y", id: "end-board" },
+        ...breadboards.pegs.flatMap((peg): Item[] => {
+          const y = peg.at - at.core.width / 2;
+          const bad = plan.verdicts.some((each) => each.level === "fix" && each.subject.includes(peg.id));
+          const out = Math.sign(peg.at - held.at) * peg.setOff;
+          return [
+            ...(peg.fixed || peg.slot <= piece.form.breadboard.peg ? [] : [{ kind: "rect", x: x + wide / 2 - piece.form.breadboard.peg / 2 - 3, y: y + out + moved(peg) - peg.slot / 2 - 3, w: piece.form.breadboard.peg + 6, h: peg.slot + 6, ink: bad ? "fix" : "hole", round: 9, id: peg.id, label: `${peg.id}: slot ${peg.slot.toFixed(1)} mm` } as Item]),
+            { kind: "circle", x: x + wide / 2, y, r: piece.form.breadboard.peg / 2 + 1, ink: "peg", id: peg.id },
+          ];
+        }),
+      ];
+    });
+  }
+  if (framed) {
+    const wide = piece.form.frame.width;
+    const mitred = piece.form.frame.corners === "mitred";
+    return [
+      ...[-1, 1].map((side): Item => ({ kind: "wood", x: -length / 2, y: side < 0 ? -width / 2 : width / 2 - wide, w: length, h: wide, colour: species.colour, seed: 83 + side, grain: "x", id: "frame-long" })),
+      ...[-1, 1].map((side): Item => ({ kind: "wood", x: side < 0 ? -length / 2 : length / 2 - wide, y: -width / 2 + wide, w: wide, h: Math.max(0, width - 2 * wide), colour: species.colour, seed: 87 + side, grain: "y", id: "frame-end" })),
+      ...(mitred ? [-1, 1].flatMap((sx) => [-1, 1].map((sy): Item => line([[(sx * length) / 2, (sy * width) / 2], [sx * (length / 2 - wide), sy * (width / 2 - wide)]], "outline"))) : []),
+    ];
+  }
+  if (channels) {
+    return channels.x.flatMap((x): Item[] => [
+      rect(x - 20, -channels.groove / 2, 40, channels.groove, "hidden", "top"), rect(x - 16, -channels.length / 2, 32, channels.length, "tool", "top"),
+      ...channels.bolts.flatMap((bolt): Item[] => [
+        ...(bolt.fixed ? [] : [{ kind: "rect", x: x - 5, y: bolt.at - width / 2 - piece.form.channel.slot / 2, w: 10, h: piece.form.channel.slot, ink: "hole", round: 5, id: bolt.id } as Item]),
+        { kind: "circle", x, y: bolt.at - width / 2, r: 5, ink: "peg", id: bolt.id },
+      ]),
+    ]);
+  }
+  return [];
+}
+
+function fastenerItems(plan: Plan, piece: Piece, sample: number, bad: (id: string) => boolean): Item[] {
+  const { top } = plan;
+  const line0 = fixedLine(piece.choices.fixedLine, top.width);
+  const slot = piece.joints.fastening === "button" ? piece.joints.buttons.slotLength : piece.joints.fastening === "slotted" ? piece.joints.slotted.slot + 16 : 26;
+  const size = piece.joints.fastening === "button" ? piece.joints.buttons.width : 22;
+  return plan.fasteners.flatMap((each): Item[] => {
+    const from = top.width / 2 - each.z;
+    const move = plan.framed ? 0 : travelOn(top, Math.max(0, Math.min(top.width, from)), line0, sample) * (from < line0 ? -1 : 1);
+    const ink = bad(each.id) ? "fix" : "hole";
+    const label = `${each.id}: ${each.wet.toFixed(1)} mm wet, ${each.dry.toFixed(1)} mm dry`;
+    return [
+      each.rail === "long" ? { kind: "rect", x: each.x - size / 2, y: -each.z - 9, w: size, h: 18, ink, round: 2, id: each.id, label } : { kind: "rect", x: each.x - 9, y: -each.z - slot / 2, w: 18, h: slot, ink, round: 4, id: each.id, label },
+      { kind: "circle", x: each.x, y: -each.z + move, r: 7, ink: "peg", id: each.id },
+    ];
+  });
+}
+
+/**
+ * End grain of the panel as it lies, each board with the rings it has, seen from the left end, front edge at the left.
+ *
+ * @param sample        a sample of the course on which to show how a free panel turns, or null for flat boards
+ * @param exaggeration  how many times larger than life it turns
+ */
+export function endGrainScene(plan: Plan, names: boolean, sample: number | null = null, exaggeration = 1): Scene {
   const { top, geometry: at, species } = plan;
-  const items: Item[] = top.strips.flatMap((strip) => [
-    { kind: "rings", x: strip.from, y: 0, w: strip.width, h: at.top.thickness, colour: species.colour, left: strip.ringLeft, right: strip.ringRight, barkUp: strip.barkUp, id: strip.board ? `strip:${strip.board}` : "top" } as Item,
+  const pose = sample === null ? null : panelProfile(top, species, sample);
+  const highest = pose ? Math.max(0, ...pose.face.map(([, y]) => y * exaggeration)) : 0;
+  const lowest = pose ? Math.min(0, ...pose.face.map(([, y]) => y * exaggeration)) : 0;
+  const items: Item[] = top.strips.flatMap((strip, i): Item[] => [
+    { kind: "rings", x: strip.from, y: pose ? pose.strips[i].y * exaggeration : 0, w: strip.width, h: at.core.thickness, colour: species.colour, left: strip.ringLeft, right: strip.ringRight, barkUp: strip.barkUp, id: strip.board ? `strip:${strip.board}` : "top", ...(pose ? { turn: (Math.atan(Math.tan((pose.strips[i].turn * Math.PI) / 180) * exaggeration) * 180) / Math.PI } : {}) },
     ...(names && strip.board ? [{ kind: "text", x: strip.from + strip.width / 2, y: 0, text: strip.board, anchor: "middle", ink: "graphite", size: 13, dy: 18 } as Item] : []),
   ]);
-  return { id: "end-grain", title: `End grain from the front edge: ${top.strips.map((strip) => `${strip.board ?? "flat-sawn"}, bark ${strip.barkUp ? "up" : "down"}`).join("; ")}.`, bounds: { x: 0, y: 0, w: at.top.width, h: at.top.thickness }, margin: [4, 4, names ? 24 : 4, 4], items };
+  if (pose) items.push({ kind: "path", points: pose.face.map(([x, y]): [number, number] => [x, at.core.thickness + 3 + y * exaggeration]), closed: false, ink: "layout", id: "face" });
+  const worst = pose ? pose.face.reduce((a, [, y]) => (Math.abs(y) > Math.abs(a) ? y : a), 0) : 0;
+  const shape = sample === null ? "" : ` Left free it ${Math.abs(worst) < 0.05 ? "lies flat" : `${worst > 0 ? "crowns" : "hollows"} by ${Math.abs(worst).toFixed(1)} mm`}.`;
+  return { id: "end-grain", title: `End grain from the front edge: ${top.strips.map((strip) => `${strip.board ?? "flat-sawn"}, bark ${strip.barkUp ? "up" : "down"}`).join("; ")}.${shape}`, bounds: { x: 0, y: Math.min(0, lowest), w: top.width, h: at.core.thickness + highest - Math.min(0, lowest) }, margin: [8, 4, names ? 24 : 4, 4], items };
 }
 
-function travelNow(plan: Plan, at: number, fixed: number, moisture: number): number {
-  const { dry, wet } = travel(plan.top, Math.max(0, Math.min(plan.top.width, at)), fixed);
-  const { start, dry: dryMonth, wet: wetMonth } = plan.top;
-  const span = moisture >= start.value ? wetMonth.moisture - start.value : dryMonth.moisture - start.value;
-  return Math.abs(span) < 1e-9 ? 0 : (moisture >= start.value ? wet : dry) * ((moisture - start.value) / span);
-}
-
-const share = (fixed: number, width: number) => fixed / width;
 const sign = (n: number) => `${n >= 0 ? "+" : "−"}${Math.abs(n).toFixed(1)}`;

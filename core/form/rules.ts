@@ -11,6 +11,10 @@ export const USUAL = {
   longRailAlone: 1500, topWeightOnePerson: 25, topWeightTwo: 50, taperBelow: 10,
 };
 
+/** The same for a bench or stool, mm. @source common practice: seats stand at about 450 */
+export const USUAL_BENCH = { leg: { low: 40, high: 75 }, apron: { low: 55, high: 100 }, top: { low: 20, high: 40 }, overhang: { low: 0, high: 50 }, height: { low: 420, high: 470 } };
+const usual = (form: Form) => (form.use === "bench" ? { ...USUAL, ...USUAL_BENCH } : USUAL);
+
 export interface FormFacts { form: Form; brief: Brief; at: TableGeometry; species: Species; lift: number }
 
 /** Every rule of the form stage, in the order a maker would ask. Each returns its verdict, or null when it has nothing to judge. */
@@ -28,7 +32,8 @@ function legsFit({ form, at }: FormFacts): Verdict {
   });
 }
 
-function kneeRoom({ form, at }: FormFacts): Verdict {
+function kneeRoom({ form, at }: FormFacts): Verdict | null {
+  if (form.use === "bench") return null;
   const level = grade(at.kneeRoom, "at least", USUAL.kneeRoom.good, USUAL.kneeRoom.least);
   const depth = Math.floor(at.leg.length - USUAL.kneeRoom.good);
   return verdict({
@@ -45,11 +50,12 @@ function kneeRoom({ form, at }: FormFacts): Verdict {
 
 function height({ form, brief }: FormFacts): Verdict {
   const off = Math.abs(form.height - brief.topHeight);
-  const usual = form.height >= USUAL.height.low && form.height <= USUAL.height.high;
+  const { low, high } = usual(form).height;
+  const inside = form.height >= low && form.height <= high;
   return verdict({
-    id: "form.height", stage: "form", subject: ["height"], level: off > 5 ? "tight" : usual ? "holds" : "tight",
+    id: "form.height", stage: "form", subject: ["height"], level: off > 5 ? "tight" : inside ? "holds" : "tight",
     text: off > 5 ? `The top stands at ${mm(form.height)}, the brief asks for ${mm(brief.topHeight)}` : `Top at ${mm(form.height)}, as the brief asks`,
-    why: usual ? "Dining tables stand between 720 and 760 mm." : "Outside the 720 to 760 mm of dining tables: try it with the client's chairs.",
+    why: inside ? `${form.use === "bench" ? "Benches" : "Dining tables"} stand between ${low} and ${high} mm.` : `Outside the ${low} to ${high} mm of ${form.use === "bench" ? "benches: try it with the client's table" : "dining tables: try it with the client's chairs"}.`,
     limit: brief.topHeight, actual: form.height, unit: "mm",
     remedies: off > 5 ? [set(`Set the height to ${brief.topHeight} mm`, ["form", "height"], brief.topHeight)] : [],
   });
@@ -68,19 +74,19 @@ const usualRange = (id: string, subject: string, label: string, actual: number, 
 };
 
 function legSection({ form, at }: FormFacts) {
-  return usualRange("form.leg", "leg", "Leg section", at.leg.section, USUAL.leg, ["form", "leg", "section"],
+  return usualRange("form.leg", "leg", "Leg section", at.leg.section, usual(form).leg, ["form", "leg", "section"],
     { low: `Rails ${form.apron.thickness} mm thick leave it little wood around the mortises.`, high: "It will look like a workbench." });
 }
 function apronDepth({ form }: FormFacts) {
-  return usualRange("form.apron", "long-rail", "Apron depth", form.apron.depth, USUAL.apron, ["form", "apron", "depth"],
+  return usualRange("form.apron", "long-rail", "Apron depth", form.apron.depth, usual(form).apron, ["form", "apron", "depth"],
     { low: "The shoulders that keep the table from racking get short.", high: "It takes knee room, and its own movement works on the tenons." });
 }
-function topThickness({ at }: FormFacts) {
-  return usualRange("form.top", "top", "Top thickness", at.top.thickness, USUAL.top, ["form", "top", "thickness"],
+function topThickness({ at, form }: FormFacts) {
+  return usualRange("form.top", "top", "Top thickness", at.top.thickness, usual(form).top, ["form", "top", "thickness"],
     { low: "It flexes between the rails and drums.", high: "It is heavy to carry and slow to look light." });
 }
 function sideOverhang({ form }: FormFacts) {
-  return usualRange("form.side-overhang", "top", "Side overhang", form.overhang.side, USUAL.overhang, ["form", "overhang", "side"],
+  return usualRange("form.side-overhang", "top", "Side overhang", form.overhang.side, usual(form).overhang, ["form", "overhang", "side"],
     { low: "Nothing is left when the top shrinks in the dry month.", high: "A lean on the edge lifts the far side." });
 }
 

@@ -2,6 +2,7 @@
 import { toJsonSchema } from "@valibot/to-json-schema";
 import * as v from "valibot";
 import { firstFault } from "../piece/fields";
+import { upgraded } from "../piece/upgrade";
 import { Piece, PIECE_FORMAT, PIECE_VERSION, pieceSchema } from "../piece/schema";
 
 /** A file larger than this is no piece, bytes. */
@@ -28,7 +29,8 @@ export function readPiece(text: string): ReadPiece {
 }
 
 /** The same for a value that is already parsed. */
-export function checkPiece(json: unknown): ReadPiece {
+export function checkPiece(given: unknown): ReadPiece {
+  const json = upgraded(given);
   if (json === null || typeof json !== "object" || Array.isArray(json)) return refuse("The file holds no piece. Choose the JSON file that Taller exported.");
   const { format, version } = json as { format?: unknown; version?: unknown };
   if (format !== PIECE_FORMAT) return refuse(`The field “format” should be “${PIECE_FORMAT}”. Choose the JSON file that Taller exported.`);

@@ -74,7 +74,7 @@ describe("the cut list", () => {
     expect(new Set(marks).size).toBe(marks.length);
     expect(part("leg").marks).toEqual(["L1", "L2", "L3", "L4"]);
   });
-  it("has as many buttons as Movement placed", () => expect(part("button").count).toBe(plan.buttons.length));
+  it("has as many buttons as Movement placed", () => expect(part("button").count).toBe(plan.fasteners.length));
   it("sets each machine once to each size", () => {
     for (const machine of ["planer", "table saw", "crosscut stop"] as const) {
       const settings = plan.cutting.settings.filter((each) => each.machine === machine);

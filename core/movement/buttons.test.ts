@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { at, find, planOf, plainRack, strips, tableWith } from "../testing/plans";
+import { at, courseOf, find, planOf, plainRack, strips, tableWith } from "../testing/plans";
 import { findSpecies } from "../wood/species";
 import { longRailPlay, slotPlay, worstTravel } from "./buttons";
 import { fixedLine, topMovement, travel } from "./year";
@@ -7,7 +7,7 @@ import { moistureYear } from "../climate/year";
 
 const year = moistureYear({ kind: "typical", id: "heated-temperate" });
 const ash = findSpecies("european-ash")!;
-const bare = topMovement({ width: 900, species: ash, start: { value: 8.5, on: "2026-11-23", from: "piece" }, year, strips: [] });
+const bare = topMovement({ width: 900, thickness: 28, species: ash, start: { value: 8.5, on: "2026-11-23", from: "piece" }, course: courseOf(year.months.map((each) => each.moisture)), strips: [] });
 
 describe("travel from the fixed line (derived: what lies between adds up)", () => {
   it("is nothing at the line, half the change at each edge of a centred top", () => {
@@ -33,11 +33,11 @@ describe("a plain independent calculation of the buttons", () => {
   const piece = tableWith(at("form.top.width", 900));
   const plan = planOf(piece);
   const perPercent = plan.top.coefficient;
-  const outer = Math.max(...plan.buttons.filter((each) => each.rail !== "long").map((each) => Math.abs(each.z)));
+  const outer = Math.max(...plan.fasteners.filter((each) => each.rail !== "long").map((each) => Math.abs(each.z)));
   const expected = outer * perPercent * (plan.top.wet.moisture - 8.5);
 
   it("the outermost end button travels its distance × coefficient × moisture", () => {
-    expect(worstTravel(plan.buttons, "across").wet).toBeCloseTo(expected, 6);
+    expect(worstTravel(plan.fasteners, "across").wet).toBeCloseTo(expected, 6);
   });
   it("a slot gives half of what it is longer than its button, each way", () => {
     expect(slotPlay({ ...piece.joints.buttons, slotLength: 45, width: 30 })).toBe(7.5);
@@ -65,7 +65,7 @@ describe("verdicts of the buttons", () => {
     expect(find(planOf(tableWith(at("joints.buttons.engaged", 3))), "movement.long-buttons-dry").level).toBe("fix");
   });
   it("the log's moisture reading is where the year starts", () => {
-    const log = [{ kind: "moisture", id: "1", on: "2026-11-24", value: 11, text: "" }];
+    const log = [{ kind: "moisture", id: "1", on: "2026-11-24", value: 11, text: "", what: "top", meter: null }];
     const plan = planOf(tableWith(at("log", log)));
     expect(plan.top.start).toEqual({ value: 11, on: "2026-11-24", from: "log" });
     expect(find(plan, "movement.acclimatised").level).toBe("tight");

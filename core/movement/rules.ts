@@ -2,21 +2,30 @@ import type { MoistureYear } from "../climate/year";
 import type { TableGeometry } from "../form/leg-and-apron";
 import type { Piece } from "../piece/schema";
 import type { Species } from "../wood/species";
-import { fine, grade, Level, Remedy, set, Verdict, verdict } from "../verdict/verdict";
-import { Button, BUTTON_PLAY, LEAST_ENGAGED, longRailPlay, slotPlay, worstTravel } from "./buttons";
-import { LINEAR_RANGE, widthChange } from "./width";
+import { fine, grade, Level, mm, Remedy, set, Verdict, verdict } from "../verdict/verdict";
+import type { Breadboards } from "./breadboard";
+import { BUTTON_PLAY, Fastener, LEAST_ENGAGED, longRailPlay, slotPlay, worstTravel } from "./buttons";
+import { outOfSquare } from "./cup";
+import type { Channels, FramedTop, Slats } from "./flat";
+import type { InsetMovement } from "./insets";
+import type { Stop } from "./restraint";
+import { LINEAR_RANGE, SATURATION } from "./width";
 import type { TopMovement } from "./year";
 
 /** @source common practice, save where said */
-export const MOVEMENT_LIMITS = { readingAge: 30, awayFromRoom: 2, cup: 0.5, crossGrainSlip: 0.4, edgeLeft: 15 };
+export const MOVEMENT_LIMITS = { readingAge: 30, awayFromRoom: 2, cup: 0.5, square: 1, edgeLeft: 15 };
 
-export interface MovementFacts { piece: Piece; at: TableGeometry; species: Species; year: MoistureYear; top: TopMovement; buttons: readonly Button[]; today: string }
+export interface MovementFacts {
+  piece: Piece; at: TableGeometry; species: Species; year: MoistureYear; top: TopMovement; fasteners: readonly Fastener[]; today: string; delivered: string;
+  breadboards: Breadboards | null; channels: Channels | null; slats: Slats | null; framed: FramedTop | null; insets: readonly InsetMovement[]; stopped: readonly Stop[];
+}
 
 /** Every rule of the movement stage. */
-export const MOVEMENT_RULES: ((facts: MovementFacts) => Verdict | null)[] = [endButtons, longButtonsWet, longButtonsDry, acclimatised, readingAge, overhangLeft, cups, tenonSlip, formulaRange, outdoors];
+export const MOVEMENT_RULES: ((facts: MovementFacts) => Verdict | null)[] = [endButtons, longButtonsWet, longButtonsDry, acclimatised, readingAge, overhangLeft, cups, square, formulaRange, outdoors];
 
-function endButtons({ piece, buttons, top }: MovementFacts): Verdict | null {
-  const { dry, wet, subject } = worstTravel(buttons, "across");
+function endButtons({ piece, fasteners, top }: MovementFacts): Verdict | null {
+  if (!hasButtons(piece)) return null;
+  const { dry, wet, subject } = worstTravel(fasteners, "across");
   if (subject.length === 0) return null;
   const need = Math.max(dry, wet);
   const choice = piece.joints.buttons;
@@ -34,8 +43,9 @@ function endButtons({ piece, buttons, top }: MovementFacts): Verdict | null {
   });
 }
 
-function longButtonsWet({ piece, buttons, top }: MovementFacts): Verdict | null {
-  const { wet, subject } = worstTravel(buttons, "long");
+function longButtonsWet({ piece, fasteners, top }: MovementFacts): Verdict | null {
+  if (!hasButtons(piece)) return null;
+  const { wet, subject } = worstTravel(fasteners, "long");
   if (subject.length === 0) return null;
   const choice = piece.joints.buttons;
   const has = longRailPlay(choice).wet;
@@ -49,8 +59,9 @@ function longButtonsWet({ piece, buttons, top }: MovementFacts): Verdict | null 
   });
 }
 
-function longButtonsDry({ piece, buttons, top }: MovementFacts): Verdict | null {
-  const { dry, wet, subject } = worstTravel(buttons, "long");
+function longButtonsDry({ piece, fasteners, top }: MovementFacts): Verdict | null {
+  if (!hasButtons(piece)) return null;
+  const { dry, wet, subject } = worstTravel(fasteners, "long");
   if (subject.length === 0) return null;
   const choice = piece.joints.buttons;
   const left = choice.engaged - dry;
@@ -102,7 +113,8 @@ function readingAge({ top, today }: MovementFacts): Verdict {
 }
 
 function overhangLeft({ piece, top }: MovementFacts): Verdict {
-  const left = piece.form.overhang.side + Math.min(0, top.dry.change) / (piece.choices.fixedLine === "centre" ? 2 : 1);
+  const loss = piece.form.construction === "slatted" || piece.form.construction === "framed" ? 0 : Math.min(0, top.dry.change);
+  const left = piece.form.overhang.side + loss / (piece.choices.fixedLine === "centre" ? 2 : 1);
   return verdict({
     id: "movement.overhang", stage: "movement", subject: ["top"], level: grade(left, "at least", MOVEMENT_LIMITS.edgeLeft, 5),
     text: `Side overhang is ${fine(left)} at its least, in ${top.dry.name}`,
@@ -125,36 +137,36 @@ function cups({ top, piece }: MovementFacts): Verdict {
   });
 }
 
-function tenonSlip({ piece, species, year, top }: MovementFacts): Verdict {
-  const width = piece.form.apron.depth;
-  const change = Math.max(year.wettest.moisture - top.start.value, top.start.value - year.driest.moisture, 0);
-  const slip = Math.abs(widthChange(width, species.tangential, top.start.value, top.start.value + change)) / 2;
-  const two = (piece.joints.legRail.tenons ?? (width > 100 ? 2 : 1)) >= 2;
-  const effective = two ? slip / 2 : slip;
-  const level = grade(effective, "at most", MOVEMENT_LIMITS.crossGrainSlip, 2 * MOVEMENT_LIMITS.crossGrainSlip);
+/** Squareness of a leg whose rings run corner to corner, where the two shrinkages differ most. */
+function square({ at, species, top }: MovementFacts): Verdict {
+  const held = (moisture: number) => Math.min(SATURATION, moisture);
+  const change = Math.max(Math.abs(held(top.dry.moisture) - held(top.start.value)), Math.abs(held(top.wet.moisture) - held(top.start.value)));
+  const off = outOfSquare(species, 45, at.leg.section, change);
   return verdict({
-    id: "movement.tenon-slip", stage: "movement", subject: ["long-rail", "leg"], level,
-    text: level === "holds" ? "Rails move little enough for their glue" : `Rail tenons strain their glue by ${fine(effective)}`,
-    why: `A ${width} mm rail changes ${fine(2 * slip)} across; the leg beside it does not${two ? ", and two tenons share it" : ""}. Glue lines begin to open near 0.4 mm.`,
-    limit: MOVEMENT_LIMITS.crossGrainSlip, actual: Math.round(effective * 100) / 100, sense: "at most", unit: "mm",
-    remedies: level === "holds" || two ? [] : [set("Cut two tenons with a gap", ["joints", "legRail", "tenons"], 2)],
+    id: "movement.square", stage: "movement", subject: ["leg"], level: grade(off, "at most", MOVEMENT_LIMITS.square, 2 * MOVEMENT_LIMITS.square),
+    text: `Legs go out of square by ${fine(off)} at most`,
+    why: `With rings at 45° across ${mm(at.leg.section)} and ${round1(change)} % of change; rings square to a face keep it square.`,
+    limit: MOVEMENT_LIMITS.square, actual: round1(off), sense: "at most", unit: "mm", source: "derived: (CT − CR) ΔM sin 2θ",
   });
 }
 
-function formulaRange({ year, top }: MovementFacts): Verdict {
-  const low = Math.min(year.driest.moisture, top.start.value);
-  const high = Math.max(year.wettest.moisture, top.start.value);
+const hasButtons = (piece: Piece) => piece.joints.fastening === "button" && piece.form.construction !== "framed";
+
+function formulaRange({ top }: MovementFacts): Verdict {
+  const low = Math.min(top.dry.moisture, top.start.value);
+  const high = Math.max(top.wet.moisture, top.start.value);
   const inside = low >= LINEAR_RANGE.from && high <= LINEAR_RANGE.to;
+  const green = top.start.value > SATURATION;
   return verdict({
-    id: "movement.range", stage: "movement", subject: [], level: high > 25 ? "tight" : "holds",
-    text: inside ? "All within the range of the formula" : "Part of the year uses the shrinkage form",
-    why: `Moisture runs from ${round1(low)} to ${round1(high)} %; coefficients are good from 6 to 14 %, beyond that total shrinkage takes over.`,
+    id: "movement.range", stage: "movement", subject: [], level: green ? "fix" : high > 25 ? "tight" : "holds",
+    text: green ? `Wood at ${top.start.value} % is green: it has not begun to shrink` : inside ? "All within the range of the formula" : "Part of the year uses the shrinkage form",
+    why: `Moisture runs from ${round1(low)} to ${round1(high)} %; coefficients are good from 6 to 14 %, beyond that total shrinkage takes over${green ? ", counted from 30 % down; dry it before you build" : ""}.`,
     limit: null, actual: null, unit: "%", source: "Wood Handbook FPL-GTR-282, ch. 13",
   });
 }
 
-function outdoors({ piece, species }: MovementFacts): Verdict | null {
-  const claimsIndoor = piece.brief.climate.kind === "typical" && !piece.brief.climate.id.startsWith("porch");
+function outdoors({ piece, species, year }: MovementFacts): Verdict | null {
+  const claimsIndoor = !year.outdoors && piece.brief.climate.kind !== "own" && piece.brief.climate.kind !== "log";
   if (piece.brief.place !== "porch") return null;
   return verdict({
     id: "movement.porch", stage: "movement", subject: ["top"], level: claimsIndoor ? "fix" : "tight",

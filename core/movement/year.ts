@@ -1,9 +1,9 @@
-import type { MoistureYear } from "../climate/year";
 import type { Strip } from "../piece/schema";
 import { narrowest, RackBoard } from "../stock/board";
 import type { Species } from "../wood/species";
 import { boardCoefficient } from "./coefficient";
-import { boardCup } from "./cup";
+import { Course, sampleDate } from "./course";
+import { boardCup, boardRotation } from "./cup";
 import { widthChange } from "./width";
 
 /** Rings of a flat-sawn board, degrees at its edges, taken where no board is chosen yet. @source common practice */
@@ -11,45 +11,61 @@ export const UNKNOWN_RINGS = { left: -20, right: 20 };
 
 export interface StripMovement {
   board: string | null; width: number; from: number; coefficient: number; ringLeft: number; ringRight: number; barkUp: boolean;
-  /** change of this strip's width, and its cup, in the dry and the wet month, mm */
+  /** change of this strip's width, and its cup, on the driest and the wettest day, mm */
   dry: number; wet: number; cupDry: number; cupWet: number;
 }
 
+export interface TopDay { at: number; on: string; name: string; moisture: number; change: number }
+
 export interface TopMovement {
   width: number;
+  thickness: number;
   start: { value: number; on: string; from: "log" | "piece" };
   species: string;
   /** mean over the strips, per percent MC */
   coefficient: number;
   strips: StripMovement[];
-  months: { month: number; name: string; moisture: number; change: number }[];
-  dry: { month: number; name: string; moisture: number; change: number };
-  wet: { month: number; name: string; moisture: number; change: number };
+  course: Course;
+  /** change of the whole width against today at each sample of the course, mm */
+  changes: number[];
+  /** what a free panel rises in its middle from edge to edge at each sample, mm; hollow above is negative */
+  bow: number[];
+  dry: TopDay;
+  wet: TopDay;
 }
 
 export interface TopInputs {
-  width: number; species: Species; start: TopMovement["start"]; year: MoistureYear;
+  width: number; thickness: number; species: Species; start: TopMovement["start"]; course: Course;
   strips: readonly { strip: Strip; board: RackBoard; width: number }[];
+  /** coefficients measured on this piece, which count before the table's */
+  fitted?: readonly { what: string; coefficient: number }[];
 }
 
 /**
- * Width of the top through the year, strip by strip.
+ * Width of the top through its years, strip by strip.
  *
  * @param width   mm, across the grain, today
  * @param strips  the real boards in the panel, front edge first, their widths adding up to about `width`; none yet: flat-sawn throughout
- * @returns changes in mm from today's width; the year's equilibrium moisture is taken as the wood's own, without lag
+ * @returns changes in mm from today's width, at the moisture the wood itself has
  */
-export function topMovement({ width, species, start, year, strips }: TopInputs): TopMovement {
+export function topMovement({ width, thickness, species, start, course, strips, fitted = [] }: TopInputs): TopMovement {
   const laid = strips.length > 0
-    ? fitted(strips, width)
+    ? trimmed(strips, width)
     : [{ board: null, from: 0, width, ringLeft: UNKNOWN_RINGS.left, ringRight: UNKNOWN_RINGS.right, barkUp: true }];
-  const coefficients = laid.map((each) => boardCoefficient(species, each.ringLeft, each.ringRight));
+  const own = (what: string | null) => fitted.findLast((each) => each.what === what)?.coefficient;
+  const coefficients = laid.map((each) => own(each.board) ?? own("top") ?? boardCoefficient(species, each.ringLeft, each.ringRight));
   const changeAt = (moisture: number) => laid.reduce((sum, each, i) => sum + widthChange(each.width, coefficients[i], start.value, moisture), 0);
-  const months = year.months.map(({ month, name, moisture }) => ({ month, name, moisture, change: changeAt(moisture) }));
-  const [dry, wet] = [months[year.driest.month], months[year.wettest.month]];
+  const changes = course.mean.map(changeAt);
+  const mean = laid.reduce((sum, each, i) => sum + coefficients[i] * each.width, 0) / laid.reduce((sum, each) => sum + each.width, 0);
+  const turned = (moisture: number) => laid.reduce((sum, each) => sum + (each.barkUp ? 1 : -1) * boardRotation(species, each.ringLeft, each.ringRight, moisture - start.value), 0);
+  const bow = course.mean.map((moisture, i) => panelCurvature(mean, thickness, course.moment[i]) * width * width / 8 + (turned(moisture) * width) / 8);
+  const extreme = (better: (a: number, b: number) => boolean): TopDay => {
+    const at = changes.reduce((best, each, i) => (better(each, changes[best]) ? i : best), 0);
+    return { at, ...sampleDate(course.from, at), moisture: course.mean[at], change: changes[at] };
+  };
+  const [dry, wet] = [extreme((a, b) => a < b), extreme((a, b) => a > b)];
   return {
-    width, start, species: species.id, months, dry, wet,
-    coefficient: laid.reduce((sum, each, i) => sum + coefficients[i] * each.width, 0) / laid.reduce((sum, each) => sum + each.width, 0),
+    width, thickness, start, species: species.id, course, changes, bow, dry, wet, coefficient: mean,
     strips: laid.map((each, i) => ({
       ...each, coefficient: coefficients[i],
       dry: widthChange(each.width, coefficients[i], start.value, dry.moisture), wet: widthChange(each.width, coefficients[i], start.value, wet.moisture),
@@ -60,23 +76,38 @@ export function topMovement({ width, species, start, year, strips }: TopInputs):
 }
 
 /**
+ * Curvature that faces of unlike moisture give a free panel, 1/mm; the upper face wetter arches it up.
+ *
+ * @param moment  percent, see `moistureMoment`
+ * @source derived: κ = 12 C/t³ ∫ m z dz, an upper bound that creep lowers
+ */
+export const panelCurvature = (coefficient: number, thickness: number, moment: number) => (coefficient * moment) / thickness;
+
+/**
  * How far a point of the top moves across the grain.
  *
  * @param at     mm from the front edge of the top
  * @param fixed  mm from the front edge: the line that does not move
- * @returns mm away from the fixed line in the dry and in the wet month; negative is toward it
+ * @returns mm away from the fixed line on the driest and on the wettest day; negative is toward it
  */
 export function travel(top: TopMovement, at: number, fixed: number): { dry: number; wet: number } {
+  return { dry: between(top, at, fixed, (strip) => strip.dry), wet: between(top, at, fixed, (strip) => strip.wet) };
+}
+
+/** The same on one sample of the course, mm. */
+export function travelOn(top: TopMovement, at: number, fixed: number, sample: number): number {
+  const moisture = top.course.mean[sample];
+  return between(top, at, fixed, (strip) => widthChange(strip.width, strip.coefficient, top.start.value, moisture));
+}
+
+function between(top: TopMovement, at: number, fixed: number, change: (strip: StripMovement) => number): number {
   const [low, high] = at < fixed ? [at, fixed] : [fixed, at];
-  let dry = 0;
-  let wet = 0;
+  let sum = 0;
   for (const strip of top.strips) {
     const overlap = Math.min(high, strip.from + strip.width) - Math.max(low, strip.from);
-    if (overlap <= 0) continue;
-    dry += (strip.dry * overlap) / strip.width;
-    wet += (strip.wet * overlap) / strip.width;
+    if (overlap > 0) sum += (change(strip) * overlap) / strip.width;
   }
-  return { dry, wet };
+  return sum;
 }
 
 /** The line that stays where it is, mm from the front edge. */
@@ -85,15 +116,15 @@ export function fixedLine(choice: "centre" | "front-edge" | "back-edge", width: 
 }
 
 /** The strips cut to the top's width: what is over comes off the two outer ones alike. */
-function fitted(strips: TopInputs["strips"], width: number) {
+function trimmed(strips: TopInputs["strips"], width: number) {
   const total = strips.reduce((sum, each) => sum + each.width, 0);
   const over = Math.max(0, total - width);
   let from = 0;
   return strips.map(({ strip, board, width: full }, i) => {
-    const trimmed = Math.max(1, full - (i === 0 ? over / 2 : 0) - (i === strips.length - 1 ? over / 2 : 0));
+    const kept = Math.max(1, full - (i === 0 ? over / 2 : 0) - (i === strips.length - 1 ? over / 2 : 0));
     const turnedRings = strip.turned !== (strip.face === "bark-down") ? [-board.ringRight, -board.ringLeft] : [board.ringLeft, board.ringRight];
-    const placed = { board: board.id, from, width: trimmed, ringLeft: turnedRings[0], ringRight: turnedRings[1], barkUp: strip.face === "bark-up" };
-    from += trimmed;
+    const placed = { board: board.id, from, width: kept, ringLeft: turnedRings[0], ringRight: turnedRings[1], barkUp: strip.face === "bark-up" };
+    from += kept;
     return placed;
   });
 }

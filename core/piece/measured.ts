@@ -9,6 +9,6 @@ export function measuredOr(asBuilt: readonly AsBuilt[], part: string, dimension:
 /** The moisture the year starts from: the latest reading in the log, unless the brief's own is younger. */
 export function latestMoisture(piece: Pick<Piece, "moisture" | "log">): { value: number; on: string; from: "log" | "piece" } {
   let latest: { value: number; on: string; from: "log" | "piece" } = { ...piece.moisture, from: "piece" };
-  for (const entry of piece.log) if (entry.kind === "moisture" && entry.on >= latest.on) latest = { value: entry.value, on: entry.on, from: "log" };
+  for (const entry of piece.log) if (entry.kind === "moisture" && entry.what === "top" && entry.on >= latest.on) latest = { value: entry.value, on: entry.on, from: "log" };
   return latest;
 }

@@ -27,7 +27,7 @@ describe("measured beats planned", () => {
   it("the latest counts", () => expect(measuredOr(taken, "leg", "width", 75)).toBe(72));
   it("only for that part and size", () => expect(measuredOr(taken, "leg", "length", 720)).toBe(720));
   it("the log's later reading of moisture counts before the piece's own", () => {
-    const piece = { moisture: { value: 9, on: "2026-11-10" }, log: [{ kind: "moisture" as const, id: "1", on: "2026-11-20", value: 8, text: "" }, { kind: "moisture" as const, id: "2", on: "2026-11-15", value: 8.5, text: "" }] };
+    const piece = { moisture: { value: 9, on: "2026-11-10" }, log: [{ kind: "moisture" as const, id: "1", on: "2026-11-20", value: 8, text: "", what: "top", meter: null }, { kind: "moisture" as const, id: "2", on: "2026-11-15", value: 8.5, text: "", what: "top", meter: null }] };
     expect(latestMoisture(piece)).toEqual({ value: 8, on: "2026-11-20", from: "log" });
     expect(latestMoisture({ ...piece, moisture: { value: 9, on: "2026-11-25" } }).value).toBe(9);
   });

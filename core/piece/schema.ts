@@ -1,31 +1,26 @@
 /** The record that is stored for a piece: choices and measurements only. Everything else is derived from it. */
 import * as v from "valibot";
+import { climateSchema } from "./climate";
+import { fasteningFields, insetSchema, topConstructionFields } from "./movement-choices";
 import { between, choice, count, date, distance, moisture, name, size, text } from "./fields";
 
 export const PIECE_FORMAT = "taller-piece";
-export const PIECE_VERSION = 1;
-
-const monthAir = v.strictObject({
-  temperature: between("temperature", -20, 60, " °C"),
-  humidity: between("relative humidity", 1, 99, " %"),
-});
+export const PIECE_VERSION = 2;
 
 const briefSchema = v.strictObject({
   room: v.strictObject({ length: size("room length"), width: size("room width"), height: size("room height") }),
   seats: v.strictObject({ daily: count("seats daily", 1, 40), most: count("seats at most", 1, 40) }),
   seating: choice("seating", ["chairs", "bench"]),
   place: choice("place", ["indoors", "porch"]),
-  climate: v.variant("kind", [
-    v.strictObject({ kind: v.literal("typical"), id: text("climate", 60) }),
-    v.strictObject({ kind: v.literal("own"), months: v.pipe(v.array(monthAir), v.length(12, "A year has twelve months: give twelve values.")) }),
-  ]),
+  climate: climateSchema,
   topHeight: size("top height", 1500),
   match: text("what it must match"),
   deadline: v.nullable(date("deadline")),
 });
 
 const formSchema = v.strictObject({
-  kind: v.literal("leg-and-apron", "This version builds leg-and-apron tables only."),
+  kind: v.literal("leg-and-apron", "This version builds leg-and-apron tables and benches only."),
+  use: choice("use", ["table", "bench"]),
   top: v.strictObject({
     length: size("top length", 6000), width: size("top width", 2500), thickness: size("top thickness", 150),
     edge: v.strictObject({ kind: choice("top edge", ["square", "eased", "rounded", "bevel-below"]), size: distance("top edge size", 60) }),
@@ -39,6 +34,7 @@ const formSchema = v.strictObject({
   apron: v.strictObject({ depth: size("apron depth", 400), thickness: size("apron thickness", 100), reveal: distance("reveal", 100) }),
   crossRails: count("cross-rails", 0, 6),
   cornerBlocks: v.boolean("Corner blocks are there or not."),
+  ...topConstructionFields,
 });
 
 const jointsSchema = v.strictObject({
@@ -54,6 +50,7 @@ const jointsSchema = v.strictObject({
     width: size("button width", 80), tongue: size("button tongue", 40), engaged: size("button engagement", 40),
     grooveDepth: size("button groove depth", 40), slotLength: size("end-rail slot length", 200), spacing: size("button spacing", 1000),
   }),
+  ...fasteningFields,
 });
 
 const strip = v.strictObject({
@@ -61,11 +58,16 @@ const strip = v.strictObject({
   width: v.nullable(size("strip width", 1000)),
 });
 
+/** `what` is the top, or the id of a board; a meter's raw reading is kept beside the value it was corrected to. */
 const logEntry = v.variant("kind", [
   v.strictObject({ kind: v.literal("note"), id: text("id", 60), on: date("date"), text: text("note", 4000) }),
   v.strictObject({ kind: v.literal("mistake"), id: text("id", 60), on: date("date"), text: text("mistake", 4000), cost: text("cost", 200) }),
-  v.strictObject({ kind: v.literal("moisture"), id: text("id", 60), on: date("date"), value: moisture("moisture reading"), text: text("note", 400) }),
-  v.strictObject({ kind: v.literal("width"), id: text("id", 60), on: date("date"), value: size("width reading", 2500), text: text("note", 400) }),
+  v.strictObject({
+    kind: v.literal("moisture"), id: text("id", 60), on: date("date"), value: moisture("moisture reading"), text: text("note", 400), what: text("what was measured", 40),
+    meter: v.nullable(v.strictObject({ reading: moisture("meter reading"), temperature: between("wood temperature", -20, 60, " °C"), offset: between("species offset", -10, 10, " %") })),
+  }),
+  v.strictObject({ kind: v.literal("width"), id: text("id", 60), on: date("date"), value: size("width reading", 2500), text: text("note", 400), what: text("what was measured", 40), moisture: v.nullable(moisture("moisture beside the width")) }),
+  v.strictObject({ kind: v.literal("air"), id: text("id", 60), on: date("date"), value: between("relative humidity", 1, 99, " %"), temperature: between("temperature", -40, 60, " °C"), text: text("note", 400) }),
 ]);
 
 export const pieceSchema = v.strictObject({
@@ -94,7 +96,13 @@ export const pieceSchema = v.strictObject({
     crosscutFirst: v.boolean(),
   }),
   glueUp: v.strictObject({ adhesive: text("adhesive", 40), hands: count("hands", 1, 4) }),
-  finish: choice("finish", ["oil-wax", "oil", "varnish", "lacquer"]),
+  finish: choice("finish", ["oil-wax", "oil", "tung-oil", "wax", "varnish", "lacquer", "shellac", "bare"]),
+  faces: v.strictObject({
+    below: choice("finish below", ["alike", "one-coat", "bare"]), sun: choice("above the top", ["room", "sun"]), heater: choice("below the top", ["room", "heater"]),
+  }),
+  delivery: v.nullable(date("day of delivery")),
+  insets: v.pipe(v.array(insetSchema), v.maxLength(40, "A piece holds 40 drawers, doors and panels at most.")),
+  fitted: v.pipe(v.array(v.strictObject({ what: text("what was measured", 40), coefficient: between("coefficient", 0.0002, 0.008, " per percent"), uncertainty: between("uncertainty", 0, 0.01), on: date("date") })), v.maxLength(60, "60 fitted coefficients at most.")),
   asBuilt: v.array(v.strictObject({ part: text("part", 60), dimension: choice("dimension", ["length", "width", "thickness"]), value: size("measured size"), on: date("date") })),
   log: v.pipe(v.array(logEntry), v.maxLength(2000, "The log holds 2000 entries at most.")),
   done: v.array(text("step", 80)),
@@ -108,3 +116,4 @@ export type PanelChoice = Piece["panel"];
 export type Strip = PanelChoice["strips"][number];
 export type LogEntry = Piece["log"][number];
 export type AsBuilt = Piece["asBuilt"][number];
+export type Inset = Piece["insets"][number];

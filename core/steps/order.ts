@@ -15,7 +15,9 @@ export const HOURS_A_DAY = 7;
 const TIME = { acclimatise: 7 * 24, mill: 0.35, mortise: 0.25, tenon: 0.3, dryFit: 1.5, shape: 0.4, glueFrame: 1, flatten: 2.5, sand: 3, coat: 0.75, attach: 1, release: 24, seam: 24 };
 const COATS: Record<Piece["finish"], { name: string; coats: number; dry: number; cure: number; oily: boolean }> = {
   "oil-wax": { name: "oil-wax", coats: 2, dry: 12, cure: 7 * 24, oily: true }, oil: { name: "oil", coats: 3, dry: 24, cure: 14 * 24, oily: true },
+  "tung-oil": { name: "tung oil", coats: 4, dry: 24, cure: 14 * 24, oily: true }, wax: { name: "wax", coats: 2, dry: 4, cure: 24, oily: true },
   varnish: { name: "varnish", coats: 3, dry: 16, cure: 7 * 24, oily: false }, lacquer: { name: "water-based lacquer", coats: 3, dry: 4, cure: 3 * 24, oily: false },
+  shellac: { name: "shellac", coats: 4, dry: 3, cure: 4 * 24, oily: false }, bare: { name: "nothing", coats: 0, dry: 0, cure: 0, oily: false },
 };
 
 export interface OrderInputs { piece: Piece; parts: readonly Part[]; joints: readonly LegRailJoint[]; stages: readonly GlueStage[]; adhesive: Adhesive; outOfRoom: boolean }
@@ -67,7 +69,7 @@ export function stepsFor({ piece, parts, joints, stages, adhesive, outOfRoom }: 
     caution: coats.oily ? "Spread oily rags out flat: heaped they catch fire." : "",
   }));
   out.push(step({ id: "cut-feet", title: "Cut the legs to height and ease the feet", detail: "On the flat floor, marked from a block.", parts: ["leg"], after: ["glue-base"], hours: 0.75, check: "No rock on a flat floor." }));
-  out.push(step({ id: "attach", title: "Attach the top with buttons", detail: `Centre line marked; buttons set ${piece.joints.buttons.engaged} mm deep on the long rails, in the middle of their slots on the ends. Loosen each screw a turn.`, parts: ["top"], after: [`coat-${coats.coats}`, "cut-feet"], hours: TIME.attach, wait: coats.cure, waitFor: "the finish to cure", check: "Gap at each button as Movement gives it." }));
+  out.push(step({ id: "attach", title: "Attach the top with buttons", detail: `Centre line marked; buttons set ${piece.joints.buttons.engaged} mm deep on the long rails, in the middle of their slots on the ends. Loosen each screw a turn.`, parts: ["top"], after: [coats.coats > 0 ? `coat-${coats.coats}` : "sand-top", "cut-feet"], hours: TIME.attach, wait: coats.cure, waitFor: "the finish to cure", check: "Gap at each button as Movement gives it." }));
   out.push(step({ id: "deliver", title: "Deliver, and measure it once more", detail: "Moisture and width on the day, written in the log; come back in a season.", parts: [], after: ["attach"], hours: 2 }));
   return out;
 }

@@ -1,4 +1,5 @@
 import type { LogEntry, Piece } from "../piece/schema";
+import { Learned, taken } from "../learning/offers";
 import type { TopMovement } from "../movement/year";
 import { fine, Level, set, Verdict, verdict } from "../verdict/verdict";
 import type { DatedStep } from "./order";
@@ -37,10 +38,10 @@ function buildDay({ piece, steps, today }: BuildFacts): Verdict {
   });
 }
 
-export interface LogFacts { piece: Piece; top: TopMovement; predicted: { on: string; width: number }[]; today: string }
+export interface LogFacts { piece: Piece; top: TopMovement; predicted: { on: string; width: number }[]; learned: readonly Learned[]; today: string }
 
 /** Every rule of the log stage. */
-export const LOG_RULES: ((facts: LogFacts) => Verdict | null)[] = [hasReading, widthsAgree, mistakes];
+export const LOG_RULES: ((facts: LogFacts) => Verdict | Verdict[] | null)[] = [hasReading, widthsAgree, lessons, mistakes];
 
 function hasReading({ piece }: LogFacts): Verdict {
   const readings = piece.log.filter((each) => each.kind === "moisture");
@@ -54,7 +55,7 @@ function hasReading({ piece }: LogFacts): Verdict {
 const WIDTH_AGREES = 1;
 
 function widthsAgree({ piece, predicted }: LogFacts): Verdict | null {
-  const widths = piece.log.filter((each): each is Extract<LogEntry, { kind: "width" }> => each.kind === "width");
+  const widths = piece.log.filter((each): each is Extract<LogEntry, { kind: "width" }> => each.kind === "width" && each.what === "top");
   if (widths.length === 0) return null;
   const worst = widths.map((entry) => ({ entry, off: entry.value - (predicted.find((each) => each.on === entry.on)?.width ?? entry.value) })).reduce((a, b) => (Math.abs(b.off) > Math.abs(a.off) ? b : a));
   const level: Level = Math.abs(worst.off) <= WIDTH_AGREES ? "holds" : Math.abs(worst.off) <= 3 * WIDTH_AGREES ? "tight" : "fix";
@@ -63,6 +64,24 @@ function widthsAgree({ piece, predicted }: LogFacts): Verdict | null {
     why: `${fine(worst.entry.value)} on ${worst.entry.on}; a finish slows the wood, so a difference of about ${WIDTH_AGREES} mm is nothing.`, limit: WIDTH_AGREES, actual: Math.round(Math.abs(worst.off) * 10) / 10, sense: "at most", unit: "mm",
   });
 }
+
+/** Each measured coefficient beside the table's; the press that takes it is the maker's. */
+function lessons({ piece, learned: all, today }: LogFacts): Verdict[] {
+  return all.map((each): Verdict => {
+    const { fit, table } = each;
+    const apart = fit.ok && Math.abs(fit.coefficient - table) > fit.uncertainty;
+    const shown = (n: number) => n.toFixed(5);
+    const offer = fit.ok && apart && !each.inForce;
+    return verdict({
+      id: `log.learned.${each.what.replace(/\W+/g, "-")}`, stage: "log", subject: each.boards.map((id) => `strip:${id}`), level: offer ? "tight" : "holds",
+      text: !fit.ok ? `Widths of ${each.name} do not speak yet` : each.inForce ? `Movement uses what was measured on ${each.name}` : apart ? `${sentence(each.name)} moves ${fit.coefficient > table ? "more" : "less"} than the table says` : `${sentence(each.name)} moves as the table says`,
+      why: fit.ok ? `Measured ${shown(fit.coefficient)} ± ${shown(fit.uncertainty)} a percent from ${fit.readings} widths over ${fit.spread.toFixed(1)} % of moisture; the table gives ${shown(table)}.` : fit.why,
+      limit: fit.ok ? Number(shown(table)) : null, actual: fit.ok ? Number(shown(fit.coefficient)) : null, unit: "a percent", source: "least squares on the log's widths, twice the standard error",
+      remedies: offer ? [set(`Use ${shown(fit.coefficient)} for ${each.name}`, ["fitted"], taken(piece, each, today))] : [],
+    });
+  });
+}
+const sentence = (name: string) => name[0].toUpperCase() + name.slice(1);
 
 function mistakes({ piece }: LogFacts): Verdict | null {
   const count = piece.log.filter((each) => each.kind === "mistake").length;

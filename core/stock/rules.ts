@@ -22,8 +22,8 @@ export const PANEL_RULES: ((facts: PanelFacts) => Verdict | Verdict[] | null)[] 
   chosen, gone, taken, wideEnough, longEnough, thickEnough, centreLine, overLegs, defectsInside, stripWidths, moistureSpread, ringOrder, partsHaveBoards,
 ];
 
-function chosen({ laid }: PanelFacts): Verdict | null {
-  if (laid.length > 0) return null;
+function chosen({ laid, at }: PanelFacts): Verdict | null {
+  if (laid.length > 0 || at.core.count > 1) return null;
   return verdict({ id: "boards.chosen", stage: "boards", level: "fix", subject: ["top"], text: "No boards are chosen for the top yet", why: "Let Taller compose the top from the rack, or drag boards up from it." });
 }
 
@@ -50,11 +50,12 @@ function taken({ laid, piece }: PanelFacts): Verdict | null {
 function wideEnough({ laid, at }: PanelFacts): Verdict | null {
   if (laid.length === 0) return null;
   const total = laid.reduce((sum, each) => sum + each.full, 0);
-  const level = grade(total, "at least", at.top.width + 2, at.top.width);
+  const level = grade(total, "at least", at.core.width + 2, at.core.width);
+  const beside = at.top.width - at.core.width;
   return verdict({
-    id: "boards.width", stage: "boards", level, subject: ["top"], text: `${mm(total)} after jointing, ${mm(at.top.width)} needed`,
-    why: total >= at.top.width ? `${laid.length - 1} joints; ${mm(total - at.top.width)} to trim.` : "Add a board, or narrow the top.", limit: at.top.width, actual: Math.round(total), sense: "at least", unit: "mm",
-    remedies: level === "fix" && total > 400 ? [set(`Make the top ${Math.floor(total - 2)} mm wide`, ["form", "top", "width"], Math.floor(total - 2))] : [],
+    id: "boards.width", stage: "boards", level, subject: ["top"], text: `${mm(total)} after jointing, ${mm(at.core.width)} needed`,
+    why: total >= at.core.width ? `${laid.length - 1} joints; ${mm(total - at.core.width)} to trim.` : "Add a board, or narrow the top.", limit: at.core.width, actual: Math.round(total), sense: "at least", unit: "mm",
+    remedies: level === "fix" && total > 400 ? [set(`Make the top ${Math.floor(total - 2) + beside} mm wide`, ["form", "top", "width"], Math.floor(total - 2) + beside)] : [],
   });
 }
 
@@ -62,11 +63,11 @@ function longEnough({ laid, at, shop, piece }: PanelFacts): Verdict | null {
   if (laid.length === 0) return null;
   const shortest = laid.reduce((a, b) => (b.board.length - b.strip.slide < a.board.length - a.strip.slide ? b : a));
   const have = shortest.board.length - shortest.strip.slide;
-  const level = grade(have, "at least", at.top.length + shop.lengthAllowance, at.top.length);
+  const level = grade(have, "at least", at.core.length + shop.lengthAllowance, at.core.length);
   return verdict({
     id: "boards.length", stage: "boards", level, subject: [`strip:${shortest.board.id}`],
-    text: level === "fix" ? `${shortest.board.id} is ${mm(at.top.length - have)} short` : `${shortest.board.id}, the shortest, leaves ${mm(have - at.top.length)} to trim`,
-    why: `Strips are left ${shop.lengthAllowance} mm long until the panel is flat.`, limit: at.top.length + shop.lengthAllowance, actual: Math.round(have), sense: "at least", unit: "mm",
+    text: level === "fix" ? `${shortest.board.id} is ${mm(at.core.length - have)} short` : `${shortest.board.id}, the shortest, leaves ${mm(have - at.core.length)} to trim`,
+    why: `Strips are left ${shop.lengthAllowance} mm long until the panel is flat.`, limit: at.core.length + shop.lengthAllowance, actual: Math.round(have), sense: "at least", unit: "mm",
     remedies: level === "holds" || shortest.strip.slide === 0 ? [] : [set(`Start ${shortest.board.id} at its left end`, ["panel", "strips", piece.panel.strips.indexOf(shortest.strip), "slide"], 0)],
   });
 }
@@ -74,25 +75,25 @@ function longEnough({ laid, at, shop, piece }: PanelFacts): Verdict | null {
 function thickEnough({ laid, at, shop, piece }: PanelFacts): Verdict | null {
   if (laid.length === 0) return null;
   const thin = laid.reduce((a, b) => (b.milled.thickness < a.milled.thickness ? b : a));
-  const spare = thin.milled.thickness - at.top.thickness;
+  const spare = thin.milled.thickness - at.core.thickness;
   const level = grade(spare, "at least", PANEL_LIMITS.thicknessSpare, 0);
   const { lost } = thin.milled;
-  const short = millingYield(thin.board, shop, at.top.length + shop.lengthAllowance, narrowest(thin.board)).thickness;
+  const short = millingYield(thin.board, shop, at.core.length + shop.lengthAllowance, narrowest(thin.board)).thickness;
   const thinner = Math.floor(thin.milled.thickness - PANEL_LIMITS.thicknessSpare);
   return verdict({
     id: "boards.thickness", stage: "boards", level, subject: [`strip:${thin.board.id}`],
     text: spare < 0 ? `${thin.board.id} cleans up at ${fine(thin.milled.thickness)}, ${fine(-spare)} too thin` : `${thin.board.id} cleans up at ${fine(thin.milled.thickness)}, ${fine(spare)} to spare`,
     why: `Rough ${fine(thin.board.thickness)}, cup ${fine(lost.cup)}, bow ${fine(lost.bow)}, twist ${fine(lost.twist)}, cleaning ${fine(lost.cleaning)}.`,
-    limit: at.top.thickness, actual: round1(thin.milled.thickness), sense: "at least", unit: "mm", source: "derived: circular bow and cup, half the twist shimmed",
+    limit: at.core.thickness, actual: round1(thin.milled.thickness), sense: "at least", unit: "mm", source: "derived: circular bow and cup, half the twist shimmed",
     remedies: level === "holds" ? [] : [
       ...(!piece.panel.crosscutFirst && short > thin.milled.thickness + 0.1 ? [set("Crosscut before flattening", ["panel", "crosscutFirst"], true)] : []),
-      ...(thinner >= 18 && thinner < at.top.thickness ? [set(`Make the top ${thinner} mm thick`, ["form", "top", "thickness"], thinner)] : [])],
+      ...(thinner >= 18 && thinner < at.core.thickness ? [set(`Make the top ${thinner} mm thick`, ["form", "top", "thickness"], thinner)] : [])],
   });
 }
 
 function centreLine({ laid, at, piece }: PanelFacts): Verdict | null {
   if (laid.length < 2) return null;
-  const nearest = Math.min(...linesOf(laid, at).map((line) => Math.abs(line - at.top.width / 2)));
+  const nearest = Math.min(...linesOf(laid, at).map((line) => Math.abs(line - at.core.width / 2)));
   const level: Level = nearest >= LINES.offCentre ? "holds" : "tight";
   return verdict({
     id: "boards.centre", stage: "boards", level, subject: ["top"],
@@ -105,7 +106,7 @@ function centreLine({ laid, at, piece }: PanelFacts): Verdict | null {
 function overLegs({ laid, at, piece }: PanelFacts): Verdict | null {
   if (laid.length < 2) return null;
   const from = piece.form.overhang.side;
-  const inside = linesOf(laid, at).map((line) => Math.min(line, at.top.width - line)).filter((line) => line > from && line < from + at.leg.section);
+  const inside = linesOf(laid, at).map((line) => Math.min(line, at.core.width - line)).filter((line) => line > from && line < from + at.leg.section);
   return verdict({
     id: "boards.legs", stage: "boards", level: inside.length ? "tight" : "holds", subject: ["top", "leg"],
     text: inside.length ? `A joint line runs over the legs, ${mm(inside[0])} from the edge` : "No joint line over a leg",
@@ -116,10 +117,10 @@ function overLegs({ laid, at, piece }: PanelFacts): Verdict | null {
 
 /** The swap of two strips that most helps lines stay off centre and legs, if any does. */
 function bestSwap(piece: Piece, laid: readonly LaidStrip[], at: TableGeometry): Remedy[] {
-  const fault = (order: readonly LaidStrip[]) => jointLines(order.map((each) => each.full), at.top.width).reduce((sum, line) => {
-    const fromEdge = Math.min(line, at.top.width - line);
+  const fault = (order: readonly LaidStrip[]) => jointLines(order.map((each) => each.full), at.core.width).reduce((sum, line) => {
+    const fromEdge = Math.min(line, at.core.width - line);
     const overLeg = fromEdge > piece.form.overhang.side && fromEdge < piece.form.overhang.side + at.leg.section;
-    return sum + (Math.abs(line - at.top.width / 2) < LINES.offCentre ? 1 : 0) + (overLeg ? 1 : 0);
+    return sum + (Math.abs(line - at.core.width / 2) < LINES.offCentre ? 1 : 0) + (overLeg ? 1 : 0);
   }, 0);
   const now = fault(laid);
   for (let i = 0; i < laid.length; i += 1) for (let j = i + 1; j < laid.length; j += 1) {
@@ -137,7 +138,7 @@ function bestSwap(piece: Piece, laid: readonly LaidStrip[], at: TableGeometry): 
 
 function defectsInside({ laid, at, shop, piece }: PanelFacts): Verdict[] {
   return laid.flatMap((each) => {
-    const length = at.top.length + shop.lengthAllowance;
+    const length = at.core.length + shop.lengthAllowance;
     const inside = each.board.defects.filter((d) => d.x < each.strip.slide + length && d.x + d.length > each.strip.slide);
     if (inside.length === 0) return [];
     const window = widestWindow(each.board, Math.min(length, each.board.length));
@@ -201,6 +202,6 @@ function partsHaveBoards({ lacking, laid }: PanelFacts): Verdict | null {
   });
 }
 
-const linesOf = (laid: readonly LaidStrip[], at: TableGeometry) => jointLines(laid.map((each) => each.full), at.top.width);
+const linesOf = (laid: readonly LaidStrip[], at: TableGeometry) => jointLines(laid.map((each) => each.full), at.core.width);
 const list = (ids: readonly string[]) => (ids.length < 3 ? ids.join(" and ") : `${ids.slice(0, -1).join(", ")} and ${ids.at(-1)}`);
 const round1 = (n: number) => Math.round(n * 10) / 10;

@@ -1,3 +1,4 @@
+import { Course, sampleDate } from "../movement/course";
 import { freshPiece } from "../piece/fresh";
 import { applyPatches, Patch } from "../piece/patch";
 import type { Piece } from "../piece/schema";
@@ -36,4 +37,11 @@ export function find(plan: Plan, id: string): Verdict {
   const found = plan.verdicts.find((each) => each.id === id);
   if (!found) throw new Error(`No verdict ${id}; there are ${plan.verdicts.map((each) => each.id).join(", ")}`);
   return found;
+}
+
+/** A course of one moisture after another, a sample each, for tests that know what the wood holds. */
+export function courseOf(moistures: readonly number[], from = TODAY): Course {
+  const day = (at: number) => ({ at, ...sampleDate(from, at), moisture: moistures[at] });
+  const best = (better: (a: number, b: number) => boolean) => day(moistures.reduce((found, each, i) => (better(each, moistures[found]) ? i : found), 0));
+  return { from, delivered: 0, mean: [...moistures], moment: moistures.map(() => 0), driest: best((a, b) => a < b), wettest: best((a, b) => a > b), follows: 0, half: 1, most: 3 };
 }

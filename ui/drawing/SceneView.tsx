@@ -100,7 +100,7 @@ function Drawn({ item, scale, name, lit, paper }: { item: Exclude<Item, { kind: 
   const px = { x: x(item.x), y: y(item.y + item.h), w: Math.max(0, item.w * k), h: Math.max(0, item.h * k) };
   const edge = lit && <rect x={px.x} y={px.y} width={px.w} height={px.h} fill="none" stroke="#1c479f" strokeWidth="2.5" />;
   if (item.kind === "wood") return <><WoodFace {...px} colour={item.colour} seed={item.seed} grain={item.grain} pale={item.pale} paper={paper} />{edge}</>;
-  if (item.kind === "rings") return <><EndGrain {...px} colour={item.colour} left={item.left} right={item.right} barkUp={item.barkUp} id={name} mm={k} paper={paper} />{edge}</>;
+  if (item.kind === "rings") return <g transform={item.turn ? `rotate(${-item.turn} ${px.x + px.w / 2} ${px.y + px.h / 2})` : undefined}><EndGrain {...px} colour={item.colour} left={item.left} right={item.right} barkUp={item.barkUp} id={name} mm={k} paper={paper} />{edge}</g>;
   if (item.kind === "hatch") {
     const id = `hatch-${name.replace(/\W/g, "-")}`;
     return <><pattern id={id} width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><line x1="0" y1="0" x2="0" y2="7" stroke="#9aa8a1" /></pattern><rect x={px.x} y={px.y} width={px.w} height={px.h} fill={`url(#${id})`} stroke="#9aa8a1" /></>;

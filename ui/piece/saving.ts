@@ -1,3 +1,4 @@
+import { upgraded } from "../../core/piece/upgrade";
 import type { Piece } from "../../core/piece/schema";
 
 export type Change = { kind: "edit"; n: number; parent: number; label: string; piece: Piece } | { kind: "move"; head: number };
@@ -36,5 +37,7 @@ export function forget(id: string): void {
 
 export function kept(id: string): { revision: number; queue: Change[] } | null {
   const text = localStorage.getItem(key(id));
-  return text ? (JSON.parse(text) as { revision: number; queue: Change[] }) : null;
+  if (!text) return null;
+  const left = JSON.parse(text) as { revision: number; queue: Change[] };
+  return { ...left, queue: left.queue.map((change) => (change.kind === "edit" ? { ...change, piece: upgraded(change.piece) as Piece } : change)) };
 }

@@ -1,8 +1,9 @@
 "use client";
 import { useState } from "react";
+import { TYPICAL_CLIMATES } from "../../core/climate/rooms";
 import type { Shop } from "../../core/piece/shop";
 import { parseLength } from "../../core/units/length";
-import { LengthField, NumberField, TextField } from "../fields/fields";
+import { Choice, LengthField, NumberField, TextField } from "../fields/fields";
 import { FindAnything } from "../find/FindAnything";
 import { ShopLinks, TopBar } from "../frame/TopBar";
 import { useUnit } from "../frame/unit";
@@ -31,7 +32,7 @@ export function ShopView({ shop: first }: { shop: Shop }) {
       <TopBar where={<span className="text-white">Shop</span>}><span role="status">{message}</span><ShopLinks here="shop" /><FindAnything /></TopBar>
       <main className="mx-auto flex max-w-[1000px] flex-col gap-6 px-5 py-5">
         <div><h1>The shop and its tools</h1><p className="lede">Joints are rounded to the cutters you own, glue-ups to your clamps and planer.</p></div>
-        <div className="flex flex-wrap gap-4"><TextField label="Name" value={shop.name} onTake={(name) => take({ name })} /><NumberField label="Warmth" suffix="°C" value={shop.temperature} onTake={(temperature) => take({ temperature })} /><NumberField label="One person lifts" suffix="kg" value={shop.lift} onTake={(lift) => take({ lift })} /></div>
+        <div className="flex flex-wrap gap-4"><TextField label="Name" value={shop.name} onTake={(name) => take({ name })} /><NumberField label="Warmth" suffix="°C" value={shop.temperature} onTake={(temperature) => take({ temperature })} /><Choice label="Air of the shop" value={shop.climate.kind === "typical" ? shop.climate.id : "other"} options={[...TYPICAL_CLIMATES.filter((each) => each.place !== "porch").map((each) => ({ value: each.id, name: each.name })), ...(shop.climate.kind === "typical" ? [] : [{ value: "other", name: "As imported" }])]} onTake={(id) => { if (id !== "other") take({ climate: { kind: "typical", id } }); }} /><NumberField label="One person lifts" suffix="kg" value={shop.lift} onTake={(lift) => take({ lift })} /></div>
         <section><h2>Machines</h2><div className="mt-2 flex flex-wrap gap-4">{size("Jointer width", "jointerWidth")}{size("Jointer bed", "jointerLength")}{size("Planer width", "planerWidth")}{size("Bandsaw height", "bandsawHeight")}{size("Deepest mortise", "mortiseDepth")}</div></section>
         <section><h2>Cutters</h2><div className="mt-2 flex flex-wrap gap-4">{lengths("Router bits", "routerBits")}{lengths("Chisels", "chisels")}
           {shop.looseTenons.map((each, i) => <LengthField key={i} label={`Loose tenon ${i + 1}, thick`} value={each.thickness} onTake={(thickness) => take({ looseTenons: shop.looseTenons.map((one, j) => (j === i ? { ...one, thickness } : one)) })} />)}</div></section>

@@ -32,7 +32,7 @@ export function ShopSheets() {
       <Sheet number={2} name="Joints and settings">
         <div className="grid grid-cols-2 gap-3"><SceneView paper scene={legSectionScene(plan)} height={300} width={PAPER / 2 - 6} /><div><SceneView paper scene={tenonSideScene(plan, "long-rail")} height={165} width={PAPER / 2 - 6} /><SceneView paper scene={buttonScene(plan, piece.joints.buttons)} height={135} width={PAPER / 2 - 6} /></div></div>
         <div className="mt-4"><SettingCards cards={plan.cards} columns="grid-cols-3" /></div>
-        <p className="mt-4 text-[13px]">{say(`Buttons: ${plan.buttons.length}, ${piece.joints.buttons.width} mm wide; set ${piece.joints.buttons.engaged} mm deep on the long rails, in the middle of ${piece.joints.buttons.slotLength} mm slots on the end rails.`)}</p>
+        <p className="mt-4 text-[13px]">{say(`Buttons: ${plan.fasteners.length}, ${piece.joints.buttons.width} mm wide; set ${piece.joints.buttons.engaged} mm deep on the long rails, in the middle of ${piece.joints.buttons.slotLength} mm slots on the end rails.`)}</p>
       </Sheet>
       <Sheet number={3} name="Cut list and diagrams">
         <CutTable plan={plan} />{plan.cutting.shopping.length > 0 && <ShoppingTable plan={plan} />}

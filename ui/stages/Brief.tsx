@@ -1,13 +1,13 @@
 "use client";
 import { useMemo } from "react";
 import { useProposal } from "../../core/brief/rules";
-import { MONTHS, TYPICAL_CLIMATES } from "../../core/climate/rooms";
 import { roomScene } from "../../core/drawing/room";
 import { SceneView } from "../drawing/SceneView";
 import { Choice, DateField, FieldRow, LengthField, NumberField, TextField } from "../fields/fields";
 import { useUnit } from "../frame/unit";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
+import { ClimateFields } from "./ClimateFields";
 import { StageHead } from "./StageHead";
 
 /** Who, which room, how many seats; the table drawn in the room. */
@@ -22,8 +22,8 @@ export function BriefStage() {
   const remedy = useProposal(proposed);
   return (
     <>
-      <StageHead title="The room and who sits in it" actions={!same && <button className="button" onClick={() => edit(remedy.label, remedy.patches)}>{say(remedy.label)}</button>}>
-        {say(`The room suggests ${proposed.length} by ${proposed.width} mm: ${proposed.reason}`)}
+      <StageHead title="The room and who sits in it" actions={!same && form.use === "table" && <button className="button" onClick={() => edit(remedy.label, remedy.patches)}>{say(remedy.label)}</button>}>
+        {form.use === "bench" ? say(`A bench ${form.top.length} mm long for ${brief.seats.daily} daily, ${brief.seats.most} at most.`) : say(`The room suggests ${proposed.length} by ${proposed.width} mm: ${proposed.reason}`)}
       </StageHead>
       <SceneView scene={scene} height={400} onEdit={fromDrawing} />
       <FieldRow>
@@ -36,22 +36,10 @@ export function BriefStage() {
         <LengthField label="Ceiling" value={brief.room.height} onTake={(value) => set("Ceiling", ["brief", "room", "height"], value)} />
         <DateField label="Deadline" value={brief.deadline} onTake={(value) => set("Deadline", ["brief", "deadline"], value)} />
         <Choice label="Stands" value={brief.place} options={[{ value: "indoors", name: "Indoors" }, { value: "porch", name: "On a porch" }]} onTake={(value) => set("Where it stands", ["brief", "place"], value)} />
-        <Choice label="Climate of the room" value={brief.climate.kind === "own" ? "own" : brief.climate.id} options={[...TYPICAL_CLIMATES.map((each) => ({ value: each.id, name: each.name })), { value: "own", name: "Own twelve values" }]}
-          onTake={(value) => set("Climate", ["brief", "climate"], value === "own" ? { kind: "own", months: plan.year.months.map(({ temperature, humidity }) => ({ temperature, humidity })) } : { kind: "typical", id: value })} />
+        <Choice label="Made as" value={form.use} options={[{ value: "table", name: "A table" }, { value: "bench", name: "A bench" }]} onTake={(value) => set("Made as", ["form", "use"], value)} />
         <TextField label="Must match" wide value={brief.match} onTake={(value) => set("Must match", ["brief", "match"], value)} />
       </FieldRow>
-      {brief.climate.kind === "own" && (
-        <table className="plain"><caption className="text-left text-[13px] text-graphite">The room month by month</caption>
-          <thead><tr><th></th>{MONTHS.map((month) => <th key={month}>{month.slice(0, 3)}</th>)}</tr></thead>
-          <tbody>{([["temperature", "°C"], ["humidity", "% RH"]] as const).map(([field, unit]) => (
-            <tr key={field}><th>{unit}</th>{brief.climate.kind === "own" && brief.climate.months.map((month, i) => <td key={MONTHS[i]}><MonthCell label={`${MONTHS[i]} ${unit}`} value={month[field]} onTake={(value) => set(`${MONTHS[i]} ${unit}`, ["brief", "climate", "months", i, field], value)} /></td>)}</tr>
-          ))}</tbody>
-        </table>
-      )}
+      <ClimateFields />
     </>
   );
-}
-
-function MonthCell({ label, value, onTake }: { label: string; value: number; onTake: (value: number) => string | null }) {
-  return <div className="[&_label]:sr-only [&_input]:w-12"><NumberField label={label} value={value} onTake={onTake} /></div>;
 }

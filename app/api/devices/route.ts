@@ -1,0 +1,4 @@
+import { askDevice } from "./ask";
+
+/** The devices on the bench. */
+export const GET = () => askDevice("/");

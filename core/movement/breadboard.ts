@@ -1,0 +1,105 @@
+import type { Form } from "../piece/schema";
+import { SAMPLE_DAYS } from "./course";
+import { widthChange } from "./width";
+import { fixedLine, TopMovement, travel } from "./year";
+
+/** Room a peg keeps beyond its travel, mm in all. @source common practice */
+export const PEG_CLEARANCE = 1;
+/** Movement along the grain against movement across it. @source Wood Handbook FPL-GTR-282, ch. 13: about a fiftieth */
+export const LENGTHWISE = 1 / 50;
+/** What a breadboard left long keeps over the panel in its dry season. @source common practice: about 3, enough for narrow tops only */
+export const USUAL_OVER = 3;
+/** Outermost peg from the end of its mortise, mm. @source common practice */
+const PEG_FROM_END = 25;
+
+/** One peg through an end board and its slot in the tongue. mm; outward is away from the fixed peg. */
+export interface Peg {
+  id: string;
+  /** from the front edge of the panel */
+  at: number;
+  fixed: boolean;
+  /** what the tongue travels outward at this peg, dry (negative as a rule) and wet, against the end board */
+  dry: number; wet: number;
+  /** the slot it gets, the shortest that would do, and how far its middle is set off outward */
+  slot: number; need: number; setOff: number;
+  /** room before the peg meets the slot's end when the tongue goes in, and when it goes out */
+  room: { dry: number; wet: number };
+}
+
+export interface Breadboards {
+  length: number;
+  pegs: Peg[];
+  tongue: { length: number; thickness: number };
+  /** the end board beyond the panel at the edge that travels most, on the driest and wettest day; negative: the panel stands proud */
+  proud: { dry: number; wet: number };
+  /** dates on which end board and panel are flush, in their last year */
+  flush: string[];
+  /** what the mortise needs beyond the tongue at its outer end, and has */
+  mortise: { need: number; has: number };
+}
+
+/**
+ * Pegs, slots and length of the end boards of a breadboard top, from today's width.
+ *
+ * The slot is in the tongue and travels with the panel while the peg stands in the end board: what the panel grows calls
+ * for slot on the fixed side of the peg, what it shrinks for slot beyond it.
+ */
+export function breadboards(form: Form, top: TopMovement, fixed: "centre" | "front-edge" | "back-edge"): Breadboards {
+  const { breadboard: choice } = form;
+  const line = fixedLine(fixed, top.width);
+  const places = pegPlaces(top.width, choice.pegs, choice.endGap);
+  const held = places.reduce((a, b) => (Math.abs(b - line) < Math.abs(a - line) - 1e-9 ? b : a));
+  const along = (from: number, moisture: number) => widthChange(from, top.coefficient * LENGTHWISE, top.start.value, moisture);
+  const pegs = places.map((at, i): Peg => {
+    const reach = Math.abs(at - held);
+    const panel = travel(top, at, held);
+    const [dry, wet] = [panel.dry - along(reach, top.dry.moisture), panel.wet - along(reach, top.wet.moisture)];
+    const out = Math.max(0, dry, wet);
+    const back = Math.max(0, -dry, -wet);
+    const need = choice.peg + out + back + PEG_CLEARANCE;
+    const isFixed = at === held;
+    const slot = isFixed || choice.slots === "none" ? choice.peg : choice.slots === "computed" ? Math.ceil(need * 2) / 2 : Math.max(choice.slot, choice.peg);
+    const setOff = choice.setOff && slot > choice.peg ? (back - out) / 2 : 0;
+    const half = (slot - choice.peg) / 2;
+    return { id: `peg-${i + 1}`, at, fixed: isFixed, dry, wet, slot, need, setOff, room: { dry: half + setOff, wet: half - setOff } };
+  });
+  const length = endBoardLength(choice, top);
+  const edge = held > top.width / 2 ? 0 : top.width;
+  const far = Math.abs(edge - held);
+  const atEdge = travel(top, edge, held);
+  // an end board is cut the same at both ends: it is left long by half of what it is longer at each
+  const over = (length - top.width) / 2;
+  const proudOn = (change: number, moisture: number) => over + along(far, moisture) - change;
+  return {
+    length, pegs,
+    tongue: { length: choice.tongue, thickness: choice.thickness ?? Math.round((top.thickness / 3) * 2) / 2 },
+    proud: { dry: proudOn(atEdge.dry, top.dry.moisture), wet: proudOn(atEdge.wet, top.wet.moisture) },
+    flush: flushDays(top, length),
+    mortise: { need: Math.max(0, atEdge.wet, atEdge.dry), has: Math.max(0, choice.endGap - (choice.school === "long" ? 0 : Math.max(0, -over))) },
+  };
+}
+
+/** End boards by school: longer than the panel ever is, flush today, or flush in the middle of the year. mm */
+function endBoardLength(choice: Form["breadboard"], top: TopMovement): number {
+  switch (choice.school) {
+    case "long": return Math.ceil((top.width + Math.max(0, top.wet.change)) * 2) / 2;
+    case "flush-today": return top.width;
+    case "flush-mid": return Math.round((top.width + (top.dry.change + top.wet.change) / 2) * 2) / 2;
+  }
+}
+
+/** Pegs evenly from one closed end of the mortise to the other. */
+function pegPlaces(width: number, count: number, endGap: number): number[] {
+  const first = Math.min(width / 2, endGap + PEG_FROM_END);
+  return count === 1 ? [width / 2] : Array.from({ length: count }, (_, i) => first + (i * (width - 2 * first)) / (count - 1));
+}
+
+function flushDays(top: TopMovement, length: number): string[] {
+  const year = top.changes.slice(-74);
+  const first = top.changes.length - year.length;
+  const over = (change: number) => length - top.width - change;
+  return year.flatMap((change, i) => {
+    if (i === 0 || Math.sign(over(change)) === Math.sign(over(year[i - 1]))) return [];
+    return [new Date(Date.parse(top.course.from) + (first + i) * SAMPLE_DAYS * 86400000).toISOString().slice(0, 10)];
+  });
+}

@@ -1,0 +1,43 @@
+import type { Plan } from "../plan";
+import type { Piece } from "../piece/schema";
+import { LENGTHWISE } from "./breadboard";
+import { worstTravel } from "./buttons";
+import { FASTENING_NAMES, playOf } from "./fastenings";
+import { LEAST_IN_GROOVE } from "./insets";
+import { widthChange } from "./width";
+import { fixedLine, travelOn } from "./year";
+
+/** What would stop the top first: how far it travels at each sample of the course, outward positive, and what room it has, mm. */
+export interface Governing { what: string; room: string; id: string; travel: number[]; play: { dry: number; wet: number } }
+
+type Needs = Pick<Plan, "top" | "fasteners" | "breadboards" | "channels" | "slats" | "framed">;
+
+/** The outermost peg, bolt, fastener, slat or groove, by how the top is made. */
+export function governing(plan: Needs, piece: Pick<Piece, "form" | "joints" | "choices">): Governing {
+  const { top } = plan;
+  const moving = (at: number, held: number) => top.course.mean.map((_, i) => travelOn(top, at, held, i));
+  if (plan.breadboards && piece.form.breadboard.slots !== "none" && plan.breadboards.pegs.length > 1) {
+    const held = plan.breadboards.pegs.find((each) => each.fixed)!.at;
+    const peg = furthest(plan.breadboards.pegs.filter((each) => !each.fixed), held);
+    const reach = Math.abs(peg.at - held);
+    const along = (moisture: number) => widthChange(reach, top.coefficient * LENGTHWISE, top.start.value, moisture);
+    return { what: "the tongue at the outermost peg", room: "its slot", id: peg.id, travel: moving(peg.at, held).map((each, i) => each - along(top.course.mean[i])), play: peg.room };
+  }
+  if (plan.channels) {
+    const held = plan.channels.bolts.find((each) => each.fixed)!.at;
+    const bolt = furthest(plan.channels.bolts.filter((each) => !each.fixed), held);
+    return { what: "the outermost bolt of a channel", room: "its slot", id: bolt.id, travel: moving(bolt.at, held), play: bolt.room };
+  }
+  if (plan.slats) return { what: "each slat across its width", room: "the gap", id: "slat", travel: [...top.changes], play: { wet: plan.slats.gap.today, dry: Infinity } };
+  if (plan.framed) return { what: "the panel at each groove", room: "the groove", id: "top", travel: top.changes.map((each) => each / 2), play: { wet: plan.framed.room.wet.has, dry: Math.max(0, piece.form.frame.groove - piece.form.frame.gap - LEAST_IN_GROOVE) } };
+  const line = fixedLine(piece.choices.fixedLine, top.width);
+  const across = plan.fasteners.filter((each) => each.rail !== "long");
+  if (across.length === 0) return { what: "the edge of the top", room: "nothing", id: "top", travel: moving(line > top.width / 2 ? 0 : top.width, line), play: { dry: Infinity, wet: Infinity } };
+  const fastener = across.reduce((a, b) => (Math.abs(top.width / 2 - b.z - line) > Math.abs(top.width / 2 - a.z - line) ? b : a));
+  const play = playOf(piece.joints, "across", worstTravel(plan.fasteners, "across"));
+  const name = FASTENING_NAMES[piece.joints.fastening].one;
+  return { what: `the outermost end ${name}`, room: piece.joints.fastening === "button" || piece.joints.fastening === "slotted" ? "its slot" : piece.joints.fastening === "figure-8" ? "its recess" : piece.joints.fastening === "oversized" ? "its hole" : "there", id: fastener.id, travel: moving(clamped(top.width / 2 - fastener.z, top.width), line), play };
+}
+
+const furthest = <T extends { at: number }>(all: readonly T[], held: number): T => all.reduce((a, b) => (Math.abs(b.at - held) > Math.abs(a.at - held) ? b : a));
+const clamped = (at: number, width: number) => Math.max(0, Math.min(width, at));
