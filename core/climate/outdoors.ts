@@ -9,6 +9,10 @@ export interface House { outdoor: string; south: boolean; heatTo: number; coolTo
 
 /** Humidity a cooling plant brings a room down to, percent. @source common practice */
 const COOLED_TO = 60;
+/** An unheated house stands so much warmer than the day's mean outside, °C. @source common practice: sun through windows, people, lamps */
+const WARMER_INSIDE = 2;
+/** Share of the added water that stays once windows stand open. @source EN ISO 13788, from memory: the excess falls from its winter value at 0 °C to little at 20 °C outside */
+const SUMMER_SHARE = 0.1;
 /** What people, plants and kitchens usually add, g a kg of air. @source common practice: 1 to 3 in a lived-in house */
 export const USUAL_ADDED = 1.5;
 
@@ -44,9 +48,12 @@ export function outdoorMonths(id: string, south: boolean): MonthAir[] {
  */
 export function roomMonths({ outdoor, south, heatTo, coolTo, added }: House): MonthAir[] {
   return outdoorMonths(outdoor, south).map(({ temperature, humidity }) => {
-    const inside = Math.max(heatTo, coolTo === null ? temperature : Math.min(temperature, coolTo));
-    const cooled = coolTo !== null && temperature > coolTo;
-    const relative = 100 * relativeHumidity(inside, humidityRatio(temperature, humidity / 100) + added / 1000);
+    const free = temperature + WARMER_INSIDE;
+    const cooled = coolTo !== null && free > coolTo;
+    const inside = Math.max(heatTo, cooled ? coolTo : free);
+    const closed = Math.min(1, Math.max(0, 1 - temperature / 20));
+    const kept = SUMMER_SHARE + (1 - SUMMER_SHARE) * closed;
+    const relative = 100 * relativeHumidity(inside, humidityRatio(temperature, humidity / 100) + (added * kept) / 1000);
     return { temperature: inside, humidity: Math.min(99, Math.max(1, cooled ? Math.min(relative, COOLED_TO) : relative)) };
   });
 }

@@ -28,10 +28,10 @@ function pegInSlot(plan: Plan, piece: Piece, { id, play }: Governing, moved: num
   const items: Item[] = [
     { kind: "wood", x: -reach, y: -deep / 2, w: 2 * reach, h: deep, colour: plan.species.colour, seed: 9, grain: "x", id: "top" },
     { kind: "rect", x: middle - slot / 2, y: -peg / 2 - 0.4, w: slot, h: peg + 0.8, ink: "void", round: peg / 2 },
+    ...(binds ? [{ kind: "rect", x: -peg / 2 - 1.2, y: -peg / 2 - 1.2, w: peg + 2.4, h: peg + 2.4, ink: "fix", round: peg } as Item] : []),
     { kind: "circle", x: 0, y: 0, r: peg / 2, ink: "peg", id },
     ...gaps(middle - slot / 2, -peg / 2, peg / 2, middle + slot / 2, -deep / 2),
   ];
-  if (binds) items.push({ kind: "rect", x: -peg / 2 - 1, y: -peg / 2 - 1, w: peg + 2, h: peg + 2, ink: "fix", round: peg });
   return { id: "close-up", title: `The outermost peg in ${day}: the tongue has gone ${word(moved)} mm, its slot gives ${play.wet.toFixed(1)} mm out and ${play.dry.toFixed(1)} mm in${binds ? "; it binds" : ""}.`, bounds: { x: -reach, y: -deep / 2, w: 2 * reach, h: deep }, margin: [4, 8, 40, 8], items };
 }
 

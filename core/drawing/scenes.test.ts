@@ -3,9 +3,12 @@ import { planOf, plainRack, strips, tableWith, at } from "../testing/plans";
 import { USUAL_SHOP } from "../piece/shop";
 import { boardScene, cuttingScene, panelScene } from "./boards";
 import { elevationsScene, frontScene, planScene, sideScene, thumbScene } from "./elevations";
+import { fasteningScene, holdingScene } from "./fastening";
+import { insetScene } from "./inset";
 import { glueScene } from "./glue-up";
 import { buttonScene, legSectionScene, tenonSideScene } from "./joint";
 import { roomScene } from "./room";
+import { panelProfile } from "../movement/profile";
 import { Item, Scene, shifted } from "./scene";
 import { closeUp } from "./close-up";
 import { endGrainScene, movementScene } from "./top";
@@ -19,7 +22,25 @@ const scenes: Scene[] = [
   legSectionScene(plan), tenonSideScene(plan, "long-rail"), buttonScene(plan, piece.joints.buttons), panelScene(plan, piece, USUAL_SHOP), glueScene(plan, plan.glueUp[0]),
   boardScene(rack[0], plan.species.colour, 2400, 160, false), cuttingScene(rack[7], plan.species.colour, plan.cutting.placed.filter((each) => each.board === rack[7].id), null, 2400),
 ];
+const others = [
+  ...(["breadboard", "channel", "slatted", "framed"] as const).map((kind) => [at("form.construction", kind)]),
+  ...(["figure-8", "z-clip", "slotted", "oversized", "loose", "screwed"] as const).map((kind) => [at("joints.fastening", kind)]),
+].map((patches) => { const changed = tableWith(at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7")), ...patches, at("form.breadboard.thickness", 10), at("insets", [{ kind: "door", id: "d", name: "Door", width: 400, height: 600, gap: 2, build: "solid", stile: 60 }])); return { piece: changed, plan: planOf(changed) }; });
 const dimensions = (scene: Scene) => scene.items.filter((item): item is Extract<Item, { kind: "dimension" }> => item.kind === "dimension");
+
+const every = others.flatMap((each) => [movementScene(each.plan, each.piece, each.plan.top.wet.at, 8), endGrainScene(each.plan, true, each.plan.top.wet.at, 8), closeUp(each.plan, each.piece, each.plan.top.wet.at), fasteningScene(each.plan, each.piece), holdingScene(each.plan, each.piece), insetScene(each.piece.insets[0], each.plan.insets[0], each.plan.species)].flatMap((scene) => (scene ? [{ scene, piece: each.piece }] : [])));
+
+describe.each(every.map(({ scene, piece: of }, i) => [`${i} ${scene.id}`, scene, of] as const))("scene %s of another construction", (_, scene, of) => {
+  it("is finite, draws nothing of negative size, and its dimensions are true", () => {
+    expect(JSON.stringify(scene)).not.toMatch(/null,|NaN/);
+    expect(scene.title.length).toBeGreaterThan(10);
+    for (const item of scene.items) if ("w" in item) { expect(item.w).toBeGreaterThanOrEqual(0); expect(item.h).toBeGreaterThanOrEqual(0); }
+    for (const each of dimensions(scene)) {
+      expect(Math.hypot(each.to[0] - each.from[0], each.to[1] - each.from[1]), JSON.stringify(each)).toBeCloseTo(each.value, 6);
+      if (each.edit) expect([each.value, null], each.edit.name).toContain(each.edit.path.reduce<unknown>((value, key) => (value as Record<string, unknown>)[key as string], of));
+    }
+  });
+});
 
 describe.each(scenes.map((scene) => [scene.id, scene] as const))("scene %s", (_, scene) => {
   it("is finite plain data with a description", () => {
@@ -77,4 +98,22 @@ describe("what a drawing shows is what the plan says", () => {
     const places = (item: Item) => (item.kind === "path" ? item.points.map(([x]) => x) : item.kind === "dimension" ? [item.from[0], item.to[0]] : [item.x]);
     for (const item of scenes.flatMap((scene) => scene.items)) places(shifted(item, 125)).forEach((x, i) => expect(x - places(item)[i]).toBeCloseTo(125, 9));
   });
+});
+
+describe("a free panel's shape (derived: rings turn each board, unlike faces bend all of it)", () => {
+  const turned = (patches: Parameters<typeof tableWith>) => planOf(tableWith(at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7")), ...patches), plainRack().map((board) => ({ ...board, ringLeft: -30, ringRight: 30 })));
+  it("its rise in the middle is what the plan says it bows, within a tenth, when faces differ", () => {
+    const bent = turned([at("faces.heater", "heater"), at("faces.below", "bare")]);
+    const at_ = bent.top.bow.reduce((best, each, i) => (Math.abs(each) > Math.abs(bent.top.bow[best]) ? i : best), 0);
+    const { strips: poses } = panelProfile(bent.top, bent.species, at_);
+    const middle = poses[3];
+    expect(Math.abs(bent.top.bow[at_])).toBeGreaterThan(2);
+    expect(middle.y / bent.top.bow[at_]).toBeGreaterThan(0.9);
+    expect(middle.y / bent.top.bow[at_]).toBeLessThan(1.1);
+  });
+  it("boards all one way make an arc, alternated ones hardly any", () => {
+    const arc = (alternate: boolean) => { const of = turned([at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7").map((strip, i) => ({ ...strip, face: alternate && i % 2 ? "bark-down" as const : "bark-up" as const })))]); return Math.abs(of.top.bow[of.top.dry.at]); };
+    expect(arc(false)).toBeGreaterThan(5 * arc(true));
+  });
+  it("nothing moves on the first day", () => expect(Math.max(...panelProfile(plan.top, plan.species, 0).face.map(([, y]) => Math.abs(y)))).toBeLessThan(1e-9));
 });

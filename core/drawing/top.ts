@@ -3,7 +3,7 @@ import type { Piece } from "../piece/schema";
 import { sampleDate } from "../movement/course";
 import { panelProfile } from "../movement/profile";
 import { fixedLine, travelOn } from "../movement/year";
-import { dimension, Item, line, rect, Scene, seedOf } from "./scene";
+import { dimension, Item, line, rect, Scene, seedOf, shifted } from "./scene";
 
 /**
  * The top from above on one day of its course, with the outlines of its driest and wettest day and whatever holds it.
@@ -145,6 +145,9 @@ export function endGrainScene(plan: Plan, names: boolean, sample: number | null 
   const pose = sample === null ? null : panelProfile(top, species, sample);
   const highest = pose ? Math.max(0, ...pose.face.map(([, y]) => y * exaggeration)) : 0;
   const lowest = pose ? Math.min(0, ...pose.face.map(([, y]) => y * exaggeration)) : 0;
+  // slats lie side by side, each like the first
+  const pitch = at.core.width + (at.top.width - at.core.count * at.core.width) / Math.max(1, at.core.count - 1);
+  const lay = (items: Item[]) => Array.from({ length: at.core.count }, (_, i) => items.map((item) => shifted(item, i * pitch))).flat();
   const items: Item[] = top.strips.flatMap((strip, i): Item[] => [
     { kind: "rings", x: strip.from, y: pose ? pose.strips[i].y * exaggeration : 0, w: strip.width, h: at.core.thickness, colour: species.colour, left: strip.ringLeft, right: strip.ringRight, barkUp: strip.barkUp, id: strip.board ? `strip:${strip.board}` : "top", ...(pose ? { turn: (Math.atan(Math.tan((pose.strips[i].turn * Math.PI) / 180) * exaggeration) * 180) / Math.PI } : {}) },
     ...(names && strip.board ? [{ kind: "text", x: strip.from + strip.width / 2, y: 0, text: strip.board, anchor: "middle", ink: "graphite", size: 13, dy: 18 } as Item] : []),
@@ -152,7 +155,7 @@ export function endGrainScene(plan: Plan, names: boolean, sample: number | null 
   if (pose) items.push({ kind: "path", points: pose.face.map(([x, y]): [number, number] => [x, at.core.thickness + 3 + y * exaggeration]), closed: false, ink: "layout", id: "face" });
   const worst = pose ? pose.face.reduce((a, [, y]) => (Math.abs(y) > Math.abs(a) ? y : a), 0) : 0;
   const shape = sample === null ? "" : ` Left free it ${Math.abs(worst) < 0.05 ? "lies flat" : `${worst > 0 ? "crowns" : "hollows"} by ${Math.abs(worst).toFixed(1)} mm`}.`;
-  return { id: "end-grain", title: `End grain from the front edge: ${top.strips.map((strip) => `${strip.board ?? "flat-sawn"}, bark ${strip.barkUp ? "up" : "down"}`).join("; ")}.${shape}`, bounds: { x: 0, y: Math.min(0, lowest), w: top.width, h: at.core.thickness + highest - Math.min(0, lowest) }, margin: [8, 4, names ? 24 : 4, 4], items };
+  return { id: "end-grain", title: `End grain from the front edge: ${at.core.count > 1 ? `${at.core.count} slats; ` : ""}${top.strips.map((strip) => `${strip.board ?? "flat-sawn"}, bark ${strip.barkUp ? "up" : "down"}`).join("; ")}.${shape}`, bounds: { x: 0, y: Math.min(0, lowest), w: at.top.width, h: at.core.thickness + highest - Math.min(0, lowest) }, margin: [8, 4, names ? 24 : 4, 4], items: at.core.count > 1 ? lay(items) : items };
 }
 
 const sign = (n: number) => `${n >= 0 ? "+" : "−"}${Math.abs(n).toFixed(1)}`;

@@ -146,15 +146,18 @@ function reach({ joints, shop }: JointFacts): Verdict {
   });
 }
 
-function grooveClear({ piece, at }: JointFacts): Verdict {
-  const left = at.rail.thickness - piece.joints.buttons.grooveDepth;
+function grooveClear({ piece, at }: JointFacts): Verdict | null {
+  const { fastening, buttons, zClip } = piece.joints;
+  if (piece.form.construction === "slatted" || (fastening !== "button" && fastening !== "z-clip")) return null;
+  const [groove, path, name] = fastening === "button" ? [buttons.grooveDepth, ["joints", "buttons", "grooveDepth"], "button"] : [zClip.groove, ["joints", "zClip", "groove"], "clip"];
+  const left = at.rail.thickness - groove;
   const level = grade(left, "at least", 8, 5);
   const depth = Math.max(6, Math.floor(at.rail.thickness - 8));
   return verdict({
     id: "joints.groove", stage: "joints", subject: ["long-rail"], level,
-    text: left <= 0 ? "The button groove comes through the rail" : `${fine(left)} of rail behind the button groove`,
-    why: `The rail is ${mm(at.rail.thickness)} thick, the groove ${mm(piece.joints.buttons.grooveDepth)} deep.`, limit: 8, actual: round1(left), sense: "at least", unit: "mm",
-    remedies: level === "holds" ? [] : [set(`Make the groove ${depth} mm deep`, ["joints", "buttons", "grooveDepth"], depth)],
+    text: left <= 0 ? `The ${name} groove comes through the rail` : `${fine(left)} of rail behind the ${name} groove`,
+    why: `The rail is ${mm(at.rail.thickness)} thick, the groove ${mm(groove)} deep.`, limit: 8, actual: round1(left), sense: "at least", unit: "mm",
+    remedies: level === "holds" ? [] : [set(`Make the groove ${depth} mm deep`, path, depth)],
   });
 }
 

@@ -23,7 +23,7 @@ const LEAF_EXTRA = 2;
 
 /** Parts with their tenons and allowances, top first. Sizes measured on the work count before planned ones. */
 export function cutParts(plain: readonly PlainPart[], buttons: { count: number; width: number; tongue: number }, joints: readonly LegRailJoint[], form: Form, asBuilt: Piece["asBuilt"], shop: Shop): Part[] {
-  return [...plain, buttonPart(buttons)].map((part) => {
+  return [...plain, ...(buttons.count > 0 ? [buttonPart(buttons)] : [])].map((part) => {
     const joint = joints.find((each) => each.rail === part.id);
     const tenon = part.tenonEnds && joint && joint.kind === "mortise-tenon" ? joint.length * part.tenonEnds : 0;
     const finished = {
@@ -50,6 +50,9 @@ function buttonPart({ count, width, tongue }: { count: number; width: number; to
 
 function noteFor(part: PlainPart, tenon: number, leaves: number, joint: LegRailJoint | null): string {
   if (part.role === "top") return "Glued from the boards chosen for it; trimmed when flat.";
+  if (part.role === "end-board") return "Cut when the panel has been measured; grooved and mortised for its tongue.";
+  if (part.role === "slat") return "Drilled before it is finished; edges rounded.";
+  if (part.role === "frame") return "Grooved for the panel; corners jointed before.";
   if (part.role === "leg") return leaves > 1 ? "Two leaves glued, then trued square." : "Left long until the base is glued.";
   if (part.role === "button") return "Sawn from one long strip, drilled and rebated before they are crosscut.";
   if (part.role === "block") return "Sawn at 45° both ends; drilled before the glue-up.";

@@ -139,7 +139,7 @@ function stopped({ stopped: found, top, species }: MovementFacts): Verdict[] {
     const first = stop.fails === "wood" ? (swells ? "the wood crushes, and shows a gap when it dries" : "the wood splits") : stop.fails === "glue line" ? "the glue line opens at its ends" : "screws or pegs bend and tear their holes";
     return verdict({
       id: `movement.stopped.${stop.link.name.replace(/\W+/g, "-")}-${stop.axis}`, stage: "movement", subject: [...new Set([stop.link.a, stop.link.b, stop.link.id])], level: stop.load >= 1 ? "fix" : "tight",
-      text: `The ${moving} can't move ${AXES[stop.axis]}, held by the ${stop.link.name}`,
+      text: `The ${moving} can't move ${AXES[stop.axis]}, held by ${stop.link.name}`,
       why: `It ${swells ? "wants to swell" : "wants to shrink"} ${fine(Math.abs(stop.excess))} more than the ${holding} lets it over ${mm(stop.across)}, a strain of ${(100 * stop.strain).toFixed(2)} %, worst about ${on}: ${first}. ${species.name} gives half of it back if the change is slow.`,
       limit: stop.fails === "wood" ? 100 * STOP_LIMITS.strain : 2 * STOP_LIMITS[stop.fails === "glue line" ? "slip" : "fastener"], actual: Math.round(stop.fails === "wood" ? 10000 * stop.strain : 100 * Math.abs(stop.excess)) / 100, sense: "at most", unit: stop.fails === "wood" ? "%" : "mm",
       source: "common practice: 0.5 to 1 % of strain, 0.4 mm of slip", // what mends a glued stretch does nothing for a loop that only passes through it

@@ -74,7 +74,7 @@ export function stops(members: readonly Member[], links: readonly Link[], histor
 }
 
 interface Tie { link: Link; at: number; range: [number, number] }
-interface Loop { axis: Axis; link: Link; runs: { member: string; length: number }[]; range: [number, number]; stretch: number | null }
+interface Loop { axis: Axis; link: Link; runs: { member: string; length: number }[]; range: [number, number]; stretch: number | null; through: number }
 
 /** Joints that close a loop along one axis, each with the way round it. */
 function loopsAlong(axis: Axis, links: readonly Link[]): Loop[] {
@@ -112,7 +112,7 @@ function loopsAlong(axis: Axis, links: readonly Link[]): Loop[] {
     }
     runs.push({ member, length: tie.at - place });
     const own = way.length === 1 && way[0].tie.link === tie.link;
-    loops.push({ axis, link: tie.link, runs: runs.filter((run) => Math.abs(run.length) > 1e-9), range: [low, high], stretch: own ? Math.abs(runs[0].length) : null });
+    loops.push({ axis, link: tie.link, runs: runs.filter((run) => Math.abs(run.length) > 1e-9), range: [low, high], stretch: own ? Math.abs(runs[0].length) : null, through: way.length + 1 });
   }
   return loops;
 }
@@ -161,10 +161,10 @@ function judge(loop: Loop, byId: Map<string, Member>, histories: Record<string, 
   }
   if (worst === 0) return null;
   const soft = across + along / STIFFER_ALONG;
-  const carried = new Set(runs.map((run) => run.member)).size > 2 ? Math.max(0, Math.abs(worst) - SPRING) : Math.abs(worst);
+  const carried = loop.through > 2 ? Math.max(0, Math.abs(worst) - SPRING) : Math.abs(worst);
   const strain = carried / soft;
   const ends = carried / 2;
-  const loads = { wood: (strain / STOP_LIMITS.strain) * Math.min(1, across / HARMLESS), "glue line": link.kind === "glue" ? ends / STOP_LIMITS.slip : 0, fastener: link.kind !== "glue" ? ends / STOP_LIMITS.fastener : 0 };
+  const loads = { wood: loop.stretch !== null && across < HARMLESS ? 0 : (strain / STOP_LIMITS.strain) * Math.min(1, across / HARMLESS), "glue line": link.kind === "glue" ? ends / STOP_LIMITS.slip : 0, fastener: link.kind !== "glue" ? ends / STOP_LIMITS.fastener : 0 };
   const fails = (Object.keys(loads) as (keyof typeof loads)[]).reduce((a, b) => (loads[b] > loads[a] ? b : a));
   const reach = new Map<string, number>();
   for (const { member, length } of runs) reach.set(member, (reach.get(member) ?? 0) + length * byId.get(member)!.coefficients[axis]);

@@ -62,9 +62,9 @@ function frameLinks({ at, joints, piece }: Held): Link[] {
   const legX = at.frame.length / 2 - at.leg.section / 2;
   const legZ = at.frame.width / 2 - at.leg.section / 2;
   return [1, -1].flatMap((x) => [1, -1].flatMap((z) => [
-    ...tenons(long, `long-${x}-${z}`, "tenon of the long rail", `leg-${x}-${z}`, `long-rail-${z}`, x * legX, z * at.longRail.z),
-    ...tenons(end, `end-${x}-${z}`, "tenon of the end rail", `leg-${x}-${z}`, `end-rail-${x}`, x * at.endRail.x, z * legZ),
-  ])).concat(at.crossRails.flatMap((rail, i) => [1, -1].flatMap((z) => tenons(cross, `cross-${i + 1}-${z}`, "tenon of the cross-rail", `long-rail-${z}`, `cross-rail-${i + 1}`, rail.x, z * at.longRail.z))));
+    ...tenons(long, `long-${x}-${z}`, "its tenon", `leg-${x}-${z}`, `long-rail-${z}`, x * legX, z * at.longRail.z),
+    ...tenons(end, `end-${x}-${z}`, "its tenon", `leg-${x}-${z}`, `end-rail-${x}`, x * at.endRail.x, z * legZ),
+  ])).concat(at.crossRails.flatMap((rail, i) => [1, -1].flatMap((z) => tenons(cross, `cross-${i + 1}-${z}`, "its tenon", `long-rail-${z}`, `cross-rail-${i + 1}`, rail.x, z * at.longRail.z))));
 }
 
 /** The fixed line first, then every fastener with the room it has. */
@@ -75,8 +75,8 @@ function fastenerLinks({ piece, at, fasteners }: Held): Link[] {
   const across = [1, -1].map((x) => ({ id: `end-rail-${x}`, x: x * at.endRail.x })).concat(at.crossRails.map((rail, i) => ({ id: `cross-rail-${i + 1}`, x: rail.x })));
   const inside = at.longRail.z;
   const fixed: Link[] = kind === "loose" || kind === "screwed" ? [] : Math.abs(line) < inside
-    ? across.map((rail): Link => ({ id: `fixed-${rail.id}`, name: "fixed screw", a: rail.id, b: "top", kind: "screw", hold: [point(rail.x), null, point(line)] }))
-    : [{ id: "fixed-long", name: "fixed screws", a: `long-rail-${line < 0 ? -1 : 1}`, b: "top", kind: "screw", hold: [point(0), null, point((line < 0 ? -1 : 1) * inside)] }];
+    ? across.map((rail): Link => ({ id: `fixed-${rail.id}`, name: "the fixed screw", a: rail.id, b: "top", kind: "screw", hold: [point(rail.x), null, point(line)] }))
+    : [{ id: "fixed-long", name: "the fixed screws", a: `long-rail-${line < 0 ? -1 : 1}`, b: "top", kind: "screw", hold: [point(0), null, point((line < 0 ? -1 : 1) * inside)] }];
   const worst = (rail: "long" | "across") => fasteners.filter((each) => (rail === "long") === (each.rail === "long"));
   const need = { long: extremes(worst("long")), across: extremes(worst("across")) };
   const others = fasteners.map((each): Link => {
@@ -103,7 +103,7 @@ function breadboardLinks({ piece, at, breadboards }: Held): Link[] {
   return [1, -1].flatMap((side) => breadboards!.pegs.map((peg): Link => {
     const z = at.core.width / 2 - peg.at;
     const x = side * (at.core.shoulder / 2);
-    if (peg.fixed) return { id: `peg-fixed-${side}`, name: "glue at the fixed peg", a: `end-board-${side}`, b: "top", kind: "glue", hold: [point(x), null, around(z, choice.glued)], mend: choice.glued > 80 ? [set("Glue 80 mm only", ["form", "breadboard", "glued"], 80)] : [] };
+    if (peg.fixed) return { id: `peg-fixed-${side}`, name: "the glue at its fixed peg", a: `end-board-${side}`, b: "top", kind: "glue", hold: [point(x), null, around(z, choice.glued)], mend: choice.glued > 80 ? [set("Glue 80 mm only", ["form", "breadboard", "glued"], 80)] : [] };
     const fixedAt = at.core.width / 2 - breadboards!.pegs.find((each) => each.fixed)!.at;
     const range: [number, number] = z >= fixedAt ? [-peg.room.dry, peg.room.wet] : [-peg.room.wet, peg.room.dry];
     const tight = choice.slots === "none";
@@ -119,7 +119,7 @@ function channelLinks({ at, channels }: Held): Link[] {
     const z = at.top.width / 2 - bolt.at;
     const held = at.top.width / 2 - channels!.bolts.find((each) => each.fixed)!.at;
     const range: [number, number] = z >= held ? [-bolt.room.dry, bolt.room.wet] : [-bolt.room.wet, bolt.room.dry];
-    return { id: `${bolt.id}-${i + 1}`, name: "bolts of the channel", a: `channel-${i + 1}`, b: "top", kind: bolt.fixed ? "screw" : "slot", hold: [bolt.fixed ? point(x) : null, null, point(z)], ...(bolt.fixed ? {} : { play: { axis: 2, range } }) };
+    return { id: `${bolt.id}-${i + 1}`, name: "the bolts of its channel", a: `channel-${i + 1}`, b: "top", kind: bolt.fixed ? "screw" : "slot", hold: [bolt.fixed ? point(x) : null, null, point(z)], ...(bolt.fixed ? {} : { play: { axis: 2, range } }) };
   }));
 }
 
@@ -130,7 +130,7 @@ function slatLinks({ at, piece }: Held): Link[] {
   const rails = [1, -1].map((x) => ({ id: `end-rail-${x}`, x: x * at.endRail.x })).concat(at.crossRails.map((rail, i) => ({ id: `cross-rail-${i + 1}`, x: rail.x })));
   return slatPlaces(at, piece).flatMap((z, i) => rails.flatMap((rail): Link[] => {
     const screw = (n: number, place: number, rigid: boolean): Link => ({
-      id: `slat-${i + 1}-${rail.id}-${n}`, name: "screws through a slat", a: rail.id, b: `slat-${i + 1}`, kind: rigid ? "screw" : "slot", hold: [null, null, point(place)],
+      id: `slat-${i + 1}-${rail.id}-${n}`, name: "the screws through it", a: rail.id, b: `slat-${i + 1}`, kind: rigid ? "screw" : "slot", hold: [null, null, point(place)],
       ...(rigid ? {} : { play: { axis: 2, range: [-clearance / 2, clearance / 2] } }), mend: [set("Use one screw across each slat", ["form", "slats", "screws"], "one")],
     });
     return screws === "one" ? [screw(1, z, true)] : [screw(1, z - screwSpread / 2, true), screw(2, z + screwSpread / 2, clearance === 0)];
@@ -142,10 +142,10 @@ function framedLinks({ at, piece }: Held): Link[] {
   const [x0, z0] = [at.top.length / 2 - width / 2, at.top.width / 2 - width / 2];
   const tenon = corners === "mitred" ? width : Math.min(width, 60);
   const mend: Remedy[] = corners === "mitred" ? [set("Tenon the frame's corners", ["form", "frame", "corners"], "tenoned")] : [];
-  const cornersOf = [1, -1].flatMap((x) => [1, -1].map((z): Link => ({ id: `corner-${x}-${z}`, name: corners === "mitred" ? "mitre of the frame" : "corner of the frame", a: `frame-long-${z}`, b: `frame-end-${x}`, kind: "glue", hold: [corners === "mitred" ? around(x * x0, width) : point(x * x0), null, around(z * z0, tenon)], mend })));
+  const cornersOf = [1, -1].flatMap((x) => [1, -1].map((z): Link => ({ id: `corner-${x}-${z}`, name: corners === "mitred" ? "the mitre of its frame" : "the corner of its frame", a: `frame-long-${z}`, b: `frame-end-${x}`, kind: "glue", hold: [corners === "mitred" ? around(x * x0, width) : point(x * x0), null, around(z * z0, tenon)], mend })));
   const inner = at.core.width / 2;
   const held = [1, -1].map((z): Link => (panel === "glued"
-    ? { id: `panel-${z}`, name: "panel glued in its groove", a: `frame-long-${z}`, b: "top", kind: "glue", hold: [null, null, point(z * inner)], mend: [set("Let the panel float", ["form", "frame", "panel"], "floating")] }
-    : { id: `panel-${z}`, name: "panel in its groove", a: `frame-long-${z}`, b: "top", kind: "slot", hold: [null, null, point(z * inner)], play: { axis: 2, range: z > 0 ? [-(groove - gap), gap] : [-gap, groove - gap] } }));
+    ? { id: `panel-${z}`, name: "glue in its groove", a: `frame-long-${z}`, b: "top", kind: "glue", hold: [null, null, point(z * inner)], mend: [set("Let the panel float", ["form", "frame", "panel"], "floating")] }
+    : { id: `panel-${z}`, name: "its groove", a: `frame-long-${z}`, b: "top", kind: "slot", hold: [null, null, point(z * inner)], play: { axis: 2, range: z > 0 ? [-(groove - gap), gap] : [-gap, groove - gap] } }));
   return [...cornersOf, ...held];
 }

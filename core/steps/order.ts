@@ -3,6 +3,7 @@ import type { GlueStage } from "../glueup/stages";
 import type { Adhesive } from "../glueup/adhesives";
 import type { LegRailJoint } from "../joinery/tenon";
 import type { Piece } from "../piece/schema";
+import { attachStep, fasteningStep, topSteps } from "./top";
 
 /** One step of the work. `after` names the steps it waits for; hours at the bench, then hours of waiting. */
 export interface Step { id: string; title: string; detail: string; parts: string[]; after: string[]; hours: number; wait: number; waitFor: string; caution: string; check: string }
@@ -31,6 +32,8 @@ export function stepsFor({ piece, parts, joints, stages, adhesive, outOfRoom }: 
   const laminated = parts.some((part) => part.leaves > 1);
   const loose = piece.joints.legRail.kind === "loose-tenon";
   const coats = COATS[piece.finish];
+  const topPart = piece.form.construction === "slatted" ? "slat" : "top";
+  const below = { alike: "Both faces of the top alike, and the base.", "one-coat": "The upper face and the base; one coat only below the top.", bare: "The upper face and the base; nothing below the top." }[piece.faces.below];
   const out: Step[] = [];
 
   if (outOfRoom) out.push(step({ id: "acclimatise", title: "Sticker the boards in air like the room's", detail: `Until the meter reads what Movement asks for; measure two boards a week.`, hours: 0.5, wait: TIME.acclimatise, waitFor: "acclimatising" }));
@@ -43,9 +46,10 @@ export function stepsFor({ piece, parts, joints, stages, adhesive, outOfRoom }: 
   out.push(step({ id: "mortise", title: "Mortise the legs", detail: `${8 * (joints[0]?.tenons ?? 1)} mortises, ${joints[0]?.mortiseDepth ?? 0} mm deep, while the legs are square.`, parts: ["leg"], after: ready, hours: 8 * (joints[0]?.tenons ?? 1) * TIME.mortise, check: "Depth in every mortise, with a marked stick." }));
   out.push(step({ id: "tenon", title: loose ? "Mortise the rail ends and fit loose tenons" : "Cut and fit the tenons", detail: loose ? "From the outside faces, same fence as the legs." : "Shoulders first; cheeks planed to fit; mitre the tips.", parts: rails.map((part) => part.id), after: ["mortise"], hours: rails.reduce((sum, part) => sum + part.count, 0) * 2 * TIME.tenon, check: "Each tenon goes in by hand and lifts its leg." }));
   if (piece.form.crossRails > 0) out.push(step({ id: "cross", title: "House the cross-rails in the long rails", detail: "Before the frame is glued: no router reaches it after.", parts: ["long-rail", "cross-rail"], after: ["mill"], hours: 0.5 * piece.form.crossRails }));
-  out.push(step({ id: "groove", title: "Groove the rails for the buttons", detail: `${piece.joints.buttons.grooveDepth} mm deep on the inside, 12 mm below the edge; slots ${piece.joints.buttons.slotLength} mm long on the end rails.`, parts: rails.map((part) => part.id), after: ["mill"], hours: 1 }));
+  const grooved = fasteningStep(piece);
+  if (grooved) out.push(step({ id: "groove", ...grooved, parts: rails.map((part) => part.id), after: ["mill"] }));
   if (piece.form.cornerBlocks) out.push(step({ id: "blocks", title: "Saw and drill the corner blocks", detail: "45° both ends; drill now, no driver fits between the rails later.", parts: ["corner-block"], after: ["mill"], hours: 1, caution: "Small parts: saw them from a long stick against a stop block." }));
-  out.push(step({ id: "dry-fit", title: "Dry-fit the base", detail: "All shoulders closed, diagonals equal. Mark shoulders and cross-rails from the frame.", parts: ["leg", ...rails.map((part) => part.id)], after: ["tenon", "groove", ...(piece.form.crossRails ? ["cross"] : [])], hours: TIME.dryFit, check: "Diagonals within 1 mm; tops of legs and rails flush." }));
+  out.push(step({ id: "dry-fit", title: "Dry-fit the base", detail: "All shoulders closed, diagonals equal. Mark shoulders and cross-rails from the frame.", parts: ["leg", ...rails.map((part) => part.id)], after: ["tenon", ...(grooved ? ["groove"] : []), ...(piece.form.crossRails ? ["cross"] : [])], hours: TIME.dryFit, check: "Diagonals within 1 mm; tops of legs and rails flush." }));
   if (piece.form.leg.taper !== "none") out.push(step({ id: "taper", title: "Taper the legs", detail: "From 10 mm below the rail to the foot, after the joints are cut.", parts: ["leg"], after: ["dry-fit"], hours: 4 * TIME.shape, caution: "Taper jig: hold-downs, and the leg's thick end first." }));
   const shaped = piece.form.leg.taper !== "none" ? "taper" : "dry-fit";
   out.push(step({ id: "sand-base", title: "Plane and sand the base parts", detail: "Inside faces too; keep off the shoulders. Mask the tenons if you finish first.", parts: ["leg", ...rails.map((part) => part.id)], after: [shaped], hours: 2 }));
@@ -61,15 +65,16 @@ export function stepsFor({ piece, parts, joints, stages, adhesive, outOfRoom }: 
     if (stage.id !== "last" && stages.length > 1) out.push(step({ id: `plane-${stage.id}`, title: `Plane ${stage.name.toLowerCase()} and joint its edge`, detail: "Both faces through the planer, then the edge for the last seam.", parts: ["top"], after: [id], hours: 0.75 }));
     last = id;
   });
-  out.push(step({ id: "flatten", title: "Flatten the top and cut it to size", detail: `Trim to ${piece.form.top.length} by ${piece.form.top.width} mm, then the edge.`, parts: ["top"], after: [last], hours: TIME.flatten, check: "No rock on winding sticks over 1 mm." }));
-  out.push(step({ id: "sand-top", title: "Sand the top, both faces", detail: `To ${coats.oily ? "180 or 220" : "150"} grit; raise the grain once.`, parts: ["top"], after: ["flatten"], hours: TIME.sand, caution: "Dust of some species irritates: extraction and a mask." }));
+  const made = topSteps(piece, last);
+  out.push(...made.map((each) => step(each)));
+  out.push(step({ id: "sand-top", title: piece.form.construction === "slatted" ? "Sand the slats all round" : "Sand the top, both faces", detail: `To ${coats.oily ? "180 or 220" : "150"} grit; raise the grain once.`, parts: [topPart], after: [made.at(-1)!.id], hours: TIME.sand, caution: "Dust of some species irritates: extraction and a mask." }));
   for (let coat = 1; coat <= coats.coats; coat += 1) out.push(step({
-    id: `coat-${coat}`, title: `Coat ${coat} of ${coats.name}`, detail: coat === 1 ? "Both faces of the top alike, and the base." : "Rub down lightly first.", parts: ["top", "leg", "long-rail", "end-rail"],
+    id: `coat-${coat}`, title: `Coat ${coat} of ${coats.name}`, detail: coat === 1 ? below : "Rub down lightly first.", parts: [topPart, "leg", "long-rail", "end-rail"],
     after: coat === 1 ? ["sand-top", piece.form.cornerBlocks ? "screw-blocks" : "glue-base"] : [`coat-${coat - 1}`], hours: 2 * TIME.coat, wait: coats.dry, waitFor: "the coat to dry",
     caution: coats.oily ? "Spread oily rags out flat: heaped they catch fire." : "",
   }));
   out.push(step({ id: "cut-feet", title: "Cut the legs to height and ease the feet", detail: "On the flat floor, marked from a block.", parts: ["leg"], after: ["glue-base"], hours: 0.75, check: "No rock on a flat floor." }));
-  out.push(step({ id: "attach", title: "Attach the top with buttons", detail: `Centre line marked; buttons set ${piece.joints.buttons.engaged} mm deep on the long rails, in the middle of their slots on the ends. Loosen each screw a turn.`, parts: ["top"], after: [coats.coats > 0 ? `coat-${coats.coats}` : "sand-top", "cut-feet"], hours: TIME.attach, wait: coats.cure, waitFor: "the finish to cure", check: "Gap at each button as Movement gives it." }));
+  out.push(step({ id: "attach", ...attachStep(piece), parts: [topPart], after: [coats.coats > 0 ? `coat-${coats.coats}` : "sand-top", "cut-feet"], hours: TIME.attach, wait: coats.cure, waitFor: "the finish to cure", check: "Gap at each fastener as Movement gives it." }));
   out.push(step({ id: "deliver", title: "Deliver, and measure it once more", detail: "Moisture and width on the day, written in the log; come back in a season.", parts: [], after: ["attach"], hours: 2 }));
   return out;
 }

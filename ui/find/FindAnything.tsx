@@ -21,7 +21,7 @@ export function FindAnything({ pieces = [], more = [] }: { pieces?: readonly { i
   const found = useMemo(() => {
     const all: Findable[] = [
       ...more, ...pieces.map((piece) => ({ name: piece.commission ? `${piece.name}, ${piece.commission}` : piece.name, kind: "piece", go: `/pieces/${piece.id}/brief` })),
-      { name: "Bench", kind: "place", go: "/" }, { name: "Rack", kind: "place", go: "/rack" }, { name: "Species", kind: "place", go: "/species" }, { name: "Shop and its tools", kind: "place", go: "/shop" },
+      { name: "Bench", kind: "place", go: "/" }, { name: "Rack", kind: "place", go: "/rack" }, { name: "Species", kind: "place", go: "/species" }, { name: "Shop and its tools", kind: "place", go: "/shop" }, { name: "Sources: every formula", kind: "place", go: "/sources" },
     ];
     const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
     return all.filter((each) => words.every((word) => `${each.name} ${each.kind}`.toLowerCase().includes(word))).slice(0, 10);

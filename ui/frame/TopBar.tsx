@@ -28,8 +28,8 @@ export function Key({ children }: { children: ReactNode }) {
 }
 
 /** The places outside a piece. */
-export function ShopLinks({ here }: { here: "bench" | "rack" | "species" | "shop" }) {
-  const places = [["bench", "/", "Bench"], ["rack", "/rack", "Rack"], ["species", "/species", "Species"], ["shop", "/shop", "Shop"]] as const;
+export function ShopLinks({ here }: { here: "bench" | "rack" | "species" | "shop" | "sources" }) {
+  const places = [["bench", "/", "Bench"], ["rack", "/rack", "Rack"], ["species", "/species", "Species"], ["shop", "/shop", "Shop"], ["sources", "/sources", "Sources"]] as const;
   return (
     <nav className="flex gap-1" aria-label="Places">
       {places.map(([id, href, name]) => (

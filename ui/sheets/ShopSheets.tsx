@@ -4,7 +4,9 @@ import Link from "next/link";
 import { ReactNode, useLayoutEffect, useRef, useState } from "react";
 import { frontScene, planScene, sideScene } from "../../core/drawing/elevations";
 import { glueScene } from "../../core/drawing/glue-up";
-import { buttonScene, legSectionScene, tenonSideScene } from "../../core/drawing/joint";
+import { attachStep } from "../../core/steps/top";
+import { fasteningScene, holdingScene } from "../../core/drawing/fastening";
+import { legSectionScene, tenonSideScene } from "../../core/drawing/joint";
 import { SceneView } from "../drawing/SceneView";
 import { shortDay } from "../frame/sentences";
 import { useUnit } from "../frame/unit";
@@ -20,6 +22,7 @@ export function ShopSheets() {
   const { id, piece, plan } = usePiece();
   const { withUnit, say } = useUnit();
   const drawable = { geometry: plan.geometry, species: plan.species, form: piece.form };
+  const holding = holdingScene(plan, piece);
   return (
     <main className="sheets mx-auto max-w-[794px] py-4 print:max-w-none print:py-0">
       <div className="mb-3 flex items-center justify-between print:hidden"><Link className="button button-plain" href={`/pieces/${id}/cutting`}>Back to the piece</Link><button className="button" onClick={() => window.print()}><Printer size={15} />Print five sheets</button></div>
@@ -30,16 +33,18 @@ export function ShopSheets() {
           <dl className="self-center text-[13px]">{[["Wood", plan.species.name], ["Top", `${withUnit(piece.form.top.length)} by ${withUnit(piece.form.top.width)} by ${withUnit(piece.form.top.thickness)}`], ["Top edge", piece.form.top.edge.kind === "square" ? "square" : `${piece.form.top.edge.kind.replace("-", " ")}, ${withUnit(piece.form.top.edge.size)}`], ["Height", withUnit(piece.form.height)], ["Legs", `${withUnit(plan.geometry.leg.section)} square${piece.form.leg.taper === "none" ? "" : `, foot ${withUnit(plan.geometry.leg.foot)}`}`], ["Rails", `${withUnit(plan.geometry.rail.depth)} by ${withUnit(plan.geometry.rail.thickness)}, ${withUnit(plan.geometry.rail.reveal)} in from the legs`], ["Cross-rails", String(piece.form.crossRails)], ["Must match", piece.brief.match || "nothing named"]].map(([what, value]) => <div key={what} className="flex justify-between gap-4 border-b border-hairline py-1"><dt>{what}</dt><dd className="text-right font-[560]">{value}</dd></div>)}</dl></div>
       </Sheet>
       <Sheet number={2} name="Joints and settings">
-        <div className="grid grid-cols-2 gap-3"><SceneView paper scene={legSectionScene(plan)} height={300} width={PAPER / 2 - 6} /><div><SceneView paper scene={tenonSideScene(plan, "long-rail")} height={165} width={PAPER / 2 - 6} /><SceneView paper scene={buttonScene(plan, piece.joints.buttons)} height={135} width={PAPER / 2 - 6} /></div></div>
+        <div className="grid grid-cols-2 gap-3"><SceneView paper scene={legSectionScene(plan)} height={300} width={PAPER / 2 - 6} /><div><SceneView paper scene={tenonSideScene(plan, "long-rail")} height={165} width={PAPER / 2 - 6} /><SceneView paper scene={fasteningScene(plan, piece)} height={135} width={PAPER / 2 - 6} /></div></div>
         <div className="mt-4"><SettingCards cards={plan.cards} columns="grid-cols-3" /></div>
-        <p className="mt-4 text-[13px]">{say(`Buttons: ${plan.fasteners.length}, ${piece.joints.buttons.width} mm wide; set ${piece.joints.buttons.engaged} mm deep on the long rails, in the middle of ${piece.joints.buttons.slotLength} mm slots on the end rails.`)}</p>
+        <p className="mt-4 text-[13px]">{say(`${attachStep(piece).title}: ${attachStep(piece).detail}${plan.fasteners.length ? ` ${plan.fasteners.length} in all.` : ""}`)}</p>
+        {holding && <SceneView paper scene={holding} height={120} width={PAPER / 2} />}
+        {plan.breadboards && <p className="mt-2 text-[13px]">{say(`End boards ${plan.breadboards.length} mm long. Pegs from the front edge: ${plan.breadboards.pegs.map((peg) => `${Math.round(peg.at)} mm ${peg.fixed ? "fixed" : `slot ${peg.slot.toFixed(1)} mm, set off ${peg.setOff.toFixed(1)} mm`}`).join("; ")}.`)}</p>}
       </Sheet>
       <Sheet number={3} name="Cut list and diagrams">
         <CutTable plan={plan} />{plan.cutting.shopping.length > 0 && <ShoppingTable plan={plan} />}
         <div className="mt-3"><CutDiagrams plan={plan} width={PAPER / 2 - 12} /></div>
       </Sheet>
       <Sheet number={4} name="Glue-up">
-        {plan.glueUp.length === 0 && <p>No boards are chosen for the top yet.</p>}
+        {plan.glueUp.length === 0 && <p>{plan.slats ? "Slats are screwed, not glued." : "No boards are chosen for the top yet."}</p>}
         {plan.glueUp.map((stage, i) => (
           <section key={stage.id} className="mb-3 break-inside-avoid"><h2>{i + 1}. {stage.name}</h2>
             <SceneView paper scene={glueScene(plan, stage)} height={Math.round(Math.min(420, (ROOM - plan.glueUp.length * 76) / plan.glueUp.length, 130 + (stage.width + 140) * 0.36))} width={PAPER} />

@@ -1,6 +1,7 @@
 "use client";
 import { useMemo } from "react";
-import { buttonScene, legSectionScene, tenonSideScene } from "../../core/drawing/joint";
+import { fasteningScene, holdingScene } from "../../core/drawing/fastening";
+import { legSectionScene, tenonSideScene } from "../../core/drawing/joint";
 import { SceneView } from "../drawing/SceneView";
 import { AutoLengthField, Choice, FieldRow, LengthField, Tick } from "../fields/fields";
 import { useUnit } from "../frame/unit";
@@ -15,7 +16,7 @@ export function JointsStage() {
   const { set, fromDrawing } = useSet();
   const { say } = useUnit();
   const choice = piece.joints.legRail;
-  const scenes = useMemo(() => [legSectionScene(plan), tenonSideScene(plan, "long-rail"), buttonScene(plan, piece.joints.buttons)] as const, [plan, piece.joints.buttons]);
+  const scenes = useMemo(() => [legSectionScene(plan), tenonSideScene(plan, "long-rail"), fasteningScene(plan, piece), holdingScene(plan, piece)] as const, [plan, piece]);
   const joint = plan.joints[0];
   return (
     <>
@@ -24,7 +25,8 @@ export function JointsStage() {
         <figure><SceneView scene={scenes[0]} height={356} onEdit={fromDrawing} /><figcaption className="text-[13px] text-graphite">A leg cut across, seen from above: the outer corner is at the upper left.</figcaption></figure>
         <div className="flex min-w-0 flex-col gap-2">
           <figure><SceneView scene={scenes[1]} height={172} onEdit={fromDrawing} /><figcaption className="text-[13px] text-graphite">The long rail’s end from the side.</figcaption></figure>
-          <figure><SceneView scene={scenes[2]} height={176} onEdit={fromDrawing} /><figcaption className="text-[13px] text-graphite">A button in the long rail, cut across.</figcaption></figure>
+          <figure><SceneView scene={scenes[2]} height={176} onEdit={fromDrawing} /><figcaption className="text-[13px] text-graphite">{scenes[2].title}</figcaption></figure>
+          {scenes[3] && <figure><SceneView scene={scenes[3]} height={150} onEdit={fromDrawing} /><figcaption className="text-[13px] text-graphite">{scenes[3].title}</figcaption></figure>}
         </div>
       </div>
       <FieldRow>

@@ -7,7 +7,7 @@ import { usePiece } from "../piece/PieceProvider";
 
 /** Everything the drawings and the chart show, as tables. */
 export function MovementTable() {
-  const { plan, piece } = usePiece();
+  const { id, plan, piece } = usePiece();
   const { withUnit } = useUnit();
   const { top, breadboards } = plan;
   const found = governing(plan, piece);
@@ -23,7 +23,7 @@ export function MovementTable() {
             <table className="plain mt-3" data-table="pegs"><thead><tr><th>Peg</th><th className="number">From the front</th><th className="number">Dry</th><th className="number">Wet</th><th className="number">Slot</th><th className="number">Set off</th></tr></thead>
               <tbody>{breadboards.pegs.map((peg, i) => <tr key={peg.id}><td>{i + 1}{peg.fixed ? ", fixed" : ""}</td><td className="number">{withUnit(peg.at)}</td><td className="number">{signed(peg.dry)}</td><td className="number">{signed(peg.wet)}</td><td className="number">{peg.fixed ? "glued" : withUnit(peg.slot, true)}</td><td className="number">{peg.fixed ? "" : signed(peg.setOff)}</td></tr>)}</tbody></table>
           )}
-          <p className="mt-3 text-[13px]"><Link className="underline" href="/sources">Every formula, with its range and source</Link></p>
+          <p className="mt-3 text-[13px]"><Link className="underline" href={`/pieces/${id}/sources`}>This piece’s numbers by hand, every formula with its range and source</Link></p>
         </div>
         <table className="plain mt-2" data-table="months"><thead><tr><th>Day</th><th className="number">Moisture</th><th className="number">Width</th><th className="number">Travel of {found.what}</th></tr></thead>
           <tbody>{monthly.map((i) => { const day = sampleDate(top.course.from, i); return <tr key={i}><td className="whitespace-nowrap">{day.name} {day.on.slice(0, 4)}</td><td className="number">{top.course.mean[i].toFixed(2)} %</td><td className="number">{signed(top.changes[i])}</td><td className="number">{signed(found.travel[i])}</td></tr>; })}</tbody></table>

@@ -1,0 +1,5 @@
+import { PieceSources } from "../../../../ui/sources/PieceSources";
+
+export default function PieceSourcesPage() {
+  return <PieceSources />;
+}
