@@ -1,10 +1,18 @@
 /**
  * npm run bench: speed as ratios within one run, since timings on shared machines drift.
  * (a) a full re-plan after one dimension changes, against a structuredClone of the resulting plan;
+ * (c) three years of moisture in 60 different parts, against summing as many array elements, once a simulated day and layer;
+ * (d) what one step of the dragged month draws, against a structuredClone of the plan;
  * (b) the panel search on the demo rack and 20 seeded racks, against the highs solver on the same model.
  */
 import highsLoader from "highs";
 import { readFileSync } from "node:fs";
+import { dailyAir, moistureYear } from "../core/climate/year";
+import { closeUp } from "../core/drawing/close-up";
+import { endGrainScene, movementScene } from "../core/drawing/top";
+import { COURSE_DAYS, moistureCourse } from "../core/movement/course";
+import { CELLS } from "../core/movement/diffusion";
+import { findFilm } from "../core/movement/finish";
 import { readPiece } from "../core/formats/piece-file";
 import { readRack } from "../core/formats/rack-csv";
 import { panelCandidates } from "../core/layout/candidates";
@@ -46,6 +54,37 @@ function replan(): void {
   judge("(a) re-plan after the top's length changes ÷ structuredClone of the plan, median of 15 rounds", median(ratios), 5);
 }
 
+/** Sixty parts, no two alike, from shop to room: every step of the course with its layers, against the plainest loop over as many numbers. */
+function diffusion(): void {
+  const year = moistureYear({ kind: "typical", id: "heated-temperate" });
+  const still = dailyAir(year, Array.from({ length: 12 }, () => 0));
+  const ash = SPECIES.find((each) => each.id === "european-ash")!;
+  const parts = Array.from({ length: 60 }, (_, i) => 12 + 1.3 * i);
+  const run = () => parts.map((thickness) => moistureCourse({ thickness, species: ash, start: { value: 9, on: DAY }, delivered: "2026-12-23", shop: still, room: { above: still, below: still }, films: { above: findFilm("oil-wax"), below: findFilm("oil-wax") }, year }));
+  const layers = new Float64Array(CELLS).fill(1.5);
+  let kept = 0;
+  const plain = () => {
+    let sum = 0;
+    for (let day = 0; day < COURSE_DAYS * parts.length; day += 1) for (let i = 0; i < CELLS; i += 1) sum += layers[i];
+    kept += sum;
+  };
+  for (let i = 0; i < 3; i += 1) { run(); plain(); }
+  const ratios = Array.from({ length: 9 }, () => timed(run) / timed(plain));
+  if (!(kept > 0)) throw new Error("nothing was summed");
+  judge(`(c) three years of 60 parts ÷ summing ${CELLS} elements a day and part, median of 9 rounds`, median(ratios), 40);
+}
+
+function drag(): void {
+  const reading = readPiece(readFileSync("demo/pieces/4-reading-table.json", "utf8"));
+  if (!reading.ok) throw new Error(reading.message);
+  const plan = createPlanner()({ piece: reading.piece, shop: USUAL_SHOP, rack: demoRack, ownSpecies: [], today: DAY });
+  const draw = () => { for (let at = 0; at < 200; at += 1) { movementScene(plan, reading.piece, at, 8); closeUp(plan, reading.piece, at); endGrainScene(plan, false, at, 8); } };
+  const clone = () => { for (let i = 0; i < 200; i += 1) structuredClone(plan); };
+  for (let i = 0; i < 2; i += 1) { draw(); clone(); }
+  const ratios = Array.from({ length: 7 }, () => timed(draw) / timed(clone));
+  judge("(d) the drawings of one step of the dragged month ÷ structuredClone of the plan, median of 7 rounds", median(ratios), 1);
+}
+
 async function panels(): Promise<void> {
   const highs = await highsLoader();
   const racks: [string, readonly RackBoard[], ComposeInputs["need"]][] = [
@@ -85,5 +124,7 @@ async function panels(): Promise<void> {
 }
 
 replan();
+diffusion();
+drag();
 await panels();
 process.exitCode = failed ? 1 : 0;

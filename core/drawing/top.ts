@@ -23,13 +23,13 @@ export function movementScene(plan: Plan, piece: Piece, sample: number, exaggera
   const bad = (id: string) => plan.verdicts.some((each) => each.level === "fix" && each.subject.includes(id));
   if (!plan.breadboards) items.push(...fastenerItems(plan, piece, sample, bad));
   if (!slatted) items.push(line([[-length / 2 - 60, line0 - width / 2], [length / 2 + 60, line0 - width / 2]], "faint"));
-  items.push(dimension([-length / 2, width / 2], [length / 2, width / 2], 34, length, { path: ["form", "top", "length"], name: "Top length" }));
-  items.push(dimension([length / 2, width / 2], [length / 2, -width / 2], 34, width, { path: ["form", "top", "width"], name: "Top width" }));
+  items.push(dimension([-length / 2, width / 2], [length / 2, width / 2], 26, length, { path: ["form", "top", "length"], name: "Top length" }));
+  items.push(dimension([length / 2, width / 2], [length / 2, -width / 2], 28, width, { path: ["form", "top", "width"], name: "Top width" }));
   const wetEdge = slatted ? outer : edgesAt(plan, piece, Math.max(top.wet.change, 0, now), exaggeration);
   const centred = piece.choices.fixedLine === "centre";
-  items.push({ kind: "text", x: -length / 2, y: Math.min(wetEdge.front, -width / 2), text: `${day.name} ${day.on.slice(0, 4)}, movement drawn ${exaggeration} times larger`, ink: "graphite", size: 13, dy: 20 });
+  items.push({ kind: "text", x: -length / 2, y: Math.min(wetEdge.front, -width / 2), text: `${day.name} ${day.on.slice(0, 4)}, drawn ${exaggeration} times larger`, ink: "graphite", size: 13, dy: 20 });
   items.push({ kind: "text", x: length / 2, y: Math.min(wetEdge.front, -width / 2), text: slatted ? `${sign(now)} mm each slat` : `${sign(centred ? now / 2 : now)} mm ${centred ? "each edge" : "at the free edge"}`, ink: "layout", size: 13, anchor: "end", dy: 20 });
-  return { id: "movement", title: `The top in ${day.name} ${day.on.slice(0, 4)}: ${sign(now)} mm against today. Driest ${sign(top.dry.change)} mm in ${top.dry.name}, wettest ${sign(top.wet.change)} mm in ${top.wet.name}.`, bounds: { x: -length / 2, y: -width / 2, w: length, h: width }, margin: [62, 78, 46, 16], items };
+  return { id: "movement", title: `The top in ${day.name} ${day.on.slice(0, 4)}: ${sign(now)} mm against today. Driest ${sign(top.dry.change)} mm in ${top.dry.name}, wettest ${sign(top.wet.change)} mm in ${top.wet.name}.`, bounds: { x: -length / 2, y: -width / 2, w: length, h: width }, margin: [46, 74, 34, 16], items };
 }
 
 /** Front and back edge of what moves as one, for a change of its width. */

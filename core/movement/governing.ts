@@ -18,14 +18,14 @@ export function governing(plan: Needs, piece: Pick<Piece, "form" | "joints" | "c
   const moving = (at: number, held: number) => top.course.mean.map((_, i) => travelOn(top, at, held, i));
   if (plan.breadboards && piece.form.breadboard.slots !== "none" && plan.breadboards.pegs.length > 1) {
     const held = plan.breadboards.pegs.find((each) => each.fixed)!.at;
-    const peg = furthest(plan.breadboards.pegs.filter((each) => !each.fixed), held);
+    const peg = closest(plan.breadboards.pegs);
     const reach = Math.abs(peg.at - held);
     const along = (moisture: number) => widthChange(reach, top.coefficient * LENGTHWISE, top.start.value, moisture);
     return { what: "the tongue at the outermost peg", room: "its slot", id: peg.id, travel: moving(peg.at, held).map((each, i) => each - along(top.course.mean[i])), play: peg.room };
   }
   if (plan.channels) {
     const held = plan.channels.bolts.find((each) => each.fixed)!.at;
-    const bolt = furthest(plan.channels.bolts.filter((each) => !each.fixed), held);
+    const bolt = closest(plan.channels.bolts);
     return { what: "the outermost bolt of a channel", room: "its slot", id: bolt.id, travel: moving(bolt.at, held), play: bolt.room };
   }
   if (plan.slats) return { what: "each slat across its width", room: "the gap", id: "slat", travel: [...top.changes], play: { wet: plan.slats.gap.today, dry: Infinity } };
@@ -39,5 +39,9 @@ export function governing(plan: Needs, piece: Pick<Piece, "form" | "joints" | "c
   return { what: `the outermost end ${name}`, room: piece.joints.fastening === "button" || piece.joints.fastening === "slotted" ? "its slot" : piece.joints.fastening === "figure-8" ? "its recess" : piece.joints.fastening === "oversized" ? "its hole" : "there", id: fastener.id, travel: moving(clamped(top.width / 2 - fastener.z, top.width), line), play };
 }
 
-const furthest = <T extends { at: number }>(all: readonly T[], held: number): T => all.reduce((a, b) => (Math.abs(b.at - held) > Math.abs(a.at - held) ? b : a));
+/** Of all that move, the one with least room left when it has travelled. */
+const closest = <T extends { fixed: boolean; dry: number; wet: number; room: { dry: number; wet: number } }>(all: readonly T[]): T => {
+  const left = (each: T) => Math.min(each.room.wet - Math.max(0, each.wet, each.dry), each.room.dry - Math.max(0, -each.dry, -each.wet));
+  return all.filter((each) => !each.fixed).reduce((a, b) => (left(b) < left(a) - 1e-9 ? b : a));
+};
 const clamped = (at: number, width: number) => Math.max(0, Math.min(width, at));

@@ -1,6 +1,6 @@
 import type { Plan } from "../plan";
 import type { Piece } from "../piece/schema";
-import { fiveDecimals, oneDecimal } from "./numbers";
+import { degrees, fiveDecimals, oneDecimal, scientific } from "./numbers";
 import { governing } from "../movement/governing";
 import { exchangeAt, transverseDiffusivity } from "../movement/finish";
 import { filmsOf } from "../movement/faces";
@@ -22,10 +22,10 @@ export function worked(plan: Plan, piece: Piece): WorkedLine[] {
   const most = found.travel.reduce((a, b) => (b > a ? b : a), 0);
   const lines: WorkedLine[] = [
     { formula: "emc", what: `Air in ${wet.name}`, sum: `T = ${oneDecimal(wet.temperature)} °C, h = ${(wet.humidity / 100).toFixed(3)}`, result: `${wet.moisture.toFixed(2)} %` },
-    { formula: "diffusion", what: "How fast it moves through this wood", sum: `2.5·10⁻¹⁰ · e^((440 − ${species.density})/250)`, result: `${transverseDiffusivity(species).toExponential(2)} m²/s` },
-    { formula: "finish", what: `${film.name} on it`, sum: film.exchange === null ? "no film: still air alone" : `film ${film.exchange.toExponential(1)} m/s on pine, brought to ${species.density} kg/m³ and this room`, result: `${exchangeAt(film, species, air).toExponential(2)} m/s` },
+    { formula: "diffusion", what: "How fast it moves through this wood", sum: `2.5·10⁻¹⁰ · e^((440 − ${species.density})/250)`, result: `${scientific(transverseDiffusivity(species))} m²/s` },
+    { formula: "finish", what: `${film.name} on it`, sum: film.exchange === null ? "no film: still air alone" : `film ${scientific(film.exchange)} m/s on pine, brought to ${species.density} kg/m³ and this room`, result: `${scientific(exchangeAt(film, species, air))} m/s` },
     { formula: "diffusion", what: `The wood's own moisture about ${top.wet.on}`, sum: `${oneDecimal(plan.geometry.core.thickness)} mm thick, from ${top.start.value} % on ${top.start.on}`, result: `${top.wet.moisture.toFixed(2)} %` },
-    { formula: "rings", what: `${strip.board ?? "Boards not chosen"}: rings from ${Math.round(strip.ringLeft)}° to ${Math.round(strip.ringRight)}°`, sum: `C_R ${fiveDecimals(species.radial)}, C_T ${fiveDecimals(species.tangential)}`, result: fiveDecimals(strip.coefficient) },
+    { formula: "rings", what: `${strip.board ?? "Boards not chosen"}: rings from ${degrees(strip.ringLeft)} to ${degrees(strip.ringRight)}`, sum: `C_R ${fiveDecimals(species.radial)}, C_T ${fiveDecimals(species.tangential)}`, result: fiveDecimals(strip.coefficient) },
     inside
       ? { formula: "width", what: `${strip.board ?? "The whole width"} by then`, sum: `${strip.width.toFixed(1)} · ${fiveDecimals(strip.coefficient)} · (${top.wet.moisture.toFixed(2)} − ${top.start.value})`, result: `${strip.wet.toFixed(2)} mm` }
       : { formula: "width", what: `${strip.board ?? "The whole width"} by then`, sum: `${strip.width.toFixed(1)} · (${Math.min(SATURATION, top.wet.moisture).toFixed(2)} − ${Math.min(SATURATION, top.start.value)}) / (3000/${total.toFixed(2)} − 30 + ${Math.min(SATURATION, top.start.value)})`, result: `${strip.wet.toFixed(2)} mm` },

@@ -1,6 +1,7 @@
 "use client";
 import Link from "next/link";
 import { FORMULAS } from "../../core/sources/formulas";
+import { scientific } from "../../core/sources/numbers";
 import { leaves, worked } from "../../core/sources/worked";
 import { FILMS } from "../../core/movement/finish";
 import type { Piece } from "../../core/piece/schema";
@@ -38,7 +39,7 @@ export function SourcesView({ species, of }: { species: readonly Species[]; of: 
         ))}
       </section>
       <section aria-label="Finishes"><h2>Finishes</h2>
-        <table className="plain mt-2"><thead><tr><th>Finish</th><th className="number">Velocity of exchange, m/s</th><th>Source</th></tr></thead><tbody>{FILMS.map((film) => <tr key={film.id}><td>{film.name}</td><td className="number">{film.exchange === null ? "no film" : film.exchange.toExponential(1)}</td><td className="text-[13px] text-graphite">{film.source}</td></tr>)}</tbody></table></section>
+        <table className="plain mt-2"><thead><tr><th>Finish</th><th className="number">Velocity of exchange, m/s</th><th>Source</th></tr></thead><tbody>{FILMS.map((film) => <tr key={film.id}><td>{film.name}</td><td className="number">{film.exchange === null ? "no film" : scientific(film.exchange)}</td><td className="text-[13px] text-graphite">{film.source}</td></tr>)}</tbody></table></section>
       <section aria-label="Species"><h2>Species</h2><p className="text-[13px] text-graphite">What each is like to work stands on the <Link className="underline" href="/species">species page</Link>.</p>
         <div className="overflow-x-auto"><table className="plain mt-2"><thead><tr><th>Species</th><th className="number">C_R</th><th className="number">C_T</th><th className="number">kg/m³ at 12 %</th><th>Source</th></tr></thead>
           <tbody>{species.map((each) => <tr key={each.id} className={of?.plan.species.id === each.id ? "bg-wash" : ""}><td>{each.name}</td><td className="number">{each.radial.toFixed(5)}</td><td className="number">{each.tangential.toFixed(5)}</td><td className="number">{each.density}</td><td className="text-[13px] text-graphite">{each.source}</td></tr>)}</tbody></table></div></section>

@@ -50,7 +50,7 @@ const Curve = memo(function Curve({ travel, dry, wet, worst, over, from, deliver
   const step = [0.2, 0.5, 1, 2, 4, 5, 10].find((each) => most / each <= 3) ?? 20;
   const edge = Math.ceil(most / step) * step;
   const marks = Array.from({ length: Math.round((2 * edge) / step) + 1 }, (_, i) => -edge + i * step);
-  const months = travel.flatMap((_, i) => { const { on } = sampleDate(from, i); return Number(on.slice(8)) <= SAMPLE_DAYS && Number(on.slice(5, 7)) % 3 === 2 ? [i] : []; });
+  const months = travel.flatMap((_, i) => { const { on } = sampleDate(from, i); return Number(on.slice(8)) <= SAMPLE_DAYS && Number(on.slice(5, 7)) % 3 === 2 && i < travel.length - 6 ? [i] : []; });
   const name = (at: number) => { const day = sampleDate(from, at); return `${day.name.slice(0, 3)} ${day.on.slice(2, 4)}`; };
   return (
     <ResponsiveContainer width="100%" height={150}>
