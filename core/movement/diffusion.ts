@@ -7,6 +7,7 @@
 
 /** Cells through the thickness, thin at the faces where moisture turns sharply. */
 export const CELLS = 32;
+const LAST = CELLS - 1;
 
 /** A slab as the solver sees it. */
 export interface Slab {
@@ -61,25 +62,33 @@ export function stepSlab(state: SlabState, slab: Slab, growth: Float64Array, fac
   const scale = (base * seconds) / (slab.thickness * slab.thickness);
   const above = throughFace(slab, base * at(growth, cells[CELLS - 1]), faces.exchangeAbove, seconds);
   const below = throughFace(slab, base * at(growth, cells[0]), faces.exchangeBelow, seconds);
-  for (let i = 0; i < CELLS - 1; i += 1) COUPLING[i] = scale * CLOSENESS[i] * at(growth, (cells[i] + cells[i + 1]) * 0.5);
-  COUPLING[CELLS - 1] = above;
+  // forward: eliminate each cell from the next; the coupling to the next is made on the way
   let left = below;
+  let here = cells[0];
   let inverse = 0;
-  let known = below * faces.below;
-  for (let i = 0; i < CELLS; i += 1) {
-    const right = COUPLING[i];
-    const factor = i === 0 ? 0 : left * inverse;
-    const own = WIDTHS[i] * (was * cells[i] - wasBefore * before[i]);
-    known = i === 0 ? own + known : own + factor * known;
-    if (i === CELLS - 1) known += above * faces.above;
-    inverse = 1 / (lead * WIDTHS[i] + left + right - factor * left);
+  let known = 0;
+  let entering = below * faces.below;
+  for (let i = 0; i < LAST; i += 1) {
+    const next = cells[i + 1];
+    const right = scale * CLOSENESS[i] * at(growth, (here + next) * 0.5);
+    const factor = left * inverse;
+    const width = WIDTHS[i];
+    known = width * (was * here - wasBefore * before[i]) + entering + factor * known;
+    inverse = 1 / (lead * width + left + right - factor * left);
+    COUPLING[i] = right;
     INVERSE[i] = inverse;
     RIGHT[i] = known;
     left = right;
+    here = next;
+    entering = 0;
   }
-  let last = 0;
-  for (let i = CELLS - 1; i >= 0; i -= 1) {
-    last = (RIGHT[i] + (i === CELLS - 1 ? 0 : COUPLING[i] * last)) * INVERSE[i];
+  const factor = left * inverse;
+  known = WIDTHS[LAST] * (was * here - wasBefore * before[LAST]) + above * faces.above + factor * known;
+  let last = known / (lead * WIDTHS[LAST] + left + above - factor * left);
+  before[LAST] = here;
+  cells[LAST] = last;
+  for (let i = LAST - 1; i >= 0; i -= 1) {
+    last = (RIGHT[i] + COUPLING[i] * last) * INVERSE[i];
     before[i] = cells[i];
     cells[i] = last;
   }

@@ -164,7 +164,7 @@ function judge(loop: Loop, byId: Map<string, Member>, histories: Record<string, 
   const carried = loop.through > 2 ? Math.max(0, Math.abs(worst) - SPRING) : Math.abs(worst);
   const strain = carried / soft;
   const ends = carried / 2;
-  const loads = { wood: loop.stretch !== null && across < HARMLESS ? 0 : (strain / STOP_LIMITS.strain) * Math.min(1, across / HARMLESS), "glue line": link.kind === "glue" ? ends / STOP_LIMITS.slip : 0, fastener: link.kind !== "glue" ? ends / STOP_LIMITS.fastener : 0 };
+  const loads = { wood: loop.through <= 2 && across < HARMLESS ? 0 : (strain / STOP_LIMITS.strain) * Math.min(1, across / HARMLESS), "glue line": link.kind === "glue" ? ends / STOP_LIMITS.slip : 0, fastener: link.kind !== "glue" ? ends / STOP_LIMITS.fastener : 0 };
   const fails = (Object.keys(loads) as (keyof typeof loads)[]).reduce((a, b) => (loads[b] > loads[a] ? b : a));
   const reach = new Map<string, number>();
   for (const { member, length } of runs) reach.set(member, (reach.get(member) ?? 0) + length * byId.get(member)!.coefficients[axis]);

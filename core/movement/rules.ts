@@ -124,11 +124,13 @@ function overhangLeft({ piece, top }: MovementFacts): Verdict {
   });
 }
 
-function cups({ top, piece }: MovementFacts): Verdict {
+function cups({ top, piece, slats }: MovementFacts): Verdict | null {
+  if (slats) return null;
   const worstStrip = top.strips.reduce((a, b) => (cupOf(b) > cupOf(a) ? b : a));
   const cup = cupOf(worstStrip);
   const ripple = piece.choices.rings === "alternate" ? 2 * cup : cup;
-  const level = grade(cup, "at most", MOVEMENT_LIMITS.cup, 3 * MOVEMENT_LIMITS.cup);
+  // without boards there is no ring to judge, only the wish to know
+  const level = worstStrip.board ? grade(cup, "at most", MOVEMENT_LIMITS.cup, 3 * MOVEMENT_LIMITS.cup) : "tight";
   return verdict({
     id: "movement.cup", stage: "movement", subject: worstStrip.board ? [`strip:${worstStrip.board}`] : ["top"], level,
     text: top.strips.length > 1 ? `Ripples stay under ${fine(ripple)}, ${piece.choices.rings === "alternate" ? "rings alternated" : "best faces up"}` : worstStrip.board ? `${worstStrip.board} cups ${fine(cup)} at most` : "Boards are not chosen yet: rings taken as flat-sawn",

@@ -35,12 +35,12 @@ describe("the demo commission through all nine marks of the story stick", () => 
     const id = await makePiece((piece) => ({ ...piece, name: "August" }));
     await go(page, `/pieces/${id}/movement`);
     await page.waitForSelector(".recharts-line");
-    await page.focus('[role="slider"]');
+    await page.focus('[aria-label="Month"]');
     await page.keyboard.press("Home");
-    await until(page, () => document.querySelector("[data-month]")?.getAttribute("data-month") === "0");
-    for (let i = 0; i < 7; i += 1) await page.keyboard.press("ArrowRight");
-    await until(page, () => document.querySelector('[role="slider"]')?.getAttribute("aria-valuetext") === "August");
-    expect(await page.$eval('[data-scene="movement"] title', (each) => each.textContent)).toMatch(/The top in August: \+\d/);
+    await until(page, () => document.querySelector("[data-sample]")?.getAttribute("data-sample") === "0");
+    for (let i = 0; i < 54; i += 1) await page.keyboard.press("ArrowRight");
+    await until(page, () => document.querySelector('[aria-label="Month"]')?.getAttribute("aria-valuetext") === "August 2027");
+    expect(await page.$eval('[data-scene="movement"] title', (each) => each.textContent)).toMatch(/The top in August 2027: \+\d/);
     expect(await level(page, "movement.end-buttons")).toBe("fix");
     const remedy = await page.$eval('[data-verdict="movement.end-buttons"] button', (each) => each.textContent!);
     await press(page, remedy);
@@ -174,7 +174,7 @@ describe("log", () => {
     await page.keyboard.press("Escape");
     await page.evaluate(() => (document.activeElement as HTMLElement)?.blur());
     await page.keyboard.press("3");
-    await until(page, () => document.querySelector("main p.lede")?.textContent?.includes("At 12.5 % moisture") ?? false);
+    await until(page, () => document.querySelector("main p.lede")?.textContent?.includes("12.5 % moist on") ?? false);
     expect(await level(page, "movement.acclimatised")).not.toBe("holds");
   });
 });

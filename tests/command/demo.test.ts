@@ -31,8 +31,23 @@ describe("the demo tells true stories", () => {
     const stages = new Set(plan("3-porch-table").verdicts.filter((each) => each.level === "fix").map((each) => each.stage));
     expect([...stages]).toEqual(expect.arrayContaining(["movement", "boards", "glue-up", "cutting"]));
   });
+  it("the reading table's pegs bind both ways in slots cut by habit, its faces differ, and its other joints let it move", () => {
+    const table = plan("4-reading-table");
+    const movement = table.verdicts.filter((each) => each.stage === "movement" && each.level !== "holds").map((each) => each.id);
+    expect(movement).toEqual(expect.arrayContaining(["movement.pegs", "movement.bow", "movement.breadboard-length"]));
+    expect(table.verdicts.filter((each) => each.stage === "movement" && each.level === "fix").map((each) => each.text)).toEqual(["Outer pegs will bind in August"]);
+    expect(table.panel.laid.length).toBeGreaterThan(3);
+    expect(table.cutting.missing).toEqual([]);
+  });
+  it("the porch bench follows the air outside: its gaps close in the damp months and each slat goes its own way", () => {
+    const bench = plan("5-porch-bench");
+    expect(bench.verdicts.find((each) => each.id === "movement.slat-gaps")!.text).toMatch(/Gaps close to \d\.\d mm in (November|December|January)/);
+    expect(bench.year.outdoors).toBe(true);
+    expect(bench.parts.find((each) => each.id === "slat")!.count).toBe(5);
+    expect(bench.verdicts.some((each) => each.stage === "boards" && each.level === "fix")).toBe(false);
+  });
   it("no board stands in two pieces", () => {
-    const boards = ["1-dining-table", "2-writing-desk", "3-porch-table"].flatMap((file) => plan(file).panel.laid.map((each) => each.board.id));
+    const boards = ["1-dining-table", "2-writing-desk", "3-porch-table", "4-reading-table", "5-porch-bench"].flatMap((file) => plan(file).panel.laid.map((each) => each.board.id));
     expect(new Set(boards).size).toBe(boards.length);
   });
 });
