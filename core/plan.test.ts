@@ -35,6 +35,7 @@ const TROUBLE: Patch[][] = [
   [framed, at("form.frame", { width: 120, corners: "mitred", groove: 6, gap: 0.5, panel: "floating" }), at("moisture.value", 7)], [framed, at("form.frame.panel", "glued")], [framed, at("form.frame", { width: 90, corners: "tenoned", groove: 8, gap: 7, panel: "floating" })],
   [at("insets", [{ kind: "drawer", id: "d", name: "Drawer", width: 400, height: 180, gap: 0 }, { kind: "door", id: "e", name: "Door", width: 600, height: 900, gap: 1, build: "solid", stile: 60 }, { kind: "panel", id: "f", name: "Panel", width: 500, height: 700, gap: 6, groove: 8, thickness: 12 }, { kind: "drawer", id: "g", name: "Low drawer", width: 400, height: 180, gap: 9 }])],
   [at("moisture.value", 45)], [at("species", "american-beech"), at("form.leg.section", 110), at("brief.climate.id", "porch-temperate")], [at("delivery", "2027-05-01"), at("moisture.value", 14)],
+  [at("delivery", "2026-11-24"), at("log", [{ kind: "air", id: "a", on: "2027-01-10", value: 71, temperature: 20, text: "" }])], [at("delivery", "2026-11-24"), at("log", [{ kind: "air", id: "a", on: "2027-01-10", value: 36, temperature: 20, text: "" }])],
   [at("brief.deadline", "2026-11-30")], [at("finish", "oil"), at("brief.deadline", "2026-12-15")], [at("form.leg.make", "laminated")], [at("form.leg.section", 110)], [at("day", "2026-10-01")],
 ];
 

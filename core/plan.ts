@@ -18,8 +18,9 @@ import { ShoppingLine, shoppingList } from "./layout/shopping";
 import { Breadboards, breadboards } from "./movement/breadboard";
 import type { Fastener } from "./movement/buttons";
 import { addDays, Course, sampleOn } from "./movement/course";
-import { coursesOf, roomAirOf, shopAirOf, stoppedIn } from "./movement/courses";
+import { courseOfTop, coursesOf, roomAirOf, shopAirOf, stoppedIn } from "./movement/courses";
 import { filmsOf } from "./movement/faces";
+import { PartMove, partMovements } from "./movement/parts";
 import { fastenersFor } from "./movement/fastenings";
 import { Channels, channels, FramedTop, framedTop, Slats, slats } from "./movement/flat";
 import { InsetMovement, insetMovements } from "./movement/insets";
@@ -31,7 +32,7 @@ import { MOVEMENT_RULES, MovementFacts } from "./movement/rules";
 import { topMovement, TopMovement, UNKNOWN_RINGS } from "./movement/year";
 import { Learned, learned } from "./learning/offers";
 import { boardCoefficient } from "./movement/coefficient";
-import { latestMoisture } from "./piece/measured";
+import { firstMoisture, latestMoisture } from "./piece/measured";
 import type { Piece } from "./piece/schema";
 import type { Shop } from "./piece/shop";
 import { narrowest, RackBoard } from "./stock/board";
@@ -72,6 +73,10 @@ export interface Plan {
   cutting: { placed: Placed[]; missing: RoughPiece[]; settings: MachineSetting[]; shopping: ShoppingLine[] };
   steps: DatedStep[];
   predicted: { on: string; width: number }[];
+  /** the years as Movement would have told them from the first moisture that is known; what was measured is held against it */
+  record: Pick<TopMovement, "course" | "changes" | "start" | "width">;
+  /** how each kind of part changes, dry and wet */
+  partMoves: PartMove[];
   /** coefficients the log's widths speak of, offered beside the table's */
   learned: Learned[];
   verdicts: Verdict[];
@@ -95,7 +100,7 @@ export function planPiece(inputs: PlanInputs): Plan {
 /** A planner that remembers its last answer stage by stage, so that only what depends on a change is computed again. */
 export function createPlanner(): (inputs: PlanInputs) => Plan {
   const remember = {
-    species: last(findKnownSpecies), proposal: last(proposeTable), geometry: last(tableGeometry), year: last(moistureYear), start: last(startOf), shopAir: last(shopAirOf), roomAir: last(roomAirOf), films: last(filmsOf), courses: last(coursesOf), held: last(heldBy), insets: last(insetMovements), stopped: last(stoppedIn),
+    species: last(findKnownSpecies), proposal: last(proposeTable), geometry: last(tableGeometry), year: last(moistureYear), start: last(startOf), first: last(firstOf), recordCourse: last(courseOfTop), record: last(movementFrom), partMoves: last(partMovements), shopAir: last(shopAirOf), roomAir: last(roomAirOf), films: last(filmsOf), courses: last(coursesOf), held: last(heldBy), insets: last(insetMovements), stopped: last(stoppedIn),
     candidates: last(candidatesFor), laid: last(layStrips), top: last(topOf), fasteners: last(fastenersOf), joints: last(jointsFor), cards: last(cardsFor),
     parts: last(partsFor), adhesive: last(findAdhesive), glue: last(glueStages), cutting: last(cuttingFor), steps: last(stepsOf), predicted: last(predictedWidths), learned: last(learnedFrom),
     brief: last(briefVerdicts), form: last(formVerdicts), movement: last(movementVerdicts), joinery: last(jointVerdicts), panel: last(panelVerdicts),
@@ -125,11 +130,15 @@ export function createPlanner(): (inputs: PlanInputs) => Plan {
     const cutting = remember.cutting(parts, rack, laid, species, shop, geometry);
     const outOfRoom = start.value < year.driest.moisture || start.value > year.wettest.moisture;
     const steps = remember.steps(piece, parts, joints, glueUp, adhesive, outOfRoom);
-    const predicted = remember.predicted(piece.log, top);
-    const lessons = remember.learned(piece.log, piece.fitted, top, rack, species);
+    const first = remember.first(piece.moisture, piece.log);
+    const record = first.on === start.on ? top : remember.record(geometry, species, first, remember.recordCourse(geometry.core.thickness, species, first, delivered, remember.shopAir(shop.climate), remember.roomAir(year, piece.faces), films, year), laid, piece.fitted);
+    const predicted = remember.predicted(piece.log, record);
+    const partMoves = remember.partMoves(parts, courses, species, start.value, top.coefficient);
+    const lessons = remember.learned(piece.log, piece.fitted, top, record.course, rack, species);
     const lacking = cutting.lacking;
     return {
-      species, proposal, geometry, year, top, courses, delivered, fasteners, ...held, insets, stopped, joints, cards, parts, adhesive, glueUp, steps, predicted, learned: lessons,
+      species, proposal, geometry, year, top, courses, delivered, fasteners, ...held, insets, stopped, joints, cards, parts, adhesive, glueUp, steps, predicted, learned: lessons, partMoves,
+      record: { course: record.course, changes: record.changes, start: record.start, width: record.width },
       panel: {
         laid, lines: cutting.lines, candidates: cutting.candidatesOf(candidates), unfit: cutting.unfitOf(unfit),
       },
@@ -138,7 +147,7 @@ export function createPlanner(): (inputs: PlanInputs) => Plan {
         ...remember.brief(piece.brief, piece.form), ...remember.form(piece.form, piece.brief, geometry, species, shop.lift),
         ...remember.movement(piece, geometry, species, year, top, fasteners, today, delivered, held, insets, stopped), ...remember.joinery(piece, geometry, shop, joints),
         ...remember.panel(piece, geometry, shop, rack, laid, missing, lacking), ...remember.glueVerdicts(piece, glueUp, adhesive, shop),
-        ...remember.cuttingVerdicts(piece, parts, cutting, shop), ...remember.build(piece, steps, today), ...remember.log(piece, top, predicted, lessons, today),
+        ...remember.cuttingVerdicts(piece, parts, cutting, shop), ...remember.build(piece, steps, today), ...remember.log(piece, top, predicted, lessons, year, delivered, today),
       ],
     };
   };
@@ -160,6 +169,7 @@ function last<A extends readonly unknown[], R>(compute: (...args: A) => R): (...
 const run = <F>(rules: readonly ((facts: F) => Verdict | Verdict[] | null)[], facts: F): Verdict[] => rules.flatMap((rule) => rule(facts) ?? []);
 
 const findKnownSpecies = (id: string, own: readonly Species[]) => findSpecies(id, own) ?? SPECIES[0];
+const firstOf = (moisture: Piece["moisture"], log: Piece["log"]) => firstMoisture({ moisture, log });
 const startOf = (moisture: Piece["moisture"], log: Piece["log"]) => latestMoisture({ moisture, log });
 
 /** Days from the first working day to delivery where no day is promised. @source common practice: six weeks */
@@ -200,8 +210,10 @@ function layStrips(panel: Piece["panel"], rack: readonly RackBoard[], at: TableG
   return { laid, missing };
 }
 
-function topOf(at: TableGeometry, species: Species, start: TopMovement["start"], courses: Record<CourseName, Course>, laid: readonly LaidStrip[], fitted: Piece["fitted"]) {
-  return topMovement({ width: at.core.width, thickness: at.core.thickness, species, start, course: courses.top, fitted, strips: laid.map((each) => ({ strip: each.strip, board: each.board, width: each.full })) });
+const topOf = (at: TableGeometry, species: Species, start: TopMovement["start"], courses: Record<CourseName, Course>, laid: readonly LaidStrip[], fitted: Piece["fitted"]) => movementFrom(at, species, start, courses.top, laid, fitted);
+
+function movementFrom(at: TableGeometry, species: Species, start: TopMovement["start"], course: Course, laid: readonly LaidStrip[], fitted: Piece["fitted"]): TopMovement {
+  return topMovement({ width: at.core.width, thickness: at.core.thickness, species, start, course, fitted, strips: laid.map((each) => ({ strip: each.strip, board: each.board, width: each.full })) });
 }
 
 function jointsFor(at: TableGeometry, choice: Piece["joints"], shop: Shop): LegRailJoint[] {
@@ -239,9 +251,12 @@ function stepsOf(piece: Piece, parts: readonly Part[], joints: readonly LegRailJ
   return scheduled(stepsFor({ piece, parts, joints, stages, adhesive, outOfRoom }), piece.day, piece.done);
 }
 
-/** What Movement says the top measures on each day its width was taken. */
-function predictedWidths(log: Piece["log"], top: TopMovement): { on: string; width: number }[] {
-  return log.flatMap((each) => (each.kind === "width" && each.what === "top" ? [{ on: each.on, width: top.width + top.changes[sampleOn(top.course, each.on)] }] : []));
+/** What Movement says the top measures on each day its width was taken; from the second on, against the first that was taken. */
+function predictedWidths(log: Piece["log"], record: TopMovement): { on: string; width: number }[] {
+  const widths = log.filter((each): each is Extract<Piece["log"][number], { kind: "width" }> => each.kind === "width" && each.what === "top").sort((a, b) => (a.on < b.on ? -1 : 1));
+  const on = (day: string) => record.changes[sampleOn(record.course, day)];
+  const from = widths.length > 1 ? widths[0].value - on(widths[0].on) : record.width;
+  return widths.map((each) => ({ on: each.on, width: from + on(each.on) }));
 }
 
 const briefVerdicts = (brief: Piece["brief"], form: Piece["form"]) => run(BRIEF_RULES, { brief, form });
@@ -256,11 +271,11 @@ const panelVerdicts = (piece: Piece, at: TableGeometry, shop: Shop, rack: readon
 const glueVerdicts = (piece: Piece, stages: readonly GlueStage[], adhesive: Adhesive, shop: Shop) => run(GLUE_RULES, { piece, stages, adhesive, shop });
 const cuttingVerdicts = (piece: Piece, parts: readonly Part[], cutting: ReturnType<typeof cuttingFor>, shop: Shop) => run(CUTTING_RULES, { piece, parts, ...cutting, shop });
 const buildVerdicts = (piece: Piece, steps: readonly DatedStep[], today: string) => run(BUILD_RULES, { piece, steps, today });
-const logVerdicts = (piece: Piece, top: TopMovement, predicted: { on: string; width: number }[], lessons: readonly Learned[], today: string) => run(LOG_RULES, { piece, top, predicted, learned: lessons, today });
+const logVerdicts = (piece: Piece, top: TopMovement, predicted: { on: string; width: number }[], lessons: readonly Learned[], year: MoistureYear, delivered: string, today: string) => run(LOG_RULES, { piece, top, predicted, learned: lessons, year, delivered, today });
 
 /** What the table says of a board, by its rings, beside what was measured on it. */
-function learnedFrom(log: Piece["log"], fitted: Piece["fitted"], top: TopMovement, rack: readonly RackBoard[], species: Species): Learned[] {
+function learnedFrom(log: Piece["log"], fitted: Piece["fitted"], top: TopMovement, course: Course, rack: readonly RackBoard[], species: Species): Learned[] {
   const ofBoard = (id: string | null) => { const board = rack.find((each) => each.id === id); return board ? boardCoefficient(species, board.ringLeft, board.ringRight) : boardCoefficient(species, UNKNOWN_RINGS.left, UNKNOWN_RINGS.right); };
   const whole = top.strips.reduce((sum, strip) => sum + ofBoard(strip.board) * strip.width, 0) / top.width;
-  return learned({ log, fitted }, top, top.course, rack, (id) => (id === null ? whole : ofBoard(id)));
+  return learned({ log, fitted }, top, course, rack, (id) => (id === null ? whole : ofBoard(id)));
 }

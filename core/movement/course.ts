@@ -9,7 +9,7 @@ export const COURSE_DAYS = 3 * 365;
 /** Days between the samples that are kept. */
 export const SAMPLE_DAYS = 5;
 /** The longest stay in the shop that is computed, days. */
-const LONGEST_STAY = 400;
+const LONGEST_STAY = 800;
 /** A piece follows its room when two years running differ by less than this, percent MC. */
 const FOLLOWS_WITHIN = 0.1;
 

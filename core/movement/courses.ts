@@ -28,6 +28,10 @@ export const roomAirOf = (year: MoistureYear, faces: Piece["faces"]): RoomAir =>
   return { still, above: warmed(FACE_WARMTH.sun(faces.sun, year)), below: warmed(FACE_WARMTH.heater(faces.heater, year)) };
 };
 
+/** The top alone, from whatever day its moisture was known. */
+export const courseOfTop = (thickness: number, species: Species, start: TopMovement["start"], delivered: string, shop: DailyAir, room: RoomAir, films: { above: Film; below: Film }, year: MoistureYear): Course =>
+  moistureCourse({ thickness, species, start, delivered, shop, room: { above: room.above, below: room.below }, films, year });
+
 /** Three sections stand for all: the top by its thickness, rails by theirs, legs as bars open on four sides. */
 export function coursesOf(top: number, rail: number, leg: number, species: Species, start: TopMovement["start"], delivered: string, shop: DailyAir, room: RoomAir, films: { above: Film; below: Film }, year: MoistureYear): Record<CourseName, Course> {
   const course = (thickness: number, above: DailyAir, below: DailyAir, of: { above: Film; below: Film }) => moistureCourse({ thickness, species, start, delivered, shop, room: { above, below }, films: of, year });

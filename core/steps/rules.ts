@@ -1,5 +1,6 @@
 import type { LogEntry, Piece } from "../piece/schema";
 import { Learned, taken } from "../learning/offers";
+import type { MoistureYear } from "../climate/year";
 import type { TopMovement } from "../movement/year";
 import { fine, Level, set, Verdict, verdict } from "../verdict/verdict";
 import type { DatedStep } from "./order";
@@ -38,10 +39,10 @@ function buildDay({ piece, steps, today }: BuildFacts): Verdict {
   });
 }
 
-export interface LogFacts { piece: Piece; top: TopMovement; predicted: { on: string; width: number }[]; learned: readonly Learned[]; today: string }
+export interface LogFacts { piece: Piece; top: TopMovement; predicted: { on: string; width: number }[]; learned: readonly Learned[]; year: MoistureYear; delivered: string; today: string }
 
 /** Every rule of the log stage. */
-export const LOG_RULES: ((facts: LogFacts) => Verdict | Verdict[] | null)[] = [hasReading, widthsAgree, lessons, mistakes];
+export const LOG_RULES: ((facts: LogFacts) => Verdict | Verdict[] | null)[] = [hasReading, widthsAgree, airAgrees, lessons, mistakes];
 
 function hasReading({ piece }: LogFacts): Verdict {
   const readings = piece.log.filter((each) => each.kind === "moisture");
@@ -62,6 +63,23 @@ function widthsAgree({ piece, predicted }: LogFacts): Verdict | null {
   return verdict({
     id: "log.width", stage: "log", subject: ["top"], level, text: level === "holds" ? "Measured widths agree with Movement" : `Measured ${fine(Math.abs(worst.off))} ${worst.off > 0 ? "wider" : "narrower"} than Movement says`,
     why: `${fine(worst.entry.value)} on ${worst.entry.on}; a finish slows the wood, so a difference of about ${WIDTH_AGREES} mm is nothing.`, limit: WIDTH_AGREES, actual: Math.round(Math.abs(worst.off) * 10) / 10, sense: "at most", unit: "mm",
+  });
+}
+
+/** Difference of humidity from the climate's month that tells it is another climate, percent. @source common practice: cheap hygrometers err by 3 to 5 */
+const AIR_AGREES = 8;
+
+/** The latest air that was measured in the room, after delivery, against its month. */
+function airAgrees({ piece, year, delivered }: LogFacts): Verdict | null {
+  const latest = piece.log.filter((each): each is Extract<LogEntry, { kind: "air" }> => each.kind === "air" && each.on >= delivered).sort((a, b) => (a.on < b.on ? 1 : -1))[0];
+  if (!latest) return null;
+  const month = year.months[Number(latest.on.slice(5, 7)) - 1];
+  const off = latest.value - month.humidity;
+  const level: Level = Math.abs(off) <= AIR_AGREES ? "holds" : "tight";
+  return verdict({
+    id: "log.air", stage: "log", level, text: level === "holds" ? "The room's air is as its climate says" : `The room is ${off > 0 ? "damper" : "drier"} than its climate says`,
+    why: `${latest.value} % on ${latest.on}, where ${year.name.toLowerCase()} has ${Math.round(month.humidity)} % in ${month.name}.${level === "holds" ? "" : " Import a logger's readings in the brief, or type twelve values of your own."}`,
+    limit: AIR_AGREES, actual: Math.round(Math.abs(off)), sense: "at most", unit: "%",
   });
 }
 

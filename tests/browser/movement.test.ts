@@ -158,6 +158,8 @@ describe("what was measured", () => {
   });
   it("widths from a CSV teach a coefficient that is offered, taken by one press and given back", async () => {
     const { page } = maker;
+    id = await makePiece((piece) => ({ ...piece, name: "Taught", log: [] }));
+    await go(page, `/pieces/${id}/log`);
     await give(page, "Readings file", "widths.csv", "date,what,width,moisture\n2026-11-24,top,900,8.5\n2027-02-20,top,897.9,7.1\n2027-08-20,top,904.1,11.2\n2027-99-01,top,900,9\n");
     await press(page, "Write 6 down");
     await until(page, () => document.querySelector('[data-verdict="log.learned.top"]')?.getAttribute("data-level") === "tight");

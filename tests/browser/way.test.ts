@@ -162,7 +162,7 @@ describe("log", () => {
     const id = await makePiece((piece) => ({ ...piece, name: "Logged", log: [] }));
     await go(page, `/pieces/${id}/log`);
     await page.select("form select", "moisture");
-    const field = await page.waitForSelector('form label:nth-of-type(3) input');
+    const field = await page.waitForSelector('form label:nth-of-type(4) input');
     await field!.type("wet");
     await press(page, "Write it down");
     expect(await (await page.waitForSelector('form [role="alert"]'))!.evaluate((each) => each.textContent)).toMatch(/Moisture reading: “wet” is not a number/);

@@ -32,7 +32,7 @@ export function LogStage() {
       <StageHead title="What was measured, and what went wrong">Movement now starts from {plan.top.start.value} % on {dayName(plan.top.start.on)}, {plan.top.start.from === "log" ? "the latest reading of the top here" : "set in Movement"}.</StageHead>
       <LogForm />
       <LogImport />
-      {piece.log.some((entry) => entry.kind === "width" && entry.what === "top") && <WidthChart plan={plan} log={piece.log} />}
+      {piece.log.some((entry) => (entry.kind === "width" || entry.kind === "moisture") && entry.what === "top") && <WidthChart plan={plan} log={piece.log} />}
       {piece.fitted.length > 0 && <p className="text-[13px]">Movement uses measured coefficients of {piece.fitted.map((each) => `${each.what === "top" ? "the whole top" : each.what} (${each.coefficient.toFixed(5)} ± ${each.uncertainty.toFixed(5)})`).join(", ")}. <button className="button button-plain ml-2" onClick={() => edit("Back to the table’s coefficients", [{ path: ["fitted"], value: [] }])}>Back to the table’s</button></p>}
       <div className="overflow-x-auto"><table className="plain"><caption className="sr-only">Log</caption><thead><tr><th>Date</th><th>Kind</th><th>Value</th><th>Words</th><th /></tr></thead>
         <tbody>{entries.map(({ entry, i }) => (
