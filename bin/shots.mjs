@@ -38,14 +38,14 @@ try {
   const table = ids[0];
   const views = [
     ["bench", "/"], ...["brief", "form", "movement", "joints", "boards", "glue-up", "cutting", "build", "log"].map((stage) => [stage, `/pieces/${table}/${stage}`]),
-    ["sheets", `/pieces/${table}/sheets`], ["rack", "/rack"], ["species", "/species"], ["shop", "/shop"],
+    ["sheets", `/pieces/${table}/sheets`], ["movement-breadboard", `/pieces/${ids[3]}/movement`], ["movement-slats", `/pieces/${ids[4]}/movement`], ["sources", `/pieces/${ids[3]}/sources`], ["rack", "/rack"], ["species", "/species"], ["shop", "/shop"],
   ];
   const only = option("only")?.split(",");
   for (const [name, path] of views) {
     if (only && !only.includes(name)) continue;
     await page.goto(address + path, { waitUntil: "networkidle0" });
     await page.evaluate(() => document.fonts.ready);
-    if (name === "movement") await page.waitForSelector(".recharts-line");
+    if (name.startsWith("movement")) await page.waitForSelector(".recharts-line");
     await page.mouse.move(0, 0);
     await new Promise((resolve) => setTimeout(resolve, 300));
     await page.screenshot({ path: join(out, `${name}.png`), fullPage: process.argv.includes("--full") });

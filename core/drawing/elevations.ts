@@ -10,7 +10,7 @@ export function planScene({ geometry: at, species, form }: Drawable): Scene {
   const { length, width } = at.top;
   const [hx, hz] = [at.frame.length / 2, at.frame.width / 2];
   const leg = at.leg.section;
-  const items: Item[] = [{ kind: "wood", x: -length / 2, y: -width / 2, w: length, h: width, colour: species.colour, seed: 5, grain: "x", id: "top" }];
+  const items: Item[] = topFromAbove(at, form, species.colour);
   for (const x of [-hx, hx - leg]) for (const y of [-hz, hz - leg]) items.push(rect(x, y, leg, leg, "hidden", "leg"));
   for (const side of [-1, 1]) {
     items.push(rect(-at.longRail.shoulder / 2, side * at.longRail.z - at.rail.thickness / 2, at.longRail.shoulder, at.rail.thickness, "hidden", "long-rail"));
@@ -23,6 +23,25 @@ export function planScene({ geometry: at, species, form }: Drawable): Scene {
   items.push(dimension([-length / 2, -width / 2], [-hx, -width / 2], -20, form.overhang.end, { path: ["form", "overhang", "end"], name: "End overhang" }));
   items.push(dimension([-length / 2, -hz], [-length / 2, -width / 2], -24, form.overhang.side, { path: ["form", "overhang", "side"], name: "Side overhang" }));
   return { id: "plan", title: `Plan: top ${length} by ${width} mm, legs and rails below.`, bounds: { x: -length / 2, y: -width / 2, w: length, h: width }, margin: [38, 58, 46, 58], items };
+}
+
+/** The top as it is made: one panel, with end boards, in a frame, or slat by slat. */
+function topFromAbove(at: Plan["geometry"], form: Form, colour: [string, string]): Item[] {
+  const { length, width } = at.top;
+  const wood = (x: number, y: number, w: number, h: number, grain: "x" | "y", id: string, seed: number): Item => ({ kind: "wood", x, y, w: Math.max(0, w), h: Math.max(0, h), colour, seed, grain, id });
+  const [l, f] = [length / 2, width / 2];
+  switch (form.construction) {
+    case "solid": case "channel": return [wood(-l, -f, length, width, "x", "top", 5)];
+    case "slatted": return Array.from({ length: at.core.count }, (_, i) => wood(-l, -f + i * (at.core.width + form.slats.gap), length, at.core.width, "x", "slat", 61 + i));
+    case "breadboard": {
+      const b = form.breadboard.width;
+      return [wood(-l + b, -f, length - 2 * b, width, "x", "top", 5), wood(-l, -f, b, width, "y", "end-board", 76), wood(l - b, -f, b, width, "y", "end-board", 78)];
+    }
+    case "framed": {
+      const b = form.frame.width;
+      return [wood(-l + b, -f + b, length - 2 * b, width - 2 * b, "x", "top", 5), ...[-f, f - b].map((y, i) => wood(-l, y, length, b, "x", "frame-long", 82 + i)), ...[-l, l - b].map((x, i) => wood(x, -f + b, b, width - 2 * b, "y", "frame-end", 86 + i))];
+    }
+  }
 }
 
 /** From the front: long rail, two legs. */

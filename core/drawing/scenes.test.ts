@@ -28,7 +28,7 @@ const others = [
 ].map((patches) => { const changed = tableWith(at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7")), ...patches, at("form.breadboard.thickness", 10), at("insets", [{ kind: "door", id: "d", name: "Door", width: 400, height: 600, gap: 2, build: "solid", stile: 60 }])); return { piece: changed, plan: planOf(changed) }; });
 const dimensions = (scene: Scene) => scene.items.filter((item): item is Extract<Item, { kind: "dimension" }> => item.kind === "dimension");
 
-const every = others.flatMap((each) => [movementScene(each.plan, each.piece, each.plan.top.wet.at, 8), endGrainScene(each.plan, true, each.plan.top.wet.at, 8), closeUp(each.plan, each.piece, each.plan.top.wet.at), fasteningScene(each.plan, each.piece), holdingScene(each.plan, each.piece), insetScene(each.piece.insets[0], each.plan.insets[0], each.plan.species)].flatMap((scene) => (scene ? [{ scene, piece: each.piece }] : [])));
+const every = others.flatMap((each) => [planScene({ geometry: each.plan.geometry, species: each.plan.species, form: each.piece.form }), movementScene(each.plan, each.piece, each.plan.top.wet.at, 8), endGrainScene(each.plan, true, each.plan.top.wet.at, 8), closeUp(each.plan, each.piece, each.plan.top.wet.at), fasteningScene(each.plan, each.piece), holdingScene(each.plan, each.piece), insetScene(each.piece.insets[0], each.plan.insets[0], each.plan.species)].flatMap((scene) => (scene ? [{ scene, piece: each.piece }] : [])));
 
 describe.each(every.map(({ scene, piece: of }, i) => [`${i} ${scene.id}`, scene, of] as const))("scene %s of another construction", (_, scene, of) => {
   it("is finite, draws nothing of negative size, and its dimensions are true", () => {

@@ -76,3 +76,10 @@ describe("the cut list as CSV (read back by an independent reader)", () => {
     expect(data.map((line) => line.part)).toEqual(plan.parts.map((part) => part.name));
   });
 });
+
+it("a ring angle of 120 is refused with its line; the rest is read", () => {
+  const { boards, faults } = read(`${HEADER},ring_left,ring_right\n${row("B1")},-10,20\n${row("B2")},120,20`);
+  expect(boards.map((board) => board.id)).toEqual(["B1"]);
+  expect(faults[0].line).toBe(3);
+  expect(faults[0].message).toMatch(/ring angle runs from -?−?90 to 90/i);
+});

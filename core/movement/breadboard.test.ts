@@ -36,6 +36,12 @@ describe("breadboard slots against a plain independent calculation, 500 random t
         }
       }), { numRuns: 500 });
   });
+  it("a slot that is not set off is as long both ways as its longer travel, and both remedies let the pegs go", () => {
+    const bread = [at("form.construction", "breadboard"), at("form.breadboard.setOff", false), at("moisture.value", 7)];
+    const plan = planOf(tableWith(...bread));
+    for (const peg of plan.breadboards!.pegs.filter((each) => !each.fixed)) expect(peg.need).toBeCloseTo(10 + 2 * Math.max(Math.abs(peg.wet), Math.abs(peg.dry)) + 1, 9);
+    expect(find(plan, "movement.pegs").level).toBe("holds");
+  });
   it("schools: left long is never shy, flush today is flush today, flush at mid-season is proud as much as it is shy", () => {
     const top = topMovement({ width: 900, thickness: 30, species: oak, start: { value: 8.5, on: "2026-11-23", from: "piece" }, course: courseOf([8.5, 7, 11]), strips: [] });
     const of = (school: "long" | "flush-today" | "flush-mid") => breadboards(form({ school }), top, "centre");

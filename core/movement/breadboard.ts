@@ -56,7 +56,8 @@ export function breadboards(form: Form, top: TopMovement, fixed: "centre" | "fro
     const [dry, wet] = [panel.dry - along(reach, top.dry.moisture), panel.wet - along(reach, top.wet.moisture)];
     const out = Math.max(0, dry, wet);
     const back = Math.max(0, -dry, -wet);
-    const need = choice.peg + out + back + PEG_CLEARANCE;
+    // a slot whose middle lies over its peg must be as long the other way too
+    const need = choice.peg + (choice.setOff ? out + back : 2 * Math.max(out, back)) + PEG_CLEARANCE;
     const isFixed = at === held;
     const slot = isFixed || choice.slots === "none" ? choice.peg : choice.slots === "computed" ? Math.ceil(need * 2) / 2 : Math.max(choice.slot, choice.peg);
     const setOff = choice.setOff && slot > choice.peg ? (back - out) / 2 : 0;

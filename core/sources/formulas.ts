@@ -35,7 +35,7 @@ export const FORMULAS: Formula[] = [
     symbols: "w width, r distance of the pith, t thickness in mm, κ curvature", range: "a free board or panel: an upper bound, the base holds it and creep lowers it", source: "derived", checked: "identities; the shape's rise against κ w²/8",
   },
   {
-    id: "slots", name: "Pegs, slots and gaps", formula: ["slot = peg + wet travel + dry travel + 1", "set off outward by (dry − wet)/2", "travel = Σ strips between the fixed peg and this one · C ΔM, less a fiftieth in the end board"],
+    id: "slots", name: "Pegs, slots and gaps", formula: ["slot = peg + wet travel + dry travel + 1", "set off outward by (dry − wet)/2; not set off: slot = peg + 2 · the longer travel + 1", "travel = Σ strips between the fixed peg and this one · C ΔM, less a fiftieth in the end board"],
     symbols: "travel away from the fixed line, from today's width", range: "any number of pegs, fixed line at the centre or an edge", source: "derived; clearance common practice", checked: "a plain independent calculation, 500 random tops",
   },
   {

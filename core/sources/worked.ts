@@ -34,7 +34,7 @@ export function worked(plan: Plan, piece: Piece): WorkedLine[] {
   ];
   if (plan.breadboards) {
     const peg = plan.breadboards.pegs.find((each) => each.id === found.id) ?? plan.breadboards.pegs[0];
-    lines.push({ formula: "slots", what: "The slot it needs", sum: `${piece.form.breadboard.peg} + ${Math.max(0, peg.wet).toFixed(2)} + ${Math.max(0, -peg.dry).toFixed(2)} + 1`, result: `${peg.need.toFixed(2)} mm` });
+    lines.push({ formula: "slots", what: "The slot it needs", sum: piece.form.breadboard.setOff ? `${piece.form.breadboard.peg} + ${Math.max(0, peg.wet).toFixed(2)} + ${Math.max(0, -peg.dry).toFixed(2)} + 1` : `${piece.form.breadboard.peg} + 2 · ${Math.max(peg.wet, -peg.dry).toFixed(2)} + 1`, result: `${peg.need.toFixed(2)} mm` });
   }
   return lines;
 }
