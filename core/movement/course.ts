@@ -63,7 +63,7 @@ export function moistureCourse(given: CourseInputs): Course {
   const moment: number[] = [];
   let since = 0;
   for (let day = 0; day <= stay + COURSE_DAYS; day += 1) {
-    if (day % SAMPLE_DAYS === 0) { mean.push(meanMoisture(state)); moment.push(moistureMoment(state)); }
+    if (day % SAMPLE_DAYS === 0) { mean.push(millionth(meanMoisture(state))); moment.push(millionth(moistureMoment(state))); }
     const inRoom = day >= stay;
     if (day === stay) since = 0;
     const of = (first + day) % 365;
@@ -80,12 +80,24 @@ export function moistureCourse(given: CourseInputs): Course {
       since += now;
     }
   }
-  const extreme = (better: (a: number, b: number) => boolean) => sampleDay(start.on, mean, mean.reduce((best, each, i) => (better(each, mean[best]) ? i : best), 0));
+  const extreme = (sign: 1 | -1) => sampleDay(start.on, mean, firstExtreme(mean, sign));
   return {
-    from: start.on, delivered: stay, mean, moment, driest: extreme((a, b) => a < b), wettest: extreme((a, b) => a > b),
+    from: start.on, delivered: stay, mean, moment, driest: extreme(-1), wettest: extreme(1),
     follows: followsAfter(mean, stay), ...response(slab, growth, exchange),
   };
 }
+
+/**
+ * The first sample that reaches the most (`sign` 1) or the least (−1): years repeat to the last bit, and the first to get there is
+ * the one to name.
+ */
+export function firstExtreme(values: readonly number[], sign: 1 | -1): number {
+  return values.reduce((best, each, i) => (sign * (each - values[best]) > SAME ? i : best), 0);
+}
+/** Percent or mm that nobody can tell apart. */
+const SAME = 0.005;
+/** Engines differ in the last bit of an exponential; what is kept does not. */
+const millionth = (n: number) => Math.round(n * 1e6) / 1e6 + 0;
 
 /** The sample nearest a date, held to what was computed. */
 export function sampleOn(course: Pick<Course, "from" | "mean">, on: string): number {

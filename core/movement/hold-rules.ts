@@ -1,6 +1,6 @@
 /** Rules of what lets the top move: fastening, faces, insets, and whatever the graph finds stopped. */
 import { fine, grade, Level, mm, set, Verdict, verdict } from "../verdict/verdict";
-import { addDays, SAMPLE_DAYS } from "./course";
+import { addDays, firstExtreme, SAMPLE_DAYS } from "./course";
 import { STOP_EVERY } from "./courses";
 import { FASTENING_NAMES, fasteningNeeds, pullIn } from "./fastenings";
 import { LEAST_IN_GROOVE, WIDEST_GAP } from "./insets";
@@ -91,7 +91,7 @@ function fastenerFit({ piece, fasteners }: MovementFacts): Verdict | null {
 }
 
 function bowed({ piece, top }: MovementFacts): Verdict {
-  const at = top.bow.reduce((best, each, i) => (Math.abs(each) > Math.abs(top.bow[best]) ? i : best), 0);
+  const at = firstExtreme(top.bow.map(Math.abs), 1);
   const bow = top.bow[at];
   const on = addDays(top.course.from, at * SAMPLE_DAYS);
   const alike = piece.faces.below === "alike" && piece.faces.heater === "room" && piece.faces.sun === "room";

@@ -157,7 +157,8 @@ function judge(loop: Loop, byId: Map<string, Member>, histories: Record<string, 
     }
     // free growth and play must add up to nothing
     const excess = free + range[0] > 0 ? free + range[0] : free + range[1] < 0 ? free + range[1] : 0;
-    if (Math.abs(excess) > Math.abs(worst)) { worst = excess; when = t; }
+    // the first of years that repeat
+    if (Math.abs(excess) > Math.abs(worst) + (worst === 0 ? 0 : 0.005)) { worst = excess; when = t; }
   }
   if (worst === 0) return null;
   const soft = across + along / STIFFER_ALONG;

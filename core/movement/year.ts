@@ -2,7 +2,7 @@ import type { Strip } from "../piece/schema";
 import { narrowest, RackBoard } from "../stock/board";
 import type { Species } from "../wood/species";
 import { boardCoefficient } from "./coefficient";
-import { Course, sampleDate } from "./course";
+import { Course, firstExtreme, sampleDate } from "./course";
 import { boardCup, boardRotation } from "./cup";
 import { widthChange } from "./width";
 
@@ -59,11 +59,11 @@ export function topMovement({ width, thickness, species, start, course, strips, 
   const mean = laid.reduce((sum, each, i) => sum + coefficients[i] * each.width, 0) / laid.reduce((sum, each) => sum + each.width, 0);
   const turned = (moisture: number) => laid.reduce((sum, each) => sum + (each.barkUp ? 1 : -1) * boardRotation(species, each.ringLeft, each.ringRight, moisture - start.value), 0);
   const bow = course.mean.map((moisture, i) => panelCurvature(mean, thickness, course.moment[i]) * width * width / 8 + (turned(moisture) * width) / 8);
-  const extreme = (better: (a: number, b: number) => boolean): TopDay => {
-    const at = changes.reduce((best, each, i) => (better(each, changes[best]) ? i : best), 0);
+  const extreme = (sign: 1 | -1): TopDay => {
+    const at = firstExtreme(changes, sign);
     return { at, ...sampleDate(course.from, at), moisture: course.mean[at], change: changes[at] };
   };
-  const [dry, wet] = [extreme((a, b) => a < b), extreme((a, b) => a > b)];
+  const [dry, wet] = [extreme(-1), extreme(1)];
   return {
     width, thickness, start, species: species.id, course, changes, bow, dry, wet, coefficient: mean,
     strips: laid.map((each, i) => ({

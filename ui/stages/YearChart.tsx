@@ -1,7 +1,7 @@
 "use client";
 import { memo, useMemo } from "react";
 import { Area, CartesianGrid, ComposedChart, Line, ReferenceArea, ReferenceDot, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from "recharts";
-import { SAMPLE_DAYS, sampleDate } from "../../core/movement/course";
+import { firstExtreme, SAMPLE_DAYS, sampleDate } from "../../core/movement/course";
 import { governing } from "../../core/movement/governing";
 import type { Piece } from "../../core/piece/schema";
 import type { Plan } from "../../core/plan";
@@ -15,7 +15,7 @@ export function YearChart({ plan, piece, sample, onSample }: { plan: Plan; piece
   const found = useMemo(() => governing(plan, piece), [plan, piece]);
   const { travel, play, what, room } = found;
   const last = travel.length - 1;
-  const worst = travel.reduce((best, each, i) => (past(each, play) > past(travel[best], play) ? i : best), 0);
+  const worst = firstExtreme(travel.map((each) => Math.max(-1e6, past(each, play))), 1);
   const over = past(travel[worst], play);
   const { name, on } = sampleDate(plan.top.course.from, worst);
   const now = sampleDate(plan.top.course.from, sample);
