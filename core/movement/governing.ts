@@ -33,7 +33,8 @@ export function governing(plan: Needs, piece: Pick<Piece, "form" | "joints" | "c
   const line = fixedLine(piece.choices.fixedLine, top.width);
   const across = plan.fasteners.filter((each) => each.rail !== "long");
   if (across.length === 0) return { what: "the edge of the top", room: "nothing", id: "top", travel: moving(line > top.width / 2 ? 0 : top.width, line), play: { dry: Infinity, wet: Infinity } };
-  const fastener = across.reduce((a, b) => (Math.abs(top.width / 2 - b.z - line) > Math.abs(top.width / 2 - a.z - line) ? b : a));
+  const most = (each: (typeof across)[number]) => Math.max(Math.abs(each.wet), Math.abs(each.dry));
+  const fastener = across.reduce((a, b) => (most(b) > most(a) + 1e-9 ? b : a));
   const play = playOf(piece.joints, "across", worstTravel(plan.fasteners, "across"));
   const name = FASTENING_NAMES[piece.joints.fastening].one;
   return { what: `the outermost end ${name}`, room: piece.joints.fastening === "button" || piece.joints.fastening === "slotted" ? "its slot" : piece.joints.fastening === "figure-8" ? "its recess" : piece.joints.fastening === "oversized" ? "its hole" : "there", id: fastener.id, travel: moving(clamped(top.width / 2 - fastener.z, top.width), line), play };

@@ -130,7 +130,14 @@ const AXES = ["lengthwise", "up and down", "across"];
 /** One verdict for each kind of joint that stops movement; those with room are judged by their own rules. */
 function stopped({ stopped: found, top, species }: MovementFacts): Verdict[] {
   const worst = new Map<string, Stop>();
-  for (const stop of found) if (stop.link.kind !== "slot" && stop.load > STOP_LIMITS.warn && !worst.has(`${stop.link.name} ${stop.axis}`)) worst.set(`${stop.link.name} ${stop.axis}`, stop);
+  const told = new Set<string>();
+  for (const stop of found) {
+    if (stop.link.kind === "slot" || stop.load <= STOP_LIMITS.warn) continue;
+    // once for each kind of joint, and once for what it holds: the worst comes first
+    const [joint, moving] = [`${stop.link.name} ${stop.axis}`, `${stop.members[0].name} moves ${stop.axis}`];
+    if (!told.has(joint) && !told.has(moving)) worst.set(joint, stop);
+    told.add(joint).add(moving);
+  }
   if (worst.size === 0) return [verdict({ id: "movement.stopped", stage: "movement", level: "holds", text: "Nothing that moves is held", why: "Every joint was followed round every loop of the piece: what wants to move across the grain finds room, or is short enough to hold.", source: "derived: free growth round each loop adds up to nothing" })];
   return [...worst.values()].map((stop) => {
     const [moving, holding] = [stop.members[0].name, stop.members.find((each) => each.name !== stop.members[0].name)?.name ?? stop.members[0].name];
