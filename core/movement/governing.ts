@@ -40,9 +40,10 @@ export function governing(plan: Needs, piece: Pick<Piece, "form" | "joints" | "c
   return { what: `the outermost end ${name}`, room: piece.joints.fastening === "button" || piece.joints.fastening === "slotted" ? "its slot" : piece.joints.fastening === "figure-8" ? "its recess" : piece.joints.fastening === "oversized" ? "its hole" : "there", id: fastener.id, travel: moving(clamped(top.width / 2 - fastener.z, top.width), line), play };
 }
 
-/** Of all that move, the one with least room left when it has travelled. */
+/** Of all that move, the one that binds worst; where none does, the one that travels most. */
 const closest = <T extends { fixed: boolean; dry: number; wet: number; room: { dry: number; wet: number } }>(all: readonly T[]): T => {
-  const left = (each: T) => Math.min(each.room.wet - Math.max(0, each.wet, each.dry), each.room.dry - Math.max(0, -each.dry, -each.wet));
-  return all.filter((each) => !each.fixed).reduce((a, b) => (left(b) < left(a) - 1e-9 ? b : a));
+  const left = (each: T) => Math.min(0, each.room.wet - Math.max(0, each.wet, each.dry), each.room.dry - Math.max(0, -each.dry, -each.wet));
+  const most = (each: T) => Math.max(Math.abs(each.wet), Math.abs(each.dry));
+  return all.filter((each) => !each.fixed).reduce((a, b) => (left(b) < left(a) - 1e-9 || (Math.abs(left(b) - left(a)) <= 1e-9 && most(b) > most(a) + 1e-9) ? b : a));
 };
 const clamped = (at: number, width: number) => Math.max(0, Math.min(width, at));
