@@ -8,7 +8,9 @@ import { dimension, Item, line, rect, Scene, seedOf } from "./scene";
 /** The panel as it is laid out of real boards: what is kept, what is trimmed, defects, legs below. Front edge at the bottom. */
 export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
   const { geometry: at, species, panel } = plan;
-  const { length, width } = at.top;
+  const { length, width } = at.core;
+  // the panel within its end boards or frame: what lies below it is placed from the finished top
+  const [dx, dy] = [(length - at.top.length) / 2, (width - at.top.width) / 2];
   const items: Item[] = [];
   const label = piece.form.overhang.end + at.leg.section + 40;
   let [left, right] = [0, length];
@@ -29,8 +31,8 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
   }
   if (panel.laid.length === 0) items.push(rect(0, 0, length, width, "hidden", "top"));
   const { end, side } = piece.form.overhang;
-  for (const x of [end, length - end - at.leg.section]) for (const y of [side, width - side - at.leg.section]) items.push(rect(x, y, at.leg.section, at.leg.section, "layout", "leg"));
-  items.push(dimension([0, width], [length, width], 16, length, { path: ["form", "top", "length"], name: "Top length" }));
+  for (const x of [end, at.top.length - end - at.leg.section]) for (const y of [side, at.top.width - side - at.leg.section]) items.push(rect(x + dx, y + dy, at.leg.section, at.leg.section, "layout", "leg"));
+  items.push(dimension([0, width], [length, width], 16, length, length === piece.form.top.length ? { path: ["form", "top", "length"], name: "Top length" } : undefined));
   return { id: "panel", title: `The panel from ${panel.laid.length} boards, front edge below: ${panel.laid.map((each) => `${each.board.id} ${Math.round(each.width)} mm`).join(", ")}.`, bounds: { x: left, y: 0, w: right - left, h: width }, margin: [34, 6, 6, 6], items };
 }
 

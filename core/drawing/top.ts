@@ -155,7 +155,7 @@ export function endGrainScene(plan: Plan, names: boolean, sample: number | null 
   if (pose) items.push({ kind: "path", points: pose.face.map(([x, y]): [number, number] => [x, at.core.thickness + 3 + y * exaggeration]), closed: false, ink: "layout", id: "face" });
   const worst = pose ? pose.face.reduce((a, [, y]) => (Math.abs(y) > Math.abs(a) ? y : a), 0) : 0;
   const shape = sample === null ? "" : ` Left free it ${Math.abs(worst) < 0.05 ? "lies flat" : `${worst > 0 ? "crowns" : "hollows"} by ${Math.abs(worst).toFixed(1)} mm`}.`;
-  return { id: "end-grain", title: `End grain from the front edge: ${at.core.count > 1 ? `${at.core.count} slats; ` : ""}${top.strips.map((strip) => `${strip.board ?? "flat-sawn"}, bark ${strip.barkUp ? "up" : "down"}`).join("; ")}.${shape}`, bounds: { x: 0, y: Math.min(0, lowest), w: at.top.width, h: at.core.thickness + highest - Math.min(0, lowest) }, margin: [8, 4, names ? 24 : 4, 4], items: at.core.count > 1 ? lay(items) : items };
+  return { id: "end-grain", title: `End grain from the front edge: ${at.core.count > 1 ? `${at.core.count} slats; ` : ""}${top.strips.map((strip) => `${strip.board ?? "flat-sawn"}, bark ${strip.barkUp ? "up" : "down"}`).join("; ")}.${shape}`, bounds: { x: 0, y: Math.min(0, lowest), w: at.core.count > 1 ? at.top.width : at.core.width, h: at.core.thickness + highest - Math.min(0, lowest) }, margin: [8, 4, names ? 24 : 4, 4], items: at.core.count > 1 ? lay(items) : items };
 }
 
 const sign = (n: number) => `${n >= 0 ? "+" : "−"}${Math.abs(n).toFixed(1)}`;

@@ -193,8 +193,8 @@ function ringOrder({ laid, piece }: PanelFacts): Verdict | null {
   });
 }
 
-function partsHaveBoards({ lacking, laid }: PanelFacts): Verdict | null {
-  if (laid.length === 0 && lacking.length === 0) return null;
+function partsHaveBoards({ lacking, laid, at }: PanelFacts): Verdict | null {
+  if (laid.length === 0 && lacking.length === 0 && at.core.count === 1) return null;
   return verdict({
     id: "boards.parts", stage: "boards", level: lacking.length ? "fix" : "holds", subject: lacking.map((each) => each.name),
     text: lacking.length ? `No board on the rack for ${lacking.map((each) => `${each.count} ${each.name.toLowerCase()}${each.count > 1 ? "s" : ""}`).join(", ")}` : "Every part has a board",

@@ -8,14 +8,34 @@ import { useUnit } from "../frame/unit";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
 import { RackPictures } from "../rack/RackPictures";
+import { CutDiagrams } from "./CutList";
 import { StageHead } from "./StageHead";
 import { useComposer } from "./useComposer";
 
 /** How many near-best sets the search arranges before it is done. */
 const SETS = 3000;
 
-/** The panel on top, the rack beneath; compose by search or by hand. */
+/** A panel to compose, or slats that are sawn one by one. */
 export function BoardsStage() {
+  return usePiece().plan.slats ? <SlatBoards /> : <PanelBoards />;
+}
+
+/** Slats have no panel: which boards give them, and what else comes out of those. */
+function SlatBoards() {
+  const { plan } = usePiece();
+  const { say } = useUnit();
+  const found = plan.cutting.placed.filter(({ piece }) => piece.part === "slat");
+  return (
+    <>
+      <StageHead title="Which boards become slats">{say(`${plan.geometry.core.count} slats of ${plan.geometry.core.width.toFixed(1)} mm are sawn one by one, beside the other parts: ${found.length ? found.map(({ piece, board }) => `${piece.label} from ${board}`).join(", ") : "none has a board yet"}.`)}</StageHead>
+      <SceneView scene={endGrainScene(plan, false)} height={70} />
+      <CutDiagrams plan={plan} width={null} />
+    </>
+  );
+}
+
+/** The panel on top, the rack beneath; compose by search or by hand. */
+function PanelBoards() {
   const { piece, plan, shop, rack, edit } = usePiece();
   const { set, fromDrawing } = useSet();
   const { say, withUnit } = useUnit();
@@ -27,7 +47,7 @@ export function BoardsStage() {
   const scene = useMemo(() => panelScene(plan, shown, shop), [plan, shown, shop]);
   const ends = useMemo(() => endGrainScene(plan, true), [plan]);
   const compose = (pinned = panel.pinned) => start({
-    rack, species: plan.species.id, need: plan.geometry.top, shop, frame: { width: plan.geometry.top.width, overhang: piece.form.overhang.side, leg: plan.geometry.leg.section },
+    rack, species: plan.species.id, need: plan.geometry.core, shop, frame: { width: plan.geometry.core.width, overhang: Math.max(0, piece.form.overhang.side - (plan.geometry.top.width - plan.geometry.core.width) / 2), leg: plan.geometry.leg.section },
     choice: { ...panel, pinned }, rings: piece.choices.rings, sets: SETS, seed: 1,
   });
   const index = panel.strips.findIndex((each) => `strip:${each.board}` === picked);
@@ -40,8 +60,8 @@ export function BoardsStage() {
     return { from, to: to < 0 ? panel.strips.length - 1 : to };
   };
   const best = search.best;
-  const laidCost = plan.panel.laid.reduce((sum, each) => sum + each.board.width * each.board.thickness * (plan.geometry.top.length + shop.lengthAllowance), 0);
-  const net = plan.geometry.top.length * plan.geometry.top.width * plan.geometry.top.thickness;
+  const laidCost = plan.panel.laid.reduce((sum, each) => sum + each.board.width * each.board.thickness * (plan.geometry.core.length + shop.lengthAllowance), 0);
+  const net = plan.geometry.core.length * plan.geometry.core.width * plan.geometry.core.thickness;
   return (
     <>
       <StageHead title="Which boards make the top" actions={<>

@@ -39,7 +39,7 @@ export function CutDiagrams({ plan, width }: { plan: Plan; width: number | null 
       <h2>Boards and cuts</h2>
       <div className={width === null ? "contents" : "grid grid-cols-2 gap-x-6 gap-y-1"}>{used.map((board) => {
         const laid = plan.panel.laid.find((each) => each.board.id === board.id);
-        const strip = laid ? { x: laid.strip.slide, length: plan.geometry.top.length + shop.lengthAllowance, width: Math.min(board.width, laid.full + shop.widthAllowance) } : null;
+        const strip = laid ? { x: laid.strip.slide, length: plan.geometry.core.length + shop.lengthAllowance, width: Math.min(board.width, laid.full + shop.widthAllowance) } : null;
         return (
           <figure key={board.id} className="break-inside-avoid">
             <figcaption className="text-[13px] text-graphite"><b className="font-semibold text-ink">{board.id}</b>, {fractions(`${length(board.length)} by ${length(board.width)} by ${withUnit(board.thickness)}`)}{board.shelf && `, shelf ${board.shelf}`}</figcaption>

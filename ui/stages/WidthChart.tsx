@@ -4,6 +4,7 @@ import { CartesianGrid, ComposedChart, Line, ResponsiveContainer, Scatter, XAxis
 import { daysBetween, SAMPLE_DAYS, sampleDate } from "../../core/movement/course";
 import type { LogEntry } from "../../core/piece/schema";
 import type { Plan } from "../../core/plan";
+import { dayName } from "../frame/sentences";
 import { useUnit } from "../frame/unit";
 
 /** What was measured, on the curve that Movement would have told from the first moisture that is known. */
@@ -25,7 +26,7 @@ export function WidthChart({ plan, log }: { plan: Plan; log: readonly LogEntry[]
   return (
     <figure className="border border-hairline bg-sheet" data-chart="width">
       <figcaption className="flex items-center justify-between px-3 pt-1.5 text-[13px] text-graphite">
-        <span>Measured {shown === "width" ? "widths" : "moisture"} (dots) on what Movement predicts from {record.start.on}, {shown === "moisture" ? "%" : unit === "mm" ? "mm" : "in"}</span>
+        <span>Measured {shown === "width" ? "widths" : "moisture"} (dots) on what Movement predicts from {dayName(record.start.on)}, {shown === "moisture" ? "%" : unit === "mm" ? "mm" : "in"}</span>
         <button className="button button-plain" onClick={() => setShown(shown === "width" ? "moisture" : "width")}>Show {shown === "width" ? "moisture" : "widths"}</button>
       </figcaption>
       <ResponsiveContainer width="100%" height={160}>
