@@ -1,7 +1,10 @@
+import { readFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { Client } from "pg";
 import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
 import { freshPiece } from "../../core/piece/fresh";
+import { firstFault } from "../../core/piece/fields";
+import { pieceSchema } from "../../core/piece/schema";
 import { USUAL_SHOP } from "../../core/piece/shop";
 import { demoBoard } from "../../core/testing/boards";
 import { strips } from "../../core/testing/plans";
@@ -168,5 +171,20 @@ describe("every row belongs to a workshop", () => {
     const { reservedBy: _r, ...board } = demoBoard({ id: "B1", width: 99 });
     expect(await putBoards(shop, [board, { ...board, id: "N1" }])).toEqual({ added: 1, replaced: 1 });
     expect((await rack(shop, null)).find((each) => each.id === "B1")!.width).toBe(99);
+  });
+});
+
+describe("a state saved by the Taller before this one", () => {
+  it("opens as it was meant, undoes to it, and is saved on in the new form", async () => {
+    const id = await addPiece(shop, piece);
+    const old = JSON.parse(readFileSync("core/testing/piece-version-1.json", "utf8"));
+    await pool().query("update piece_state set body = $3 where workshop_id = $1 and piece_id = $2 and n = 1", [shop, id, old]);
+    const opened = await openPiece(shop, id);
+    expect(firstFault(pieceSchema, opened!.piece)).toBeNull();
+    expect([opened!.piece.version, opened!.piece.name, opened!.piece.form.construction]).toEqual([2, old.name, "solid"]);
+    expect((await bench(shop)).find((each) => each.id === id)!.piece.joints.fastening).toBe("button");
+    const saved = await savePiece(shop, id, opened!.revision, [edit(2, 1, { ...opened!.piece, name: "Changed" })]);
+    expect(saved.kind).toBe("saved");
+    expect((await stateOf(shop, id, 1))!.version).toBe(2);
   });
 });

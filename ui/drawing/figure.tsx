@@ -52,8 +52,8 @@ export function EndGrain({ x, y, w, h, colour, left, right, barkUp, id, mm, pape
     <g>
       <clipPath id={clip}><rect x={r(x)} y={r(y)} width={r(w)} height={r(h)} /></clipPath>
       <rect x={r(x)} y={r(y)} width={r(w)} height={r(h)} fill={paper ? "#fff" : colour[0]} />
-      <path d={marks.join("")} clipPath={`url(#${clip})`} stroke={shade(colour[1])} strokeWidth="1.1" fill="none" opacity=".85" />
-      <rect x={r(x)} y={r(y)} width={r(w)} height={r(h)} fill="none" stroke={shade(colour[1])} />
+      <path d={marks.join("")} clipPath={`url(#${clip})`} stroke={paper ? "#555" : shade(colour[1])} strokeWidth={paper ? ".6" : "1.1"} fill="none" opacity=".85" />
+      <rect x={r(x)} y={r(y)} width={r(w)} height={r(h)} fill="none" stroke={paper ? "#000" : shade(colour[1])} />
     </g>
   );
 }

@@ -35,8 +35,8 @@ export function ShopSheets() {
       <Sheet number={2} name="Joints and settings">
         <div className="grid grid-cols-2 gap-3"><SceneView paper scene={legSectionScene(plan)} height={300} width={PAPER / 2 - 6} /><div><SceneView paper scene={tenonSideScene(plan, "long-rail")} height={165} width={PAPER / 2 - 6} /><SceneView paper scene={fasteningScene(plan, piece)} height={135} width={PAPER / 2 - 6} /></div></div>
         <div className="mt-4"><SettingCards cards={plan.cards} columns="grid-cols-3" /></div>
-        <p className="mt-4 text-[13px]">{say(`${attachStep(piece).title}: ${attachStep(piece).detail}${plan.fasteners.length ? ` ${plan.fasteners.length} in all.` : ""}`)}</p>
-        {holding && <SceneView paper scene={holding} height={120} width={PAPER / 2} />}
+        <p className="mt-4 text-[13px]">{say(`${attachStep(piece).title}. ${attachStep(piece).detail}${plan.fasteners.length ? ` ${plan.fasteners.length} in all.` : ""}`)}</p>
+        {holding && <SceneView paper scene={holding} height={140} width={PAPER / 2} />}
         {plan.breadboards && <p className="mt-2 text-[13px]">{say(`End boards ${plan.breadboards.length} mm long. Pegs from the front edge: ${plan.breadboards.pegs.map((peg) => `${Math.round(peg.at)} mm ${peg.fixed ? "fixed" : `slot ${peg.slot.toFixed(1)} mm, set off ${peg.setOff.toFixed(1)} mm`}`).join("; ")}.`)}</p>}
       </Sheet>
       <Sheet number={3} name="Cut list and diagrams">
