@@ -121,6 +121,18 @@ describe("the years of a piece", () => {
     expect(moved.mean[24]).toBeGreaterThan(11);
     expect(moved.mean[sampleOn(moved, "2027-05-23")]).toBeLessThan(9.5);
   });
+  it("a jump at delivery is stepped as finely as one at the start (against steps of 17 seconds)", () => {
+    const constant = (humidity: number) => moistureYear({ kind: "own", months: Array.from({ length: 12 }, () => ({ temperature: 20, humidity })) });
+    const [damp, dry] = [constant(65), constant(35)];
+    const still = (of: typeof damp) => dailyAir(of, Array(12).fill(0));
+    const moved = moistureCourse({ thickness: 12, species: oak, start: { value: damp.mean, on: "2026-11-23" }, delivered: "2027-01-16", shop: still(damp), room: { above: still(dry), below: still(dry) }, films: { above: findFilm("bare"), below: findFilm("bare") }, year: dry });
+    const state = evenSlab(damp.mean);
+    const growth = growthTable(GROWTH.perPercent);
+    for (let i = 0; i < 5000; i += 1) stepSlab(state, { thickness: 0.012, diffusivity: transverseDiffusivity(oak) }, growth, { above: dry.mean, below: dry.mean, exchangeAbove: STILL_AIR, exchangeBelow: STILL_AIR, warmth: 1 }, DAY / 5000, i === 0);
+    const went = (moisture: number) => (damp.mean - moisture) / (damp.mean - dry.mean);
+    expect(went(moved.mean[11])).toBeGreaterThan(0.15);
+    expect(Math.abs(went(moved.mean[11]) / went(meanMoisture(state)) - 1)).toBeLessThan(0.005);
+  });
   it("a heater below dries that face and bends the slab; alike faces never do", () => {
     const warm = dailyAir(year, Array(12).fill(6));
     expect(Math.max(...course(28, "oil-wax").moment.map(Math.abs))).toBeLessThan(1e-9);

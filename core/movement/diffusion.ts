@@ -60,8 +60,10 @@ export function stepSlab(state: SlabState, slab: Slab, growth: Float64Array, fac
   const wasBefore = (ratio * ratio) / (1 + ratio);
   const base = slab.diffusivity * faces.warmth;
   const scale = (base * seconds) / (slab.thickness * slab.thickness);
-  const above = throughFace(slab, base * at(growth, cells[CELLS - 1]), faces.exchangeAbove, seconds);
-  const below = throughFace(slab, base * at(growth, cells[0]), faces.exchangeBelow, seconds);
+  // diffusivity is taken where the moisture is going, not where it was: half a step too late would cost the second order
+  const above = throughFace(slab, base * at(growth, cells[LAST] + ratio * (cells[LAST] - before[LAST])), faces.exchangeAbove, seconds);
+  let heading = cells[0] + ratio * (cells[0] - before[0]);
+  const below = throughFace(slab, base * at(growth, heading), faces.exchangeBelow, seconds);
   // forward: eliminate each cell from the next; the coupling to the next is made on the way
   let left = below;
   let here = cells[0];
@@ -70,7 +72,8 @@ export function stepSlab(state: SlabState, slab: Slab, growth: Float64Array, fac
   let entering = below * faces.below;
   for (let i = 0; i < LAST; i += 1) {
     const next = cells[i + 1];
-    const right = scale * CLOSENESS[i] * at(growth, (here + next) * 0.5);
+    const nextHeading = next + ratio * (next - before[i + 1]);
+    const right = scale * CLOSENESS[i] * at(growth, (heading + nextHeading) * 0.5);
     const factor = left * inverse;
     const width = WIDTHS[i];
     known = width * (was * here - wasBefore * before[i]) + entering + factor * known;
@@ -80,6 +83,7 @@ export function stepSlab(state: SlabState, slab: Slab, growth: Float64Array, fac
     RIGHT[i] = known;
     left = right;
     here = next;
+    heading = nextHeading;
     entering = 0;
   }
   const factor = left * inverse;

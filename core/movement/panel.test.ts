@@ -6,7 +6,8 @@ import { demoBoard } from "../testing/boards";
 import { findSpecies } from "../wood/species";
 import { boardCoefficient } from "./coefficient";
 import { widthChange } from "./width";
-import { topMovement } from "./year";
+import { panelProfile } from "./profile";
+import { panelCurvature, topMovement } from "./year";
 
 const oak = findSpecies("european-oak")!;
 const year = moistureYear({ kind: "typical", id: "heated-temperate" });
@@ -58,5 +59,31 @@ describe("the year of a top without boards", () => {
   it("a quarter-sawn top moves less than a flat-sawn one, by the ratio of its coefficients", () => {
     const one = (left: number, right: number) => topMovement({ width: 160, species: oak, start, thickness: 28, course, strips: [{ strip: strips("T1")[0], board: demoBoard({ ringLeft: left, ringRight: right }), width: 160 }] });
     expect(one(85, 85).wet.change / one(0, 0).wet.change).toBeCloseTo(boardCoefficient(oak, 85, 85) / oak.tangential, 9);
+  });
+});
+
+describe("the shape of a free panel (derived: a constant curvature is a parabola)", () => {
+  it("its joints lie on κ x (W − x)/2, whatever the strips' widths", () => {
+    const laid = [60, 200, 90, 140].map((width, i) => ({ strip: strips(`S${i}`)[0], board: demoBoard({ id: `S${i}`, width, ringLeft: 30, ringRight: 30 }), width }));
+    const bent = { ...courseOf([8.5, 8.5]), moment: [0, 0.8] };
+    const top = topMovement({ width: 490, thickness: 28, species: oak, start, course: bent, strips: laid });
+    const kappa = panelCurvature(top.coefficient, 28, 0.8);
+    const { face } = panelProfile(top, oak, 1);
+    for (const joint of [60, 260, 350]) {
+      const [, height] = face.reduce((a, b) => (Math.abs(b[0] - joint) < Math.abs(a[0] - joint) ? b : a));
+      expect(height).toBeCloseTo((kappa * joint * (490 - joint)) / 2, 6);
+    }
+    expect(top.bow[1]).toBeCloseTo((kappa * 490 * 490) / 8, 9);
+  });
+});
+
+describe("a coefficient that was measured", () => {
+  const laid = ["A", "B"].map((id) => ({ strip: strips(id)[0], board: demoBoard({ id }), width: 150 }));
+  const of = (fitted: { what: string; coefficient: number }[]) => topMovement({ width: 300, thickness: 28, species: oak, start, course, strips: laid, fitted }).strips.map((strip) => strip.coefficient);
+  it("counts for its own board alone, before one of the whole top, and the latest counts", () => {
+    const table = of([]);
+    expect(of([{ what: "A", coefficient: 0.001 }])).toEqual([0.001, table[1]]);
+    expect(of([{ what: "top", coefficient: 0.002 }, { what: "B", coefficient: 0.003 }])).toEqual([0.002, 0.003]);
+    expect(of([{ what: "A", coefficient: 0.001 }, { what: "A", coefficient: 0.0015 }])[0]).toBe(0.0015);
   });
 });

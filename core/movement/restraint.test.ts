@@ -67,6 +67,17 @@ describe("every place where movement is stopped, from the graph alone (derived: 
     expect(Math.abs(stops(parts, slot([dry + 0.4, wet + 0.01]), seasons)[0].excess)).toBeCloseTo(0.4, 9);
     expect(stops(parts, slot([dry + 0.4, wet + 0.01]), seasons)[0].when).toBe(1);
   });
+  it("two slots and nothing fixed share their plays, each the way it is passed", () => {
+    const parts = [member("top", 0), member("rail", 2)];
+    const slot = (z: number, range: [number, number]) => link("rail", "top", [null, at(0), at(z)], "slot", { axis: 2, range });
+    // between them the top may grow by 5 + 1 and shrink by 2 + 3
+    const stopsAt = (moisture: number) => stops(parts, [slot(0, [-1, 3]), slot(1000, [-2, 5])], { wood: { start: 9, at: [9, moisture] } }).map((stop) => Math.abs(stop.excess));
+    const free = (moisture: number) => Math.abs(across(1000, 9, moisture) - along(1000, 9, moisture));
+    expect(stopsAt(7.9)).toEqual([]);
+    expect(stopsAt(7)[0]).toBeCloseTo(free(7) - 5, 6);
+    expect(stopsAt(10.5)).toEqual([]);
+    expect(stopsAt(11.5)[0]).toBeCloseTo(free(11.5) - 6, 6);
+  });
   it("three separate legs may be screwed to a top; two tied by a rail across its grain may not", () => {
     const legs = ["one", "two", "three"].map((id) => member(id, 1));
     const screws = legs.map((leg, i) => link("top", leg.id, [at(200 * i), at(0), at(300 * i)], "screw"));

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { findSpecies } from "../wood/species";
 import { boardCoefficient, coefficientAt, pith } from "./coefficient";
-import { boardCup } from "./cup";
+import { boardCup, boardRotation } from "./cup";
 import { shrinkageChange, widthChange } from "./width";
 
 const beech = findSpecies("american-beech")!;
@@ -57,4 +57,15 @@ describe("cup (derived: circular rings)", () => {
     expect(boardCup(beech, 100, -angle, angle, -3)).toBeCloseTo(((beech.tangential - beech.radial) * 3 * 100 ** 2) / (4 * r), 3);
   });
   it("changes side with the moisture", () => expect(boardCup(beech, 150, -30, 30, 3)).toBeLessThan(0));
+});
+
+describe("a board's edges turn (derived: the field u_r = CR ΔM r, u_θ = (CT − CR) ΔM r θ, differentiated numerically)", () => {
+  it("by what the field says, for any rings", () => {
+    const [change, r] = [2.5, 400];
+    const sideways = (x: number, z: number) => beech.radial * change * x + (beech.tangential - beech.radial) * change * Math.atan2(x, z) * z;
+    const turn = (degrees: number) => { const x = r * Math.tan((degrees * Math.PI) / 180); return (sideways(x, r + 0.5) - sideways(x, r - 0.5)) / 1; };
+    fc.assert(fc.property(fc.integer({ min: -70, max: 0 }), fc.integer({ min: 0, max: 70 }), (left, right) => {
+      expect(boardRotation(beech, left, right, change)).toBeCloseTo(turn(right) - turn(left), 5);
+    }), { numRuns: 100 });
+  });
 });
