@@ -63,6 +63,13 @@ describe("verdicts of a breadboard top", () => {
     expect(short.text).toMatch(/^Outer pegs will bind in [A-Z]/);
     expect(short.remedies[0].label).toBe("Cut each slot as long as it needs");
   });
+  it("setting slots off is offered where it is enough, and then mends them", () => {
+    const wrong = [bread, at("form.breadboard.slots", "given"), at("form.breadboard.slot", 17), at("form.breadboard.setOff", false), at("moisture.value", 7)];
+    const label = "Set the slots off to the side they travel";
+    const remedy = find(planOf(tableWith(...wrong)), "movement.pegs").remedies.find((each) => each.label === label)!;
+    expect(find(planOf(tableWith(...wrong, ...remedy.patches)), "movement.pegs").level).not.toBe("fix");
+    expect(find(planOf(tableWith(...wrong, at("form.breadboard.slot", 11))), "movement.pegs").remedies.map((each) => each.label)).not.toContain(label);
+  });
   it("pegs tight without slots are found by the graph alone", () => {
     const plan = planOf(tableWith(bread, at("form.breadboard.slots", "none")));
     expect(plan.stopped.some((stop) => stop.link.name === "pegs driven tight" && stop.load > 0.5)).toBe(true);

@@ -31,7 +31,8 @@ function pegs({ piece, breadboards, top }: MovementFacts): Verdict | null {
     limit: round1(worst.need), actual: round1(worst.slot), sense: "at least", unit: "mm", source: TRAVEL,
     remedies: level === "holds" ? [] : [
       set("Cut each slot as long as it needs", ["form", "breadboard", "slots"], "computed"),
-      ...(piece.form.breadboard.setOff ? [] : [set("Set the slots off to the side they travel", ["form", "breadboard", "setOff"], true)]),
+      // where a slot is long enough and only lies wrong, setting it off is all it takes
+      ...(piece.form.breadboard.setOff || !slotted.every((peg) => peg.slot >= piece.form.breadboard.peg + Math.max(0, peg.wet, peg.dry) + Math.max(0, -peg.dry, -peg.wet)) ? [] : [set("Set the slots off to the side they travel", ["form", "breadboard", "setOff"], true)]),
     ],
   });
 }
