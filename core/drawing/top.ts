@@ -78,7 +78,8 @@ function heldItems(plan: Plan, piece: Piece, sample: number): Item[] {
   if (breadboards) {
     const wide = piece.form.breadboard.width;
     const held = breadboards.pegs.find((each) => each.fixed)!;
-    const first = -breadboards.length / 2;
+    // what it is longer lies beyond each edge by how far that is from the fixed peg
+    const first = -at.core.width / 2 - ((breadboards.length - at.core.width) * held.at) / at.core.width;
     return [-1, 1].flatMap((side): Item[] => {
       const x = side < 0 ? -length / 2 : length / 2 - wide;
       const moved = (peg: (typeof breadboards.pegs)[number]) => travelOn(top, peg.at, held.at, sample) * Math.sign(peg.at - held.at);

@@ -54,6 +54,17 @@ describe("breadboard slots against a plain independent calculation, 500 random t
   });
 });
 
+describe("a breadboard fixed at an edge", () => {
+  const oak = findSpecies("european-oak")!;
+  it.each(["centre", "front-edge", "back-edge"] as const)("left long is never shy, whichever line is fixed: %s", (fixed) => {
+    const top = topMovement({ width: 900, thickness: 30, species: oak, start: { value: 8.5, on: "2026-11-23", from: "piece" }, course: courseOf([8.5, 7, 11]), strips: [] });
+    const { proud, length } = breadboards(form({ school: "long" }), top, fixed);
+    expect(proud.wet).toBeGreaterThanOrEqual(-0.1);
+    expect(proud.dry).toBeGreaterThan(proud.wet);
+    expect(length).toBeGreaterThanOrEqual(900 + top.wet.change);
+  });
+});
+
 describe("verdicts of a breadboard top", () => {
   const bread = at("form.construction", "breadboard");
   it("slots cut to what is computed let the pegs travel, short ones bind and say when", () => {

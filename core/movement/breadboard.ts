@@ -1,5 +1,5 @@
 import type { Form } from "../piece/schema";
-import { SAMPLE_DAYS } from "./course";
+import { SAMPLES_A_YEAR, sampleDate } from "./course";
 import { widthChange } from "./width";
 import { fixedLine, TopMovement, travel } from "./year";
 
@@ -7,8 +7,6 @@ import { fixedLine, TopMovement, travel } from "./year";
 export const PEG_CLEARANCE = 1;
 /** Movement along the grain against movement across it. @source Wood Handbook FPL-GTR-282, ch. 13: about a fiftieth */
 export const LENGTHWISE = 1 / 50;
-/** What a breadboard left long keeps over the panel in its dry season. @source common practice: about 3, enough for narrow tops only */
-export const USUAL_OVER = 3;
 /** Outermost peg from the end of its mortise, mm. @source common practice */
 const PEG_FROM_END = 25;
 
@@ -68,8 +66,8 @@ export function breadboards(form: Form, top: TopMovement, fixed: "centre" | "fro
   const edge = held > top.width / 2 ? 0 : top.width;
   const far = Math.abs(edge - held);
   const atEdge = travel(top, edge, held);
-  // an end board is cut the same at both ends: it is left long by half of what it is longer at each
-  const over = (length - top.width) / 2;
+  // what it is longer than the panel lies beyond each edge by how far that edge is from the fixed peg
+  const over = ((length - top.width) * far) / top.width;
   const proudOn = (change: number, moisture: number) => over + along(far, moisture) - change;
   return {
     length, pegs,
@@ -96,11 +94,11 @@ function pegPlaces(width: number, count: number, endGap: number): number[] {
 }
 
 function flushDays(top: TopMovement, length: number): string[] {
-  const year = top.changes.slice(-74);
+  const year = top.changes.slice(-SAMPLES_A_YEAR);
   const first = top.changes.length - year.length;
   const over = (change: number) => length - top.width - change;
   return year.flatMap((change, i) => {
     if (i === 0 || Math.sign(over(change)) === Math.sign(over(year[i - 1]))) return [];
-    return [new Date(Date.parse(top.course.from) + (first + i) * SAMPLE_DAYS * 86400000).toISOString().slice(0, 10)];
+    return [sampleDate(top.course.from, first + i).on];
   });
 }

@@ -3,7 +3,9 @@ import type { Plan } from "../plan";
 import type { Piece } from "../piece/schema";
 import type { Patch } from "../piece/patch";
 import type { Species } from "../wood/species";
+import { CONSTRUCTION_NAMES } from "../piece/movement-choices";
 import { coefficientAt } from "./coefficient";
+import { FASTENING_NAMES } from "./fastenings";
 import { FILMS } from "./finish";
 import { governing } from "./governing";
 
@@ -12,23 +14,20 @@ export interface Alternative { id: string; group: string; name: string; patches:
 
 /** Ring angle of boards sold as quarter-sawn, degrees. @source common practice */
 const QUARTER_SAWN = 80;
-const CONSTRUCTION_NAMES: Record<Piece["form"]["construction"], string> = { solid: "Solid top", breadboard: "Breadboard ends", channel: "Steel channels below", slatted: "Slats", framed: "Panel in a frame" };
-const FASTENINGS: Record<Piece["joints"]["fastening"], string> = { button: "Wooden buttons", "figure-8": "Figure-8 plates", "z-clip": "Z-clips", slotted: "Screws in slots", oversized: "Screws in oversized holes", loose: "A loose top between tabs", screwed: "Screws driven tight" };
 
 /** Every other choice that changes how the top moves or is held, but the one that stands. */
 export function alternatives(piece: Piece, species: Species): Alternative[] {
   const one = (group: string, id: string, name: string, path: Patch["path"], value: unknown, takeable = true): Alternative => ({ id: `${group}-${id}`, group, name, patches: [{ path, value }], takeable });
   const others = <T extends string>(group: string, names: Record<T, string>, now: T, path: Patch["path"]) => (Object.keys(names) as T[]).filter((id) => id !== now).map((id) => one(group, id, names[id], path, id));
   const ring = (id: string, name: string, angle: number) => one("Sawn", id, name, ["fitted"], [{ what: "top", coefficient: coefficientAt(species, angle), uncertainty: 0, on: piece.day }], false);
-  const boards = piece.panel.strips.length > 0 ? { strips: [] } : null;
   const films = FILMS.filter((film) => film.id !== "varnish-one").map((film) => [film.id, film.name] as const);
-  const unboarded = (each: Alternative): Alternative => (boards ? { ...each, patches: [...each.patches, { path: ["panel", "strips"], value: [] }] } : each);
+  const unboarded = (each: Alternative): Alternative => (piece.panel.strips.length > 0 ? { ...each, patches: [...each.patches, { path: ["panel", "strips"], value: [] }] } : each);
   return [
     ...others("Top", CONSTRUCTION_NAMES, piece.form.construction, ["form", "construction"]),
     unboarded(ring("quarter", "All quarter-sawn", QUARTER_SAWN)), unboarded(ring("flat", "All flat-sawn", 0)),
     ...others("Finish", Object.fromEntries(films) as Record<Piece["finish"], string>, piece.finish, ["finish"]),
     ...others("Below", { alike: "Finished alike below", "one-coat": "One coat below", bare: "Bare below" }, piece.faces.below, ["faces", "below"]),
-    ...others("Fastened", FASTENINGS, piece.joints.fastening, ["joints", "fastening"]),
+    ...others("Fastened", namesOf(FASTENING_NAMES), piece.joints.fastening, ["joints", "fastening"]),
     ...others("Fixed line", { centre: "Fixed at the centre", "front-edge": "Fixed at the front edge", "back-edge": "Fixed at the back edge" }, piece.choices.fixedLine, ["choices", "fixedLine"]),
   ];
 }
@@ -57,5 +56,6 @@ export function differences(here: { plan: Plan; piece: Piece }, there: { plan: P
 /** The alternative as one press. */
 export const takeIt = (alternative: Alternative): Remedy => ({ label: `Take it: ${alternative.name.toLowerCase()}`, patches: alternative.patches });
 
+const namesOf = <T extends string>(names: Record<T, { choice: string }>) => Object.fromEntries(Object.entries<{ choice: string }>(names).map(([id, { choice }]) => [id, choice])) as Record<T, string>;
 const count = (plan: Plan, level: string) => plan.verdicts.filter((each) => each.stage === "movement" && each.level === level).length;
 const signed = (n: number) => `${n > 0 ? "+" : ""}${fine(n)}`;

@@ -1,4 +1,5 @@
 import type { DailyAir, MoistureYear } from "../climate/year";
+import { MONTHS } from "../climate/rooms";
 import { dayOfYear } from "../climate/year";
 import type { Species } from "../wood/species";
 import { evenSlab, growthTable, meanMoisture, moistureMoment, nextStep, SlabState, stepSlab } from "./diffusion";
@@ -6,8 +7,9 @@ import { exchangeAt, Film, GROWTH, STILL_AIR, transverseDiffusivity } from "./fi
 
 /** Days after delivery that are computed. */
 export const COURSE_DAYS = 3 * 365;
-/** Days between the samples that are kept. */
+/** Days between the samples that are kept, and how many make a year. */
 export const SAMPLE_DAYS = 5;
+export const SAMPLES_A_YEAR = 365 / SAMPLE_DAYS;
 /** The longest stay in the shop that is computed, days. */
 const LONGEST_STAY = 800;
 /** A piece follows its room when two years running differ by less than this, percent MC. */
@@ -31,7 +33,7 @@ export interface CourseDay { at: number; on: string; name: string; moisture: num
 /** Moisture of one section, sampled every `SAMPLE_DAYS` from the day it was measured. */
 export interface Course {
   from: string;
-  /** day of delivery, counted from `from`, and the moisture just then and 90 days on */
+  /** day of delivery, counted from `from` */
   delivered: number;
   mean: number[];
   /** see `moistureMoment`: upper face wetter is positive, percent */
@@ -107,27 +109,31 @@ export function sampleOn(course: Pick<Course, "from" | "mean">, on: string): num
 /** Day of a sample, as a date and a month's name. */
 export function sampleDate(from: string, at: number): { on: string; name: string } {
   const on = addDays(from, at * SAMPLE_DAYS);
-  return { on, name: MONTH_NAMES[Number(on.slice(5, 7)) - 1] };
+  return { on, name: MONTHS[Number(on.slice(5, 7)) - 1] };
 }
 
-/** Thickness of a slab that answers as slowly as a bar of two sides open to the air: the slowest mode of a rectangle. mm. */
+/** Thickness of a slab that answers as slowly as a bar open to the air on all four sides: the slowest mode of a rectangle. mm. */
 export const equivalentThickness = (a: number, b: number) => 1 / Math.sqrt(1 / (a * a) + 1 / (b * b));
 
 export const daysBetween = (from: string, to: string) => Math.round((Date.parse(to) - Date.parse(from)) / 86400000);
 export const addDays = (from: string, days: number) => new Date(Date.parse(from) + days * 86400000).toISOString().slice(0, 10);
 
-const MONTH_NAMES = ["January", "February", "March", "April", "May", "June", "July", "August", "September", "October", "November", "December"];
 const sampleDay = (from: string, mean: readonly number[], at: number): CourseDay => ({ at, ...sampleDate(from, at), moisture: mean[at] });
 
+/** Mean warmth of a room, °C, and the humidities it swings between, 0 to 1: what a film's velocity is carried over by. */
+export function airSwing({ months }: MoistureYear): { temperature: number; low: number; high: number } {
+  const humidities = months.map((each) => each.humidity / 100);
+  return { temperature: months.reduce((sum, each) => sum + each.temperature, 0) / months.length, low: Math.min(...humidities), high: Math.max(...humidities) };
+}
+
 function exchangesOf({ films, species, year }: CourseInputs): { above: number; below: number } {
-  const air = { temperature: year.months.reduce((sum, each) => sum + each.temperature, 0) / 12, low: Math.min(...year.months.map((each) => each.humidity)) / 100, high: Math.max(...year.months.map((each) => each.humidity)) / 100 };
+  const air = airSwing(year);
   return { above: exchangeAt(films.above, species, air), below: exchangeAt(films.below, species, air) };
 }
 
 /** Days after delivery from which no year differs from the next any more. */
 function followsAfter(mean: readonly number[], stay: number): number {
-  const year = Math.round(365 / SAMPLE_DAYS);
-  for (let i = mean.length - 1 - year; i >= 0; i -= 1) if (Math.abs(mean[i] - mean[i + year]) > FOLLOWS_WITHIN) return Math.max(0, (i + 1) * SAMPLE_DAYS - stay);
+  for (let i = mean.length - 1 - SAMPLES_A_YEAR; i >= 0; i -= 1) if (Math.abs(mean[i] - mean[i + SAMPLES_A_YEAR]) > FOLLOWS_WITHIN) return Math.max(0, (i + 1) * SAMPLE_DAYS - stay);
   return 0;
 }
 

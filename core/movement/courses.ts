@@ -34,9 +34,8 @@ export const courseOfTop = (thickness: number, species: Species, start: TopMovem
 
 /** Three sections stand for all: the top by its thickness, rails by theirs, legs as bars open on four sides. */
 export function coursesOf(top: number, rail: number, leg: number, species: Species, start: TopMovement["start"], delivered: string, shop: DailyAir, room: RoomAir, films: { above: Film; below: Film }, year: MoistureYear): Record<CourseName, Course> {
-  const course = (thickness: number, above: DailyAir, below: DailyAir, of: { above: Film; below: Film }) => moistureCourse({ thickness, species, start, delivered, shop, room: { above, below }, films: of, year });
-  const plain = { above: films.above, below: films.above };
-  return { top: course(top, room.above, room.below, films), rail: course(rail, room.still, room.still, plain), leg: course(equivalentThickness(leg, leg), room.still, room.still, plain) };
+  const plain = (thickness: number) => courseOfTop(thickness, species, start, delivered, shop, { ...room, above: room.still, below: room.still }, { above: films.above, below: films.above }, year);
+  return { top: courseOfTop(top, species, start, delivered, shop, room, films, year), rail: plain(rail), leg: plain(equivalentThickness(leg, leg)) };
 }
 
 /** Every loop of the piece that is stopped at some moment, worst first. */

@@ -5,11 +5,15 @@ import { fixedLine, TopMovement, travel } from "./year";
 
 export type FasteningKind = JointChoices["fastening"];
 
-/** Trade names, and what one of each is called in an id. */
-export const FASTENING_NAMES: Record<FasteningKind, { one: string; many: string; id: string }> = {
-  button: { one: "button", many: "Buttons", id: "button" }, "figure-8": { one: "figure-8 plate", many: "Figure-8 plates", id: "plate" }, "z-clip": { one: "Z-clip", many: "Z-clips", id: "clip" },
-  slotted: { one: "slotted cleat", many: "Screws in slots", id: "slot" }, oversized: { one: "screw in an oversized hole", many: "Screws in oversized holes", id: "hole" },
-  loose: { one: "tab", many: "Tabs under a loose top", id: "tab" }, screwed: { one: "screw", many: "Screws driven tight", id: "screw" },
+/** How a choice is called, what one and several are in a sentence, and how an id begins. */
+export const FASTENING_NAMES: Record<FasteningKind, { choice: string; one: string; many: string; id: string }> = {
+  button: { choice: "Wooden buttons", one: "button", many: "Buttons", id: "button" },
+  "figure-8": { choice: "Figure-8 plates", one: "figure-8 plate", many: "Figure-8 plates", id: "plate" },
+  "z-clip": { choice: "Z-clips", one: "Z-clip", many: "Z-clips", id: "clip" },
+  slotted: { choice: "Slotted cleats or plates", one: "slotted cleat", many: "Screws in slots", id: "slot" },
+  oversized: { choice: "Oversized holes, washers", one: "screw in an oversized hole", many: "Screws in oversized holes", id: "hole" },
+  loose: { choice: "Nothing: loose between tabs", one: "tab", many: "Tabs under a loose top", id: "tab" },
+  screwed: { choice: "Screws driven tight", one: "screw", many: "Screws driven tight", id: "screw" },
 };
 
 /** Tongue of a Z-clip that must stay in its groove, mm. @source common practice */

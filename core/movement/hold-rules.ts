@@ -9,7 +9,7 @@ import { STOP_LIMITS, Stop } from "./restraint";
 
 /** @source common practice, save where said */
 export const HOLD_LIMITS = {
-  clearance: 0.5, bow: 2, overlap: 6, pullIn: 1.5, jump: 1.5, square: 1,
+  clearance: 0.5, bow: 2, overlap: 6, pullIn: 1.5, jump: 1.5,
 };
 const TRAVEL = "Wood Handbook FPL-GTR-282, ch. 13, for the travel";
 const round1 = (n: number) => Math.round(n * 10) / 10;
@@ -104,7 +104,7 @@ function bowed({ piece, top }: MovementFacts): Verdict {
   });
 }
 
-function insetsFit({ insets, top }: MovementFacts): Verdict[] | null {
+function insetsFit({ insets }: MovementFacts): Verdict[] | null {
   if (insets.length === 0) return null;
   return insets.map((inset, i) => {
     const { wet, dry } = inset.gap;
@@ -118,7 +118,7 @@ function insetsFit({ insets, top }: MovementFacts): Verdict[] | null {
       : [set(`Leave ${gap} mm ${inset.kind === "drawer" ? "above it" : "at each edge"}`, ["insets", i, "gap"], gap)];
     return verdict({
       id: `movement.inset.${inset.id}`, stage: "movement", subject: [`inset:${inset.id}`], level,
-      text: wet < 0 ? `${inset.name} binds in ${top.wet.name}` : lost ? `${inset.name} keeps ${fine(inset.engaged!.dry)} in its groove in ${top.dry.name}` : wide ? `${inset.name} shows a gap of ${fine(dry)} in ${top.dry.name}` : `${inset.name} keeps ${fine(wet)} in ${top.wet.name}`,
+      text: wet < 0 ? `${inset.name} binds in ${inset.when.wet}` : lost ? `${inset.name} keeps ${fine(inset.engaged!.dry)} in its groove in ${inset.when.dry}` : wide ? `${inset.name} shows a gap of ${fine(dry)} in ${inset.when.dry}` : `${inset.name} keeps ${fine(wet)} in ${inset.when.wet}`,
       why: `${fine(inset.gap.today)} today; ${mm(inset.moves)} of wood across the grain changes from ${fine(inset.dry)} to ${fine(inset.wet)}.`,
       limit: round1(Math.max(0, inset.wet / edges)), actual: round1(inset.gap.today), sense: "at least", unit: "mm", source: TRAVEL, remedies,
     });
@@ -128,7 +128,7 @@ function insetsFit({ insets, top }: MovementFacts): Verdict[] | null {
 const AXES = ["lengthwise", "up and down", "across"];
 
 /** One verdict for each kind of joint that stops movement; those with room are judged by their own rules. */
-function stopped({ stopped: found, top, species }: MovementFacts): Verdict[] {
+function stopped({ stopped: found, top }: MovementFacts): Verdict[] {
   const worst = new Map<string, Stop>();
   const told = new Set<string>();
   for (const stop of found) {
@@ -147,7 +147,7 @@ function stopped({ stopped: found, top, species }: MovementFacts): Verdict[] {
     return verdict({
       id: `movement.stopped.${stop.link.name.replace(/\W+/g, "-")}-${stop.axis}`, stage: "movement", subject: [...new Set([stop.link.a, stop.link.b, stop.link.id])], level: stop.load >= 1 ? "fix" : "tight",
       text: `The ${moving} can't move ${AXES[stop.axis]}, held by ${stop.link.name}`,
-      why: `It ${swells ? "wants to swell" : "wants to shrink"} ${fine(Math.abs(stop.excess))} more than the ${holding} lets it over ${mm(stop.across)}, a strain of ${(100 * stop.strain).toFixed(2)} %, worst about ${on}: ${first}. ${species.name} gives half of it back if the change is slow.`,
+      why: `It ${swells ? "wants to swell" : "wants to shrink"} ${fine(Math.abs(stop.excess))} more than the ${holding} lets it over ${mm(stop.across)}, a strain of ${(100 * stop.strain).toFixed(2)} %, worst about ${on}: ${first}. A change this slow lets the wood give way by about half.`,
       limit: stop.fails === "wood" ? 100 * STOP_LIMITS.strain : 2 * STOP_LIMITS[stop.fails === "glue line" ? "slip" : "fastener"], actual: Math.round(stop.fails === "wood" ? 10000 * stop.strain : 100 * Math.abs(stop.excess)) / 100, sense: "at most", unit: stop.fails === "wood" ? "%" : "mm",
       source: "common practice: 0.5 to 1 % of strain, 0.4 mm of slip", // what mends a glued stretch does nothing for a loop that only passes through it
       remedies: stop.slip === 0 && stop.link.stretched ? [] : stop.link.mend ?? [],

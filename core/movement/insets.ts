@@ -11,7 +11,7 @@ export const LEAST_IN_GROOVE = 4;
 export const WIDEST_GAP = 4;
 
 /** A drawer, door or panel in its opening: what the closest gap needs and has, and what is left of it dry and wet, mm. */
-export interface InsetMovement { id: string; name: string; kind: Inset["kind"]; moves: number; dry: number; wet: number; gap: { today: number; dry: number; wet: number }; engaged: { today: number; dry: number } | null }
+export interface InsetMovement { id: string; name: string; kind: Inset["kind"]; moves: number; dry: number; wet: number; gap: { today: number; dry: number; wet: number }; engaged: { today: number; dry: number } | null; when: { dry: string; wet: string } }
 
 /**
  * What sits in an opening moves across its own grain while the opening, framed by wood along its grain, stays.
@@ -29,7 +29,7 @@ export function insetMovements(insets: readonly Inset[], species: Species, start
     const edges = inset.kind === "drawer" ? 1 : 2;
     const gap = { today: inset.gap, dry: inset.gap - dry / edges, wet: inset.gap - wet / edges };
     const engaged = inset.kind === "panel" ? { today: inset.groove - inset.gap, dry: inset.groove - gap.dry } : null;
-    return { id: inset.id, name: inset.name, kind: inset.kind, moves, dry, wet, gap, engaged };
+    return { id: inset.id, name: inset.name, kind: inset.kind, moves, dry, wet, gap, engaged, when: { dry: course.driest.name, wet: course.wettest.name } };
   });
 }
 

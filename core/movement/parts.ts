@@ -3,7 +3,7 @@ import type { Species } from "../wood/species";
 import { boardCoefficient, coefficientAt } from "./coefficient";
 import type { Course } from "./course";
 import { outOfSquare } from "./cup";
-import { widthChange } from "./width";
+import { SATURATION, widthChange } from "./width";
 import { UNKNOWN_RINGS } from "./year";
 import type { CourseName } from "./table-restraint";
 
@@ -21,7 +21,7 @@ const LEG_RINGS = 45;
  */
 export function partMovements(parts: readonly Part[], courses: Record<CourseName, Course>, species: Species, start: number, panel: number): PartMove[] {
   const flat = boardCoefficient(species, UNKNOWN_RINGS.left, UNKNOWN_RINGS.right);
-  const held = (moisture: number) => Math.min(30, moisture);
+  const held = (moisture: number) => Math.min(SATURATION, moisture);
   return parts.filter((part) => part.role !== "button" && part.role !== "block").map((part) => {
     const course: CourseName = part.role === "leg" ? "leg" : part.role === "rail" ? "rail" : "top";
     const across = part.role === "leg" ? coefficientAt(species, LEG_RINGS) : part.role === "top" ? panel : flat;

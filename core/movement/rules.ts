@@ -5,6 +5,7 @@ import type { Species } from "../wood/species";
 import { fine, grade, Level, mm, Remedy, set, Verdict, verdict } from "../verdict/verdict";
 import type { Breadboards } from "./breadboard";
 import { BUTTON_PLAY, Fastener, LEAST_ENGAGED, longRailPlay, slotPlay, worstTravel } from "./buttons";
+import { daysBetween } from "./course";
 import { outOfSquare } from "./cup";
 import type { Channels, FramedTop, Slats } from "./flat";
 import type { InsetMovement } from "./insets";
@@ -180,4 +181,3 @@ function outdoors({ piece, species, year }: MovementFacts): Verdict | null {
 
 const cupOf = (strip: { cupDry: number; cupWet: number }) => Math.max(Math.abs(strip.cupDry), Math.abs(strip.cupWet));
 const round1 = (n: number) => Math.round(n * 10) / 10;
-const daysBetween = (from: string, to: string) => Math.round((Date.parse(to) - Date.parse(from)) / 86400000);

@@ -3,6 +3,8 @@ import * as v from "valibot";
 import { between, choice, count, distance, name, size, text } from "./fields";
 
 export const CONSTRUCTIONS = ["solid", "breadboard", "channel", "slatted", "framed"] as const;
+/** How a choice is called. */
+export const CONSTRUCTION_NAMES: Record<(typeof CONSTRUCTIONS)[number], string> = { solid: "Solid", breadboard: "Breadboard ends", channel: "Steel channels let in", slatted: "Slats", framed: "Panel in a frame" };
 export const FASTENINGS = ["button", "figure-8", "z-clip", "slotted", "oversized", "loose", "screwed"] as const;
 
 /** Fields of the form: how the top is made. `slot` null: each slot as long as Movement asks. */

@@ -2,6 +2,7 @@ import type { Plan } from "../plan";
 import type { Piece } from "../piece/schema";
 import { degrees, fiveDecimals, oneDecimal, scientific } from "./numbers";
 import { governing } from "../movement/governing";
+import { airSwing } from "../movement/course";
 import { exchangeAt, transverseDiffusivity } from "../movement/finish";
 import { filmsOf } from "../movement/faces";
 import { LINEAR_RANGE, SATURATION } from "../movement/width";
@@ -14,7 +15,6 @@ export function worked(plan: Plan, piece: Piece): WorkedLine[] {
   const { year, top, species } = plan;
   const wet = year.wettest;
   const film = filmsOf(piece.finish, piece.faces).above;
-  const air = { temperature: year.months.reduce((sum, each) => sum + each.temperature, 0) / 12, low: Math.min(...year.months.map((each) => each.humidity)) / 100, high: Math.max(...year.months.map((each) => each.humidity)) / 100 };
   const strip = top.strips[0];
   const inside = top.start.value >= LINEAR_RANGE.from && top.wet.moisture <= LINEAR_RANGE.to && top.start.value <= LINEAR_RANGE.to;
   const total = 3000 / (1 / strip.coefficient + 20);
@@ -23,7 +23,7 @@ export function worked(plan: Plan, piece: Piece): WorkedLine[] {
   const lines: WorkedLine[] = [
     { formula: "emc", what: `Air in ${wet.name}`, sum: `T = ${oneDecimal(wet.temperature)} °C, h = ${(wet.humidity / 100).toFixed(3)}`, result: `${wet.moisture.toFixed(2)} %` },
     { formula: "diffusion", what: "How fast it moves through this wood", sum: `2.5·10⁻¹⁰ · e^((440 − ${species.density})/250)`, result: `${scientific(transverseDiffusivity(species))} m²/s` },
-    { formula: "finish", what: `${film.name} on it`, sum: film.exchange === null ? "no film: still air alone" : `film ${scientific(film.exchange)} m/s on pine, brought to ${species.density} kg/m³ and this room`, result: `${scientific(exchangeAt(film, species, air))} m/s` },
+    { formula: "finish", what: `${film.name} on it`, sum: film.exchange === null ? "no film: still air alone" : `film ${scientific(film.exchange)} m/s on pine, brought to ${species.density} kg/m³ and this room`, result: `${scientific(exchangeAt(film, species, airSwing(year)))} m/s` },
     { formula: "diffusion", what: `The wood's own moisture about ${top.wet.on}`, sum: `${oneDecimal(plan.geometry.core.thickness)} mm thick, from ${top.start.value} % on ${top.start.on}`, result: `${top.wet.moisture.toFixed(2)} %` },
     { formula: "rings", what: `${strip.board ?? "Boards not chosen"}: rings from ${degrees(strip.ringLeft)} to ${degrees(strip.ringRight)}`, sum: `C_R ${fiveDecimals(species.radial)}, C_T ${fiveDecimals(species.tangential)}`, result: fiveDecimals(strip.coefficient) },
     inside

@@ -1,5 +1,7 @@
 "use client";
+import { FASTENING_NAMES } from "../../core/movement/fastenings";
 import { FILMS } from "../../core/movement/finish";
+import { CONSTRUCTION_NAMES, CONSTRUCTIONS, FASTENINGS } from "../../core/piece/movement-choices";
 import type { Piece } from "../../core/piece/schema";
 import { AutoLengthField, Choice, DateField, FieldRow, LengthField, NumberField, Tick } from "../fields/fields";
 import { usePiece } from "../piece/PieceProvider";
@@ -17,12 +19,12 @@ export function MovementFields() {
   return (
     <>
       <FieldRow>
-        {choose("How the top is made", ["form", "construction"], form.construction, [["solid", "Solid"], ["breadboard", "Breadboard ends"], ["channel", "Steel channels let in"], ["slatted", "Slats"], ["framed", "Panel in a frame"]])}
+        {choose("How the top is made", ["form", "construction"], form.construction, CONSTRUCTIONS.map((kind) => [kind, CONSTRUCTION_NAMES[kind]] as const))}
         <Construction piece={piece} set={set} thickness={plan.breadboards?.tongue.thickness ?? 0} />
       </FieldRow>
       {form.construction !== "slatted" && (
         <FieldRow>
-          {choose("Top fastened by", ["joints", "fastening"], joints.fastening, [["button", "Wooden buttons"], ["figure-8", "Figure-8 plates"], ["z-clip", "Z-clips"], ["slotted", "Slotted cleats or plates"], ["oversized", "Oversized holes, washers"], ["loose", "Nothing: loose between tabs"], ["screwed", "Screws driven tight"]])}
+          {choose("Top fastened by", ["joints", "fastening"], joints.fastening, FASTENINGS.map((kind) => [kind, FASTENING_NAMES[kind].choice] as const))}
           {choose("Fixed line", ["choices", "fixedLine"], piece.choices.fixedLine, [["centre", "Centre"], ["front-edge", "Front edge"], ["back-edge", "Back edge, the wall"]])}
           <Fastening piece={piece} set={set} />
         </FieldRow>
