@@ -174,7 +174,7 @@ describe("log", () => {
     await page.keyboard.press("Escape");
     await page.evaluate(() => (document.activeElement as HTMLElement)?.blur());
     await page.keyboard.press("3");
-    await until(page, () => document.querySelector("main p.lede")?.textContent?.includes("12.5 % moist on") ?? false);
+    await until(page, () => document.querySelector("main p.lede")?.textContent?.includes("measured at 12.5 % on") ?? false);
     expect(await level(page, "movement.acclimatised")).not.toBe("holds");
   });
 });

@@ -47,7 +47,7 @@ export function MovementStage() {
   return (
     <>
       <StageHead title="How the top moves through its years">
-        {say(`${plan.species.name}, ${boards}${plan.slats ? "" : ","} ${Math.round(top.width)} mm across the grain, ${top.start.value} % moist on ${top.start.on}. The air asks for ${year.driest.moisture.toFixed(1)} to ${year.wettest.moisture.toFixed(1)} %, the wood goes from ${top.dry.moisture.toFixed(1)} % in ${top.dry.name} to ${top.wet.moisture.toFixed(1)} % in ${top.wet.name}.`)}
+        {say(`${plan.species.name}, ${boards}${plan.slats ? "" : ","} ${Math.round(top.width)} mm across the grain, measured at ${top.start.value} % on ${top.start.on}. The air asks for ${year.driest.moisture.toFixed(1)} to ${year.wettest.moisture.toFixed(1)} %, the wood goes from ${top.dry.moisture.toFixed(1)} % in ${top.dry.name} to ${top.wet.moisture.toFixed(1)} % in ${top.wet.name}.`)}
       </StageHead>
       <div className="grid grid-cols-[minmax(0,1fr)_216px] items-center gap-2 max-md:grid-cols-1">
         <SceneView scene={scene} height={268} onEdit={fromDrawing} />
