@@ -1,5 +1,6 @@
 /** Rules of what holds the top flat: breadboards, channels, slats, a frame. */
 import { fine, grade, Level, mm, set, Verdict, verdict } from "../verdict/verdict";
+import { closest } from "./governing";
 import { LEAST_IN_GROOVE } from "./insets";
 import type { MovementFacts } from "./rules";
 
@@ -19,15 +20,15 @@ function pegs({ piece, breadboards, top }: MovementFacts): Verdict | null {
   const slotted = breadboards.pegs.filter((each) => !each.fixed);
   if (slotted.length === 0) return null;
   const short = (peg: (typeof slotted)[number]) => Math.min(peg.room.wet - Math.max(0, peg.wet, peg.dry), peg.room.dry - Math.max(0, -peg.dry, -peg.wet));
-  const worst = slotted.reduce((a, b) => (short(b) < short(a) ? b : a));
-  const left = short(worst);
+  const worst = closest(slotted);
+  const left = Math.min(...slotted.map(short));
   const wetFirst = worst.room.wet - worst.wet <= worst.room.dry + worst.dry;
   const month = wetFirst ? top.wet.name : top.dry.name;
   const level: Level = left < 0 ? "fix" : left < FLAT_LIMITS.clearance - 1e-9 ? "tight" : "holds";
   return verdict({
     id: "movement.pegs", stage: "movement", subject: slotted.filter((each) => short(each) < FLAT_LIMITS.clearance - 1e-9 || level === "holds").map((each) => each.id), level,
     text: level === "fix" ? `Outer pegs will bind in ${month}` : level === "tight" ? `Outer pegs close to ${fine(left)} in ${month}` : "Pegs travel freely in their slots all year",
-    why: `The outermost needs ${fine(Math.max(0, worst.wet))} toward the middle for ${top.wet.name} and ${fine(Math.max(0, -worst.dry))} outward for ${top.dry.name}; its ${fine(worst.slot)} slot gives ${fine(worst.room.wet)} and ${fine(worst.room.dry)}.`,
+    why: `The outermost needs ${fine(Math.max(0, worst.wet))} toward the fixed peg for ${top.wet.name} and ${fine(Math.max(0, -worst.dry))} outward for ${top.dry.name}; its ${fine(worst.slot)} slot gives ${fine(worst.room.wet)} and ${fine(worst.room.dry)}.`,
     limit: round1(worst.need), actual: round1(worst.slot), sense: "at least", unit: "mm", source: TRAVEL,
     remedies: level === "holds" ? [] : [
       set("Cut each slot as long as it needs", ["form", "breadboard", "slots"], "computed"),

@@ -41,7 +41,7 @@ export function governing(plan: Needs, piece: Pick<Piece, "form" | "joints" | "c
 }
 
 /** Of all that move, the one that binds worst; where none does, the one that travels most. */
-const closest = <T extends { fixed: boolean; dry: number; wet: number; room: { dry: number; wet: number } }>(all: readonly T[]): T => {
+export const closest = <T extends { fixed: boolean; dry: number; wet: number; room: { dry: number; wet: number } }>(all: readonly T[]): T => {
   const left = (each: T) => Math.min(0, each.room.wet - Math.max(0, each.wet, each.dry), each.room.dry - Math.max(0, -each.dry, -each.wet));
   const most = (each: T) => Math.max(Math.abs(each.wet), Math.abs(each.dry));
   return all.filter((each) => !each.fixed).reduce((a, b) => (left(b) < left(a) - 1e-9 || (Math.abs(left(b) - left(a)) <= 1e-9 && most(b) > most(a) + 1e-9) ? b : a));
