@@ -10,11 +10,11 @@ import { GlueStage, glueStages } from "./glueup/stages";
 import { JOINT_RULES } from "./joinery/rules";
 import { SettingCard, settingCard } from "./joinery/settings";
 import { crossRailJoint, LegRailJoint, legRailJoint } from "./joinery/tenon";
-import { jointLines, panelCandidates, Unfit, Candidate } from "./layout/candidates";
-import { cutParts, MachineSetting, machineSettings, Part, roughPieces } from "./layout/cut-list";
-import { Placed, placePieces, RoughPiece } from "./layout/cutting";
+import { panelCandidates, panelNeed, Unfit, Candidate } from "./layout/candidates";
+import { cutParts, Part } from "./layout/cut-list";
+import { knownBoards, layStrips } from "./layout/lay";
+import { CuttingStage, cuttingStage } from "./layout/stage";
 import { CUTTING_RULES } from "./layout/rules";
-import { ShoppingLine, shoppingList } from "./layout/shopping";
 import { Breadboards, breadboards } from "./movement/breadboard";
 import type { Fastener } from "./movement/buttons";
 import { addDays, Course, sampleOn } from "./movement/course";
@@ -35,8 +35,7 @@ import { boardCoefficient } from "./movement/coefficient";
 import { firstMoisture, latestMoisture } from "./piece/measured";
 import type { Piece } from "./piece/schema";
 import type { Shop } from "./piece/shop";
-import { narrowest, RackBoard } from "./stock/board";
-import { millingYield } from "./stock/milling";
+import type { RackBoard } from "./stock/board";
 import { LaidStrip, PANEL_RULES } from "./stock/rules";
 import { BUILD_RULES, LOG_RULES } from "./steps/rules";
 import { DatedStep, scheduled, stepsFor } from "./steps/order";
@@ -70,7 +69,7 @@ export interface Plan {
   panel: { laid: LaidStrip[]; lines: number[]; candidates: { board: string; width: number; slide: number }[]; unfit: { board: string; reason: string }[] };
   adhesive: Adhesive;
   glueUp: GlueStage[];
-  cutting: { placed: Placed[]; missing: RoughPiece[]; settings: MachineSetting[]; shopping: ShoppingLine[] };
+  cutting: CuttingStage;
   steps: DatedStep[];
   predicted: { on: string; width: number }[];
   /** the years as Movement would have told them from the first moisture that is known; what was measured is held against it */
@@ -101,8 +100,8 @@ export function planPiece(inputs: PlanInputs): Plan {
 export function createPlanner(): (inputs: PlanInputs) => Plan {
   const remember = {
     species: last(findKnownSpecies), proposal: last(proposeTable), geometry: last(tableGeometry), year: last(moistureYear), start: last(startOf), first: last(firstOf), recordCourse: last(courseOfTop), record: last(movementFrom), partMoves: last(partMovements), shopAir: last(shopAirOf), roomAir: last(roomAirOf), films: last(filmsOf), courses: last(coursesOf), held: last(heldBy), insets: last(insetMovements), stopped: last(stoppedIn),
-    candidates: last(candidatesFor), laid: last(layStrips), top: last(topOf), fasteners: last(fastenersOf), joints: last(jointsFor), cards: last(cardsFor),
-    parts: last(partsFor), adhesive: last(findAdhesive), glue: last(glueStages), cutting: last(cuttingFor), steps: last(stepsOf), predicted: last(predictedWidths), learned: last(learnedFrom),
+    candidates: last(candidatesFor), known: last(knownBoards), namesOf: last((found: readonly Candidate[], unfit: readonly Unfit[]) => ({ candidates: found.map(({ board, width, slide }) => ({ board: board.id, width, slide })), unfit: unfit.map(({ board, reason }) => ({ board: board.id, reason })) })), laid: last(layStrips), top: last(topOf), fasteners: last(fastenersOf), joints: last(jointsFor), cards: last(cardsFor),
+    parts: last(partsFor), adhesive: last(findAdhesive), glue: last(glueStages), cutting: last(cuttingStage), steps: last(stepsOf), predicted: last(predictedWidths), learned: last(learnedFrom),
     brief: last(briefVerdicts), form: last(formVerdicts), movement: last(movementVerdicts), joinery: last(jointVerdicts), panel: last(panelVerdicts),
     glueVerdicts: last(glueVerdicts), cuttingVerdicts: last(cuttingVerdicts), build: last(buildVerdicts), log: last(logVerdicts),
   };
@@ -112,8 +111,9 @@ export function createPlanner(): (inputs: PlanInputs) => Plan {
     const geometry = remember.geometry(piece.form, piece.asBuilt);
     const year = remember.year(piece.brief.climate);
     const start = remember.start(piece.moisture, piece.log);
-    const { candidates, unfit } = remember.candidates(rack, species.id, geometry, shop, piece.panel.banned, piece.panel.crosscutFirst);
-    const { laid, missing } = remember.laid(piece.panel, rack, geometry, shop, candidates);
+    const { candidates, unfit } = remember.candidates(rack, species.id, geometry, shop, piece.panel.banned, piece.panel.crosscutFirst, piece.form.top);
+    const known = remember.known(rack, piece.cutting.sawn);
+    const { laid, missing } = remember.laid(piece.panel, piece.form.top, known, geometry, shop, candidates);
     const delivered = piece.delivery ?? piece.brief.deadline ?? addDays(piece.day, USUAL_BUILD);
     const films = remember.films(piece.finish, piece.faces);
     const courses = remember.courses(geometry.core.thickness, geometry.rail.thickness, geometry.leg.section, species, start, delivered, remember.shopAir(shop.climate), remember.roomAir(year, piece.faces), films, year);
@@ -127,7 +127,7 @@ export function createPlanner(): (inputs: PlanInputs) => Plan {
     const parts = remember.parts(piece.form, geometry, fasteners.length, piece.joints, joints, held.breadboards?.length ?? 0, piece.asBuilt, shop);
     const adhesive = remember.adhesive(piece.glueUp.adhesive);
     const glueUp = remember.glue(laid, piece, geometry.core.thickness, geometry.core.length, species, shop, adhesive);
-    const cutting = remember.cutting(parts, rack, laid, species, shop, geometry);
+    const cutting = remember.cutting(parts, rack, laid, piece.cutting, species, shop, geometry);
     const outOfRoom = start.value < year.driest.moisture || start.value > year.wettest.moisture;
     const steps = remember.steps(piece, parts, joints, glueUp, adhesive, outOfRoom);
     const first = remember.first(piece.moisture, piece.log);
@@ -135,18 +135,14 @@ export function createPlanner(): (inputs: PlanInputs) => Plan {
     const predicted = remember.predicted(piece.log, record);
     const partMoves = remember.partMoves(parts, courses, species, start.value, top.coefficient);
     const lessons = remember.learned(piece.log, piece.fitted, top, record.course, rack, species);
-    const lacking = cutting.lacking;
     return {
       species, proposal, geometry, year, top, courses, delivered, fasteners, ...held, insets, stopped, joints, cards, parts, adhesive, glueUp, steps, predicted, learned: lessons, partMoves,
       record: { course: record.course, changes: record.changes, start: record.start, width: record.width },
-      panel: {
-        laid, lines: cutting.lines, candidates: cutting.candidatesOf(candidates), unfit: cutting.unfitOf(unfit),
-      },
-      cutting: { placed: cutting.placed, missing: cutting.missing, settings: cutting.settings, shopping: cutting.shopping },
+      panel: { laid, lines: cutting.lines, ...remember.namesOf(candidates, unfit) }, cutting,
       verdicts: [
         ...remember.brief(piece.brief, piece.form), ...remember.form(piece.form, piece.brief, geometry, species, shop.lift),
         ...remember.movement(piece, geometry, species, year, top, fasteners, today, delivered, held, insets, stopped), ...remember.joinery(piece, geometry, shop, joints),
-        ...remember.panel(piece, geometry, shop, rack, laid, missing, lacking), ...remember.glueVerdicts(piece, glueUp, adhesive, shop),
+        ...remember.panel(piece, geometry, shop, rack, laid, missing, cutting.lacking), ...remember.glueVerdicts(piece, glueUp, adhesive, shop),
         ...remember.cuttingVerdicts(piece, parts, cutting, shop), ...remember.build(piece, steps, today), ...remember.log(piece, top, predicted, lessons, year, delivered, today),
       ],
     };
@@ -185,29 +181,10 @@ function heldBy(form: Piece["form"], at: TableGeometry, top: TopMovement, fixed:
   };
 }
 
-function candidatesFor(rack: readonly RackBoard[], species: string, at: TableGeometry, shop: Shop, banned: string[], crosscutFirst: boolean) {
+function candidatesFor(rack: readonly RackBoard[], species: string, at: TableGeometry, shop: Shop, banned: string[], crosscutFirst: boolean, top: Piece["form"]["top"]) {
   // slats are placed with the other parts: there is no panel to compose
   if (at.core.count > 1) return { candidates: [], unfit: [] };
-  return panelCandidates(rack, species, at.core, shop, { banned, crosscutFirst });
-}
-
-/** The strips of the panel as they come out of their boards and lie across the top. */
-function layStrips(panel: Piece["panel"], rack: readonly RackBoard[], at: TableGeometry, shop: Shop, candidates: readonly Candidate[]): { laid: LaidStrip[]; missing: string[] } {
-  const missing: string[] = [];
-  if (at.core.count > 1) return { laid: [], missing };
-  const found = panel.strips.flatMap((strip) => {
-    const board = rack.find((each) => each.id === strip.board);
-    if (!board) { missing.push(strip.board); return []; }
-    const milled = millingYield(board, shop, panel.crosscutFirst ? Math.min(board.length, at.core.length + shop.lengthAllowance) : board.length, narrowest(board));
-    const offered = candidates.find((each) => each.board.id === board.id && Math.abs(each.slide - strip.slide) < 0.5)?.width ?? Math.floor(milled.width * 2) / 2;
-    return [{ strip, board, milled, full: Math.max(1, Math.min(strip.width ?? offered, offered)) }];
-  });
-  const lines = jointLines(found.map((each) => each.full), at.core.width);
-  const laid = found.map((each, i) => {
-    const from = i === 0 ? 0 : lines[i - 1];
-    return { ...each, from, width: (i === found.length - 1 ? at.core.width : lines[i]) - from };
-  });
-  return { laid, missing };
+  return panelCandidates(rack, species, panelNeed(at, top), shop, { banned, crosscutFirst });
 }
 
 const topOf = (at: TableGeometry, species: Species, start: TopMovement["start"], courses: Record<CourseName, Course>, laid: readonly LaidStrip[], fitted: Piece["fitted"]) => movementFrom(at, species, start, courses.top, laid, fitted);
@@ -227,24 +204,6 @@ const cardsFor = (joints: readonly LegRailJoint[]) => joints.map((joint) => sett
 function partsFor(form: Piece["form"], at: TableGeometry, fasteners: number, { fastening, buttons }: Piece["joints"], joints: readonly LegRailJoint[], endBoard: number, asBuilt: Piece["asBuilt"], shop: Shop) {
   const ends: PlainPart[] = endBoard > 0 ? [{ id: "end-board", name: "Breadboard end", letter: "D", role: "end-board", count: 2, shoulder: endBoard, width: form.breadboard.width, thickness: at.top.thickness, grain: "x", tenonEnds: 0 }] : [];
   return cutParts([...plainParts(form, at), ...ends], { count: fastening === "button" ? fasteners : 0, width: buttons.width, tongue: buttons.tongue }, joints, form, asBuilt, shop);
-}
-
-function cuttingFor(parts: readonly Part[], rack: readonly RackBoard[], laid: readonly LaidStrip[], species: Species, shop: Shop, at: TableGeometry) {
-  const own = rack.filter((board) => board.species === species.id);
-  const used = laid.map(({ strip, board }) => ({ board: board.id, x: strip.slide, length: at.core.length + shop.lengthAllowance }));
-  const { placed, missing } = placePieces(roughPieces(parts), own, used, shop);
-  const sawn = placed.reduce((sum, { piece, board }) => sum + piece.length * piece.width * own.find((each) => each.id === board)!.thickness, 0)
-    + laid.reduce((sum, { board }) => sum + (at.core.length + shop.lengthAllowance) * board.width * board.thickness, 0);
-  const ended = parts.filter((part) => part.role !== "top" || laid.length > 0).reduce((sum, part) => sum + part.count * part.finished.length * part.finished.width * part.finished.thickness, 0);
-  const names = new Map<string, number>();
-  for (const piece of missing) names.set(piece.part, (names.get(piece.part) ?? 0) + 1);
-  return {
-    placed, missing, settings: machineSettings(parts), shopping: shoppingList(missing, species.id), yieldShare: missing.length === 0 && sawn > 0 ? ended / sawn : 0,
-    lines: jointLines(laid.map((each) => each.full), at.core.width),
-    lacking: [...names].map(([part, count]) => ({ name: parts.find((each) => each.id === part)!.name, count })),
-    candidatesOf: last((candidates: readonly Candidate[]) => candidates.map(({ board, width, slide }) => ({ board: board.id, width, slide }))),
-    unfitOf: last((unfit: readonly Unfit[]) => unfit.map(({ board, reason }) => ({ board: board.id, reason }))),
-  };
 }
 
 function stepsOf(piece: Piece, parts: readonly Part[], joints: readonly LegRailJoint[], stages: readonly GlueStage[], adhesive: Adhesive, outOfRoom: boolean) {
@@ -269,7 +228,7 @@ const jointVerdicts = (piece: Piece, at: TableGeometry, shop: Shop, joints: read
 const panelVerdicts = (piece: Piece, at: TableGeometry, shop: Shop, rack: readonly RackBoard[], laid: readonly LaidStrip[], missing: readonly string[], lacking: { name: string; count: number }[]) =>
   run(PANEL_RULES, { piece, at, shop, rack, laid, missing, lacking });
 const glueVerdicts = (piece: Piece, stages: readonly GlueStage[], adhesive: Adhesive, shop: Shop) => run(GLUE_RULES, { piece, stages, adhesive, shop });
-const cuttingVerdicts = (piece: Piece, parts: readonly Part[], cutting: ReturnType<typeof cuttingFor>, shop: Shop) => run(CUTTING_RULES, { piece, parts, ...cutting, shop });
+const cuttingVerdicts = (piece: Piece, parts: readonly Part[], cutting: CuttingStage, shop: Shop) => run(CUTTING_RULES, { piece, parts, ...cutting, shop });
 const buildVerdicts = (piece: Piece, steps: readonly DatedStep[], today: string) => run(BUILD_RULES, { piece, steps, today });
 const logVerdicts = (piece: Piece, top: TopMovement, predicted: { on: string; width: number }[], lessons: readonly Learned[], year: MoistureYear, delivered: string, today: string) => run(LOG_RULES, { piece, top, predicted, learned: lessons, year, delivered, today });
 

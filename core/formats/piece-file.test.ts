@@ -24,7 +24,7 @@ describe("a piece goes out and comes in identical", () => {
     const { form, joints, faces, name } = read.piece;
     expect([form.construction, form.use, joints.fastening, faces.below]).toEqual(["solid", "table", "button", "alike"]);
     expect(name).toBe((JSON.parse(old) as { name: string }).name);
-    expect(JSON.parse(writePiece(read.piece)).version).toBe(2);
+    expect(JSON.parse(writePiece(read.piece)).version).toBe(3);
   });
   it("with a BOM before it", () => expect(readPiece(`\uFEFF${text}`).ok).toBe(true));
   it.each(readdirSync("demo/pieces"))("the demo's %s", (file) => {
@@ -40,7 +40,7 @@ describe("a file that is wrong gets a sentence that names the field and the fix"
   it("ten megabytes of nonsense", () => expect(refused("x".repeat(10_000_000))).toMatch(/10\.0 MB.*never over 2 MB/));
   it("another program's JSON", () => expect(refused('{"hello": 1}')).toMatch(/“format” should be “taller-piece”/));
   it("an array, null, a number", () => { for (const each of ["[]", "null", "7"]) expect(refused(each)).toMatch(/holds no piece/); });
-  it("a newer version", () => expect(refused(changed((json) => { json["version"] = 9 as never; }))).toMatch(/version 9.*up to 2.*up to date/));
+  it("a newer version", () => expect(refused(changed((json) => { json["version"] = 9 as never; }))).toMatch(/version 9.*up to 3.*up to date/));
   it("an older version", () => expect(refused(changed((json) => { json["version"] = 0 as never; }))).toMatch(/version 0.*Export it again/));
   it("a version that is no number", () => expect(refused(changed((json) => { json["version"] = "1" as never; }))).toMatch(/whole number/));
   it("a zero size", () => expect(refused(text.replace('"thickness": 28', '"thickness": 0'))).toBe("In the field “form.top.thickness”: Top thickness must be more than 0 mm."));
@@ -69,7 +69,7 @@ describe("the published schema (read by an independent validator)", () => {
   it("takes what Taller writes", () => {
     expect(validate(JSON.parse(text)), JSON.stringify(validate.errors)).toBe(true);
   });
-  it.each([["a zero size", '"length": 1800', '"length": 0'], ["a word for a number", '"seats": {', '"seats": 4, "x": {'], ["another version", '"version": 2', '"version": 3'], ["an unknown choice", '"oil-wax"', '"paint"']])("refuses %s", (_, from, to) => {
+  it.each([["a zero size", '"length": 1800', '"length": 0'], ["a word for a number", '"seats": {', '"seats": 4, "x": {'], ["another version", '"version": 3', '"version": 4'], ["an unknown choice", '"oil-wax"', '"paint"']])("refuses %s", (_, from, to) => {
     expect(text).toContain(from);
     expect(validate(JSON.parse(text.replace(from, to)))).toBe(false);
   });

@@ -69,7 +69,7 @@ function readRow(cell: (column: Column) => string, species: readonly { id: strin
   const board: Board = {
     id: cell("id"), species: wood.id, length: numbers.length!, width: numbers.width!, widthEnd: numbers.width_end ?? null, thickness: numbers.thickness!,
     ringLeft: numbers.ring_left ?? -20, ringRight: numbers.ring_right ?? 20, bow: numbers.bow ?? 0, crook: numbers.crook ?? 0, cup: numbers.cup ?? 0, twist: numbers.twist ?? 0,
-    moisture: numbers.moisture ?? 9, measuredOn: cell("measured_on") || today, tree: cell("tree"), shelf: cell("shelf"), price: numbers.price ?? 0, defects,
+    moisture: numbers.moisture ?? 9, measuredOn: cell("measured_on") || today, tree: cell("tree"), shelf: cell("shelf"), price: numbers.price ?? 0, defects, cutFrom: "",
   };
   const fault = firstFault(boardSchema, board);
   if (fault) return { message: `${fault.message} (${fault.field})` };

@@ -1,3 +1,5 @@
+import { stripChord } from "../form/outline";
+import type { Form } from "../piece/schema";
 import { Candidate, jointLines } from "./candidates";
 
 /** What makers look at in a panel, mm. @source common practice */
@@ -5,14 +7,19 @@ export const LINES = { offCentre: 30, offLeg: 12 };
 /** How much each fault counts against the others when orders are compared: ours, a judgement of looks and not of strength. */
 const WEIGHT = { centre: 6, leg: 4, uneven: 3, mirrored: 2, strangers: 0.3 };
 
-export interface PanelFrame { width: number; overhang: number; leg: number }
+/** `curve`: a curved outline, and how long over its chord a strip is left. */
+export interface PanelFrame { width: number; overhang: number; leg: number; curve?: { outline: Form["top"]; over: number } }
+
+/** A strip that does not reach over its chord: no order with one will do. */
+export const TOO_SHORT = 1000;
 
 /** How good an order looks; 0 is perfect, more is worse. */
-export function arrangementFault(strips: readonly Pick<Candidate, "width" | "board">[], frame: PanelFrame): number {
+export function arrangementFault(strips: readonly Pick<Candidate, "width" | "board" | "slide">[], frame: PanelFrame): number {
   const widths = strips.map((each) => each.width);
   const lines = jointLines(widths, frame.width);
   const mean = frame.width / strips.length;
   let fault = 0;
+  if (frame.curve) fault += TOO_SHORT * shortStrips(strips, lines, frame.width, frame.curve);
   for (const line of lines) {
     fault += WEIGHT.centre * Math.max(0, 1 - Math.abs(line - frame.width / 2) / LINES.offCentre);
     const fromEdge = Math.min(line, frame.width - line);
@@ -25,6 +32,10 @@ export function arrangementFault(strips: readonly Pick<Candidate, "width" | "boa
     if (i > 0 && strips[i].board.tree !== strips[i - 1].board.tree) fault += WEIGHT.strangers / strips.length;
   }
   return fault;
+}
+
+function shortStrips(strips: readonly Pick<Candidate, "board" | "slide">[], lines: readonly number[], width: number, { outline, over }: NonNullable<PanelFrame["curve"]>): number {
+  return strips.filter(({ board, slide }, i) => stripChord(outline, (lines[i - 1] ?? 0) - width / 2, (lines[i] ?? width) - width / 2) + over > board.length - slide + 1e-9).length;
 }
 
 /**

@@ -1,4 +1,6 @@
-import type { PanelChoice } from "../piece/schema";
+import { stripChord } from "../form/outline";
+import type { TableGeometry } from "../form/leg-and-apron";
+import type { Form, PanelChoice } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import { narrowest, RackBoard } from "../stock/board";
 import { millingYield } from "../stock/milling";
@@ -11,7 +13,16 @@ export const NARROWEST_STRIP = 55;
 /** What one board offers the panel: the clear window of `length` that gives the widest strip. mm; cost in mm³ of rough wood used up. */
 export interface Candidate { board: RackBoard; slide: number; width: number; cost: number }
 
-export interface PanelNeed { length: number; width: number; thickness: number }
+/** The panel to fill. `least`: the length of a strip at its outer edge, where a curved outline is shortest; the same as `length` for a straight one. */
+export interface PanelNeed { length: number; width: number; thickness: number; least?: number; outline?: Form["top"] }
+
+/** What is asked of the boards for this top. An outline is cut from the whole top only. */
+export function panelNeed(at: Pick<TableGeometry, "core" | "top">, top: Form["top"]): PanelNeed {
+  const { length, width, thickness } = at.core;
+  if (top.outline === "rectangle" || length !== at.top.length) return { length, width, thickness };
+  const outline = { ...top, length, width };
+  return { length, width, thickness, least: Math.ceil(stripChord(outline, width / 2 - NARROWEST_STRIP, width / 2)), outline };
+}
 
 /** Why a board can't be in the panel, as a maker would write on it. */
 export type Unfit = { board: RackBoard; reason: string };
@@ -37,8 +48,9 @@ export function panelCandidates(rack: readonly RackBoard[], species: string, nee
 function fitBoard(board: RackBoard, need: PanelNeed, shop: Shop, choice: Pick<PanelChoice, "banned" | "crosscutFirst">): Candidate | string {
   if (choice.banned.includes(board.id)) return "kept for something else";
   if (board.reservedBy) return `reserved for ${board.reservedBy.name}`;
-  const length = need.length + shop.lengthAllowance;
-  if (board.length < length) return "too short";
+  const whole = need.length + shop.lengthAllowance;
+  if (board.length < (need.least ?? need.length) + shop.lengthAllowance) return "too short";
+  const length = Math.min(whole, board.length);
   const milled = millingYield(board, shop, choice.crosscutFirst ? length : board.length, narrowest(board));
   if (milled.thickness < need.thickness) return `mills to ${Math.max(0, Math.floor(milled.thickness * 2) / 2)}`;
   const clear = widestWindow(board, length);

@@ -2,7 +2,7 @@ import { seeded } from "../units/seeded";
 import type { PanelChoice, Piece, Strip } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import type { RackBoard } from "../stock/board";
-import { bestOrder, PanelFrame } from "./arrange";
+import { bestOrder, PanelFrame, TOO_SHORT } from "./arrange";
 import { Candidate, NARROWEST_STRIP, panelCandidates, PanelNeed, WIDEST_STRIP } from "./candidates";
 import { cheapestCover, setsWithin } from "./cover";
 
@@ -52,15 +52,16 @@ export function* composePanel(inputs: ComposeInputs): Generator<Composed | NoPan
   let looked = 0;
   for (const set of setsWithin(free, cover, budget, inputs.sets)) {
     const all = [...pinned, ...set];
-    const found = bestOrder(all, inputs.frame, random);
+    const frame = inputs.need.outline ? { ...inputs.frame, curve: { outline: inputs.need.outline, over: inputs.shop.lengthAllowance } } : inputs.frame;
+    const found = bestOrder(all, frame, random);
     tried += found.tried;
     looked += 1;
-    if (!best || found.fault < best.fault - 1e-9) {
+    if (found.fault < TOO_SHORT && (!best || found.fault < best.fault - 1e-9)) {
       best = { strips: laid(found.order, inputs.rings), cost: all.reduce((sum, each) => sum + each.cost, 0), net, bound, fault: found.fault, tried, done: false };
     }
-    if (looked % 50 === 0) yield { ...best, tried };
+    if (best && looked % 50 === 0) yield { ...best, tried };
   }
-  if (best) yield { ...best, tried, done: true };
+  yield best ? { ...best, tried, done: true } : { none: `None of the ${looked} sets of boards that cover ${Math.ceil(inputs.need.width)} mm has boards long enough for the middle of this outline. Shorten the top, or buy a board of ${Math.ceil(inputs.need.length + inputs.shop.lengthAllowance)} mm.` };
 }
 
 /** Strips with their faces by the chosen school: rings alternated, or the bark side up throughout, which shows the better face. */

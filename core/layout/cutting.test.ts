@@ -4,7 +4,9 @@ import { USUAL_SHOP } from "../piece/shop";
 import { at, find, planOf, plainRack, strips, tableWith } from "../testing/plans";
 import { demoBoard, randomRack } from "../testing/boards";
 import { millingYield } from "../stock/milling";
-import { END_TRIM, placePieces, RoughPiece } from "./cutting";
+import { cuttingPlan, RoughPiece } from "./cutting";
+import { END_TRIM } from "./runs";
+import { freshCutting } from "../piece/cutting-choices";
 import { shoppingList, WASTE_FACTOR } from "./shopping";
 
 const pieces = fc.array(fc.record({ length: fc.integer({ min: 120, max: 1900 }), width: fc.integer({ min: 30, max: 150 }), thickness: fc.integer({ min: 18, max: 34 }) }), { minLength: 1, maxLength: 25 })
@@ -14,8 +16,8 @@ describe("pieces on boards (property: 100 random lists on random racks)", () => 
   it("lie inside their board, clear of its ends, its defects, each other and the panel's strip, a kerf apart", () => {
     fc.assert(fc.property(pieces, fc.integer({ min: 1, max: 500 }), (list, seed) => {
       const rack = randomRack(seed, 12).map((board, i) => (i % 3 ? board : { ...board, defects: [{ kind: "knot" as const, x: 700, y: 20, length: 50, width: 40 }] }));
-      const used = [{ board: rack[1].id, x: 0, length: 900 }];
-      const { placed, missing } = placePieces(list, rack, used, USUAL_SHOP);
+      const used = [{ board: rack[1].id, x: 0, length: 900, width: rack[1].width }];
+      const { placed, missing } = cuttingPlan(list, freshCutting(), rack, used, USUAL_SHOP);
       expect(placed.length + missing.length).toBe(list.length);
       for (const one of placed) {
         const board = rack.find((each) => each.id === one.board)!;
@@ -36,7 +38,7 @@ describe("pieces on boards (property: 100 random lists on random racks)", () => 
   });
   it("a reserved board gives nothing", () => {
     const rack = [demoBoard({ reservedBy: { piece: "x", name: "Desk" } })];
-    expect(placePieces([{ id: "P", part: "p", label: "P", length: 500, width: 60, thickness: 25 }], rack, [], USUAL_SHOP).missing).toHaveLength(1);
+    expect(cuttingPlan([{ id: "P", part: "p", label: "P", length: 500, width: 60, thickness: 25 }], freshCutting(), rack, [], USUAL_SHOP).missing).toHaveLength(1);
   });
 });
 

@@ -1,63 +1,114 @@
+import type { Cutting } from "../piece/schema";
 import type { Shop } from "../piece/shop";
-import { RackBoard, narrowest } from "../stock/board";
+import { Board, RackBoard } from "../stock/board";
 import { millingYield } from "../stock/milling";
+import { matchingGroups } from "./matches";
+import { offcutsOf } from "./offcuts";
+import type { Taken } from "./runs";
+import { Cut, firstCut, LaidSection, SearchInputs } from "./search";
 
-/** One rough piece that must be cut: mm, thickness finished. `rank` keeps the order stable. */
-export interface RoughPiece { id: string; part: string; label: string; length: number; width: number; thickness: number }
+/** One rough piece that must be cut: mm, thickness after milling; `net` mm³ when finished; a `hidden` one may hold sapwood. */
+export interface RoughPiece { id: string; part: string; label: string; length: number; width: number; thickness: number; net?: number; hidden?: boolean; matched?: string }
 
 /** A rough piece at its place on a board; x along it, y across. */
 export interface Placed { piece: RoughPiece; board: string; x: number; y: number }
 
-interface FreeArea { board: RackBoard; x: number; y: number; length: number; width: number }
+/** The panel's strip as it is crosscut from its board, mm. */
+export interface StripCut { board: string; x: number; length: number; width: number }
 
-/** Wood trimmed from each end of a board for checks, mm. @source common practice */
-export const END_TRIM = 20;
-/** A board thicker than this many times the need is kept for something better. Ours. */
-const THICKEST = 1.9;
+/** One board and all that is cut from it, left to right; `offcuts` go back on the rack. */
+export interface BoardCut { board: Board; sections: LaidSection[]; strip: StripCut | null; offcuts: Board[]; sawn: boolean }
+
+/** Where every piece is cut. `stale` names sections that no longer fit; `chosen` is whether a search's answer stands. */
+export interface CuttingPlan { boards: BoardCut[]; placed: Placed[]; missing: RoughPiece[]; stale: LaidSection[]; chosen: boolean; circle: Cutting["matches"]; unknown: Cutting["matches"] }
 
 /**
- * Gives every rough piece a place on the boards, longest first: crosscut the piece off, then rip it to width. Of all places
- * it takes the thinnest board that mills thick enough and leaves least beside the piece.
+ * The cutting plan: what was sawn stays, what a search chose stands where it still fits, and the rest is laid out at once.
  *
- * @param used  what the panel takes: from its boards only the ends are free
- * @returns places, and the pieces that found none
+ * @param pieces every rough piece of the work
+ * @param rack   free boards of the right wood
+ * @param strips what the panel takes from its boards
  */
-export function placePieces(pieces: readonly RoughPiece[], rack: readonly RackBoard[], used: readonly { board: string; x: number; length: number }[], shop: Shop): { placed: Placed[]; missing: RoughPiece[] } {
-  const free = rack.flatMap((board) => freeAreas(board, used.find((each) => each.board === board.id) ?? null, shop));
-  const placed: Placed[] = [];
-  const missing: RoughPiece[] = [];
-  const order = pieces.slice().sort((a, b) => b.thickness - a.thickness || b.length - a.length || b.width - a.width || (a.id < b.id ? -1 : 1));
-  for (const piece of order) {
-    let best = -1;
-    let least = Infinity;
-    free.forEach((area, i) => {
-      if (area.length < piece.length || area.width < piece.width || area.board.thickness > piece.thickness * THICKEST + 8) return;
-      if (millingYield(area.board, shop, piece.length, piece.width).thickness < piece.thickness) return;
-      const fault = (area.board.thickness - piece.thickness) * 1e6 + (area.width - piece.width) * 2000 + (area.length - piece.length);
-      if (fault < least) { least = fault; best = i; }
-    });
-    if (best < 0) { missing.push(piece); continue; }
-    const [area] = free.splice(best, 1);
-    placed.push({ piece, board: area.board.id, x: area.x, y: area.y });
-    const beyond = area.length - piece.length - shop.kerf;
-    const beside = area.width - piece.width - shop.kerf;
-    if (beyond > 0) free.push({ ...area, x: area.x + piece.length + shop.kerf, length: beyond });
-    if (beside > 0) free.push({ ...area, y: area.y + piece.width + shop.kerf, width: beside, length: piece.length });
+export function cuttingPlan(pieces: readonly RoughPiece[], cutting: Cutting, rack: readonly RackBoard[], strips: readonly StripCut[], shop: Shop): CuttingPlan {
+  const { groups, circle, unknown } = groupsFor(pieces, cutting);
+  const byId = new Map(pieces.map((piece) => [piece.id, piece]));
+  const held = sawnPieces(cutting);
+  const open = pieces.filter((piece) => !held.has(piece.id));
+  const wanted = new Set(open.map((piece) => piece.id));
+  const [sections, stale]: [LaidSection[], LaidSection[]] = [[], []];
+  for (const section of cutting.sections) {
+    const board = rack.find((each) => each.id === section.board);
+    const fits = board !== undefined && !board.reservedBy && sectionHolds(section, board, byId, wanted, shop) && !strips.some((strip) => strip.board === board.id && overlaps(strip, section, shop.kerf)) && !sections.some((other) => other.board === board.id && overlaps(other, section, shop.kerf));
+    (fits ? sections : stale).push(section);
+    if (fits) for (const id of section.lanes.flatMap((lane) => lane.pieces)) wanted.delete(id);
   }
-  return { placed, missing };
+  const rest = open.filter((piece) => wanted.has(piece.id));
+  const taken = takenBy(strips, sections);
+  const first = rest.length > 0 ? firstCut({ pieces: rest, rack, taken, shop, sequence: cutting.sequence, groups }) : null;
+  const all = [...sections, ...(first?.sections ?? [])];
+  const missing = (first?.missing ?? []).map((id) => byId.get(id)!);
+  return { boards: boardCuts(cutting, rack, all, strips, shop), placed: placedOf([...cutting.sawn.flatMap((each) => each.sections), ...all], byId, shop.kerf), missing, stale, chosen: cutting.sections.length > 0 && stale.length === 0, circle, unknown };
 }
 
-/** Runs of a board free of defects and of the panel's strip, trimmed at the ends. */
-function freeAreas(board: RackBoard, strip: { x: number; length: number } | null, shop: Shop): FreeArea[] {
-  if (board.reservedBy) return [];
-  const blocked = board.defects.map((d) => ({ from: d.x, to: d.x + d.length }));
-  if (strip) blocked.push({ from: strip.x - shop.kerf, to: strip.x + strip.length + shop.kerf });
-  blocked.sort((a, b) => a.from - b.from);
-  const areas: FreeArea[] = [];
-  let from = END_TRIM;
-  for (const block of [...blocked, { from: board.length - END_TRIM, to: board.length }]) {
-    if (block.from - from > 100) areas.push({ board, x: from, y: 0, length: block.from - from, width: narrowest(board) });
-    from = Math.max(from, block.to);
+/** What a search must be given to do better: pieces not sawn yet, and what of the boards is free. */
+export function searchFor(pieces: readonly RoughPiece[], cutting: Cutting, rack: readonly RackBoard[], strips: readonly StripCut[], shop: Shop, rounds: number, seed: number): SearchInputs {
+  const held = sawnPieces(cutting);
+  return { pieces: pieces.filter((piece) => !held.has(piece.id)), rack, taken: takenBy(strips, []), shop, sequence: cutting.sequence, groups: groupsFor(pieces, cutting).groups, rounds, seed };
+}
+
+/** Share of the wood used up that does not end in the piece. */
+export const wasteOf = (cut: Pick<Cut, "cost" | "net">) => (cut.cost > 0 ? (cut.cost - cut.net) / cut.cost : 0);
+
+function groupsFor(pieces: readonly RoughPiece[], cutting: Cutting) {
+  const own = pieces.flatMap((piece) => (piece.matched ? [{ piece: piece.id, as: pieces.find((other) => other.matched === piece.matched)!.id }] : [])).filter((each) => each.piece !== each.as);
+  return matchingGroups([...own, ...cutting.matches], pieces.map((piece) => piece.id));
+}
+
+/** Pieces that have been sawn and not spoiled since. */
+function sawnPieces(cutting: Cutting): Set<string> {
+  return new Set(cutting.sawn.flatMap((sawn) => sawn.sections.flatMap((section) => section.lanes.flatMap((lane) => lane.pieces)).filter((id) => !cutting.spoiled.some((each) => each.piece === id && each.board === sawn.board.id))));
+}
+
+const takenBy = (strips: readonly StripCut[], sections: readonly LaidSection[]): Taken[] =>
+  [...strips.map((strip) => ({ ...strip, y: 0 })), ...sections.map((section) => ({ board: section.board, x: section.x, y: section.y, length: section.length, width: widthOf(section, 0) }))];
+
+const widthOf = (section: LaidSection, kerf: number) => section.lanes.reduce((sum, lane) => sum + lane.width + kerf, -kerf);
+const overlaps = (a: { x: number; length: number }, b: { x: number; length: number }, kerf: number) => a.x < b.x + b.length + kerf - 0.01 && b.x < a.x + a.length + kerf - 0.01;
+
+function sectionHolds(section: LaidSection, board: Board, pieces: ReadonlyMap<string, RoughPiece>, wanted: ReadonlySet<string>, shop: Shop): boolean {
+  if (section.x + section.length > board.length + 0.5 || section.y + widthOf(section, shop.kerf) > board.width + 0.5) return false;
+  return section.lanes.every((lane) => {
+    const members = lane.pieces.map((id) => pieces.get(id));
+    const length = members.reduce((sum, piece) => sum + (piece?.length ?? 0) + shop.kerf, -shop.kerf);
+    return length <= section.length + 0.5 && members.every((piece) => piece !== undefined && wanted.has(piece.id) && piece.width <= lane.width + 0.5 && millingYield(board, shop, piece.length, piece.width).thickness >= piece.thickness);
+  });
+}
+
+/** Every piece at its place: lanes from the near edge, pieces from the left. A sawn piece that was spoiled is shown where it was cut, too. */
+function placedOf(sections: readonly LaidSection[], pieces: ReadonlyMap<string, RoughPiece>, kerf: number): Placed[] {
+  const placed: Placed[] = [];
+  for (const section of sections) {
+    let y = section.y;
+    for (const lane of section.lanes) {
+      let x = section.x;
+      for (const id of lane.pieces) {
+        const piece = pieces.get(id);
+        if (piece) { placed.push({ piece, board: section.board, x, y }); x += piece.length + kerf; }
+      }
+      y += lane.width + kerf;
+    }
   }
-  return areas;
+  return placed;
+}
+
+function boardCuts(cutting: Cutting, rack: readonly RackBoard[], sections: readonly LaidSection[], strips: readonly StripCut[], shop: Shop): BoardCut[] {
+  const sawn: BoardCut[] = cutting.sawn.map((each) => ({ board: each.board, sections: each.sections, strip: each.strip ? { board: each.board.id, ...each.strip } : null, offcuts: each.offcuts, sawn: true }));
+  const names = rack.map((board) => board.id);
+  const open = rack.filter((board) => strips.some((each) => each.board === board.id) || sections.some((each) => each.board === board.id)).map((board): BoardCut => {
+    const mine = sections.filter((each) => each.board === board.id).sort((a, b) => a.x - b.x);
+    const strip = strips.find((each) => each.board === board.id) ?? null;
+    const cuts = [...mine.map((section) => ({ x: section.x, y: section.y, length: section.length, width: widthOf(section, shop.kerf) })), ...(strip ? [{ ...strip, y: 0 }] : [])];
+    return { board, sections: mine, strip, offcuts: offcutsOf(board, cuts, shop, names), sawn: false };
+  });
+  return [...sawn, ...open];
 }

@@ -7,6 +7,8 @@ import type { Piece } from "../piece/schema";
 
 export interface CuttingFacts { piece: Piece; parts: readonly Part[]; placed: readonly Placed[]; missing: readonly RoughPiece[]; shopping: readonly ShoppingLine[]; shop: Shop; yieldShare: number }
 
+const LEG_TEXT = { solid: "Legs come solid from the rack", laminated: "Legs are glued from two leaves", "core-faces": "Legs are a core with four resawn faces", diagonal: "Legs are sawn at 45° from two boards" };
+
 /** Every rule of the cutting stage. */
 export const CUTTING_RULES: ((facts: CuttingFacts) => Verdict | null)[] = [placedAll, legStock, jointerLength, shortParts, yieldOf];
 
@@ -26,8 +28,8 @@ function legStock({ piece, parts, missing, placed }: CuttingFacts): Verdict | nu
   const solid = piece.form.leg.make === "solid";
   return verdict({
     id: "cutting.legs", stage: "cutting", subject: ["leg"], level: lacking ? "fix" : "holds",
-    text: lacking ? `No stock thick enough for ${lacking} leg piece${lacking > 1 ? "s" : ""}` : solid ? "Legs come solid from the rack" : "Legs are glued from two leaves",
-    why: solid ? `A solid leg needs ${mm(leg.finished.thickness)} after milling.` : `Each leaf needs ${mm(leg.milled.thickness)} after milling.`,
+    text: lacking ? `No stock thick enough for ${lacking} leg piece${lacking > 1 ? "s" : ""}` : LEG_TEXT[piece.form.leg.make],
+    why: solid ? `A solid leg needs ${mm(leg.finished.thickness)} after milling.` : `They need ${[...new Set(leg.stock.map((each) => mm(each.thickness)))].join(" and ")} after milling.`,
     remedies: lacking ? [set(solid ? "Glue legs from two leaves" : "Use solid legs", ["form", "leg", "make"], solid ? "laminated" : "solid")] : [],
   });
 }

@@ -1,3 +1,4 @@
+import { freshCutting, USUAL_OUTLINE } from "./cutting-choices";
 import { USUAL_FASTENING, USUAL_TOP } from "./movement-choices";
 import { Piece, PIECE_FORMAT, PIECE_VERSION } from "./schema";
 
@@ -12,7 +13,7 @@ export function freshPiece(name: string, day: string): Piece {
     },
     form: {
       kind: "leg-and-apron", use: "table",
-      top: { length: 1800, width: 850, thickness: 28, edge: { kind: "eased", size: 3 } },
+      top: { length: 1800, width: 850, thickness: 28, edge: { kind: "eased", size: 3 }, ...USUAL_OUTLINE },
       overhang: { end: 40, side: 40 }, height: 750,
       leg: { section: 75, taper: "none", foot: 50, make: "solid" },
       apron: { depth: 95, thickness: 25, reveal: 5 }, crossRails: 1, cornerBlocks: true, ...USUAL_TOP,
@@ -23,7 +24,7 @@ export function freshPiece(name: string, day: string): Piece {
     },
     choices: { rings: "alternate", fixedLine: "centre", edges: "jointer", stages: "all-at-once", alignment: "none", squeezeOut: "scrape-rubbery" },
     panel: { strips: [], pinned: [], banned: [], crosscutFirst: true },
-    glueUp: { adhesive: "pva", hands: 1 }, finish: "oil-wax", ...freshSurroundings(), asBuilt: [], log: [], done: [],
+    cutting: freshCutting(), glueUp: { adhesive: "pva", hands: 1, runs: [] }, finish: "oil-wax", ...freshSurroundings(), asBuilt: [], log: [], done: [],
   };
 }
 

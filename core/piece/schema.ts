@@ -1,11 +1,12 @@
 /** The record that is stored for a piece: choices and measurements only. Everything else is derived from it. */
 import * as v from "valibot";
 import { climateSchema } from "./climate";
+import { cuttingSchema, glueRunSchema, outlineFields } from "./cutting-choices";
 import { fasteningFields, insetSchema, topConstructionFields } from "./movement-choices";
 import { between, choice, count, date, distance, moisture, name, size, text } from "./fields";
 
 export const PIECE_FORMAT = "taller-piece";
-export const PIECE_VERSION = 2;
+export const PIECE_VERSION = 3;
 
 const briefSchema = v.strictObject({
   room: v.strictObject({ length: size("room length"), width: size("room width"), height: size("room height") }),
@@ -18,18 +19,22 @@ const briefSchema = v.strictObject({
   deadline: v.nullable(date("deadline")),
 });
 
+/** Ways to a leg: one stick, two leaves, a core with four resawn faces, two boards glued and sawn at 45°. */
+export const LEG_MAKES = ["solid", "laminated", "core-faces", "diagonal"] as const;
+
 const formSchema = v.strictObject({
   kind: v.literal("leg-and-apron", "This version builds leg-and-apron tables and benches only."),
   use: choice("use", ["table", "bench"]),
   top: v.strictObject({
     length: size("top length", 6000), width: size("top width", 2500), thickness: size("top thickness", 150),
     edge: v.strictObject({ kind: choice("top edge", ["square", "eased", "rounded", "bevel-below"]), size: distance("top edge size", 60) }),
+    ...outlineFields,
   }),
   overhang: v.strictObject({ end: distance("end overhang", 1500), side: distance("side overhang", 800) }),
   height: size("height", 1500),
   leg: v.strictObject({
     section: size("leg section", 300), taper: choice("taper", ["none", "two-faces", "four-faces"]), foot: size("leg foot", 300),
-    make: choice("leg making", ["solid", "laminated"]),
+    make: choice("leg making", LEG_MAKES),
   }),
   apron: v.strictObject({ depth: size("apron depth", 400), thickness: size("apron thickness", 100), reveal: distance("reveal", 100) }),
   crossRails: count("cross-rails", 0, 6),
@@ -86,7 +91,7 @@ export const pieceSchema = v.strictObject({
     fixedLine: choice("fixed line", ["centre", "front-edge", "back-edge"]),
     edges: choice("edges", ["jointer", "folded-pairs", "track-saw"]),
     stages: choice("glue-up stages", ["all-at-once", "halves"]),
-    alignment: choice("alignment", ["none", "loose-tenons"]),
+    alignment: choice("alignment", ["none", "loose-tenons", "dowels", "biscuits"]),
     squeezeOut: choice("squeeze-out", ["scrape-rubbery", "wipe-wet", "scrape-dry"]),
   }),
   panel: v.strictObject({
@@ -95,7 +100,8 @@ export const pieceSchema = v.strictObject({
     banned: v.array(text("board", 40)),
     crosscutFirst: v.boolean(),
   }),
-  glueUp: v.strictObject({ adhesive: text("adhesive", 40), hands: count("hands", 1, 4) }),
+  cutting: cuttingSchema,
+  glueUp: v.strictObject({ adhesive: text("adhesive", 40), hands: count("hands", 1, 4), runs: v.pipe(v.array(glueRunSchema), v.maxLength(60, "60 glue-ups at most.")) }),
   finish: choice("finish", ["oil-wax", "oil", "tung-oil", "wax", "varnish", "lacquer", "shellac", "bare"]),
   faces: v.strictObject({
     below: choice("finish below", ["alike", "one-coat", "bare"]), sun: choice("above the top", ["room", "sun"]), heater: choice("below the top", ["room", "heater"]),
@@ -117,3 +123,6 @@ export type Strip = PanelChoice["strips"][number];
 export type LogEntry = Piece["log"][number];
 export type AsBuilt = Piece["asBuilt"][number];
 export type Inset = Piece["insets"][number];
+export type Cutting = Piece["cutting"];
+export type Sawn = Cutting["sawn"][number];
+export type GlueRun = Piece["glueUp"]["runs"][number];

@@ -1,3 +1,4 @@
+import { freshCutting, USUAL_OUTLINE } from "./cutting-choices";
 import { freshSurroundings } from "./fresh";
 import { USUAL_FASTENING, USUAL_TOP } from "./movement-choices";
 
@@ -8,15 +9,29 @@ type Json = Record<string, unknown>;
  * typed is never changed: new fields get the value that leaves the plan as it was meant.
  */
 export function upgraded(json: unknown): unknown {
-  if (json === null || typeof json !== "object" || (json as Json).version !== 1) return json;
-  const old = json as Json;
-  const { form, joints, log } = old;
+  return fromSecond(fromFirst(json));
+}
+
+function fromFirst(json: unknown): unknown {
+  if (!isRecord(json) || json.version !== 1) return json;
+  const { form, joints, log } = json;
   return {
-    ...old, version: 2,
+    ...json, version: 2,
     form: isRecord(form) ? { ...form, use: "table", ...USUAL_TOP } : form,
     joints: isRecord(joints) ? { ...joints, ...USUAL_FASTENING } : joints,
     log: Array.isArray(log) ? log.map(upgradedEntry) : log,
     ...freshSurroundings(),
+  };
+}
+
+/** The third version knows outlines, cutting plans and glue-ups that were run. */
+function fromSecond(json: unknown): unknown {
+  if (!isRecord(json) || json.version !== 2) return json;
+  const { form, glueUp } = json;
+  return {
+    ...json, version: 3,
+    form: isRecord(form) && isRecord(form.top) ? { ...form, top: { ...form.top, ...USUAL_OUTLINE } } : form,
+    cutting: freshCutting(), glueUp: isRecord(glueUp) ? { ...glueUp, runs: [] } : glueUp,
   };
 }
 

@@ -15,6 +15,8 @@ export const boardSchema = v.strictObject({
   defects: v.pipe(v.array(v.strictObject({
     kind: choice("defect", DEFECTS), x: distance("defect place"), y: distance("defect place"), length: size("defect length"), width: size("defect width"),
   })), v.maxLength(40, "A board lists 40 defects at most.")),
+  /** the board this is an offcut of; empty when it came whole */
+  cutFrom: v.optional(text("cut from", 40), ""),
 });
 
 export type Board = v.InferOutput<typeof boardSchema>;

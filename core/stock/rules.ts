@@ -7,8 +7,8 @@ import { fine, grade, Level, mm, Remedy, set, Verdict, verdict } from "../verdic
 import { narrowest, RackBoard } from "./board";
 import { Milled, millingYield } from "./milling";
 
-/** A strip as it lies in the panel, front edge first; `from` and `width` are finished, mm. */
-export interface LaidStrip { strip: Strip; board: RackBoard; milled: Milled; full: number; from: number; width: number }
+/** A strip as it lies in the panel, front edge first; `from` and `width` are finished, `length` what the outline keeps of it, which starts at `at` along the panel; mm. */
+export interface LaidStrip { strip: Strip; board: RackBoard; milled: Milled; full: number; from: number; width: number; length: number; at: number }
 
 export interface PanelFacts {
   piece: Piece; at: TableGeometry; shop: Shop; rack: readonly RackBoard[]; laid: readonly LaidStrip[]; missing: readonly string[]; lacking: { name: string; count: number }[];
@@ -59,15 +59,17 @@ function wideEnough({ laid, at }: PanelFacts): Verdict | null {
   });
 }
 
-function longEnough({ laid, at, shop, piece }: PanelFacts): Verdict | null {
+function longEnough({ laid, shop, piece }: PanelFacts): Verdict | null {
   if (laid.length === 0) return null;
-  const shortest = laid.reduce((a, b) => (b.board.length - b.strip.slide < a.board.length - a.strip.slide ? b : a));
+  const spare = (each: LaidStrip) => each.board.length - each.strip.slide - each.length;
+  const shortest = laid.reduce((a, b) => (spare(b) < spare(a) ? b : a));
   const have = shortest.board.length - shortest.strip.slide;
-  const level = grade(have, "at least", at.core.length + shop.lengthAllowance, at.core.length);
+  const need = shortest.length;
+  const level = grade(have, "at least", need + shop.lengthAllowance, need);
   return verdict({
     id: "boards.length", stage: "boards", level, subject: [`strip:${shortest.board.id}`],
-    text: level === "fix" ? `${shortest.board.id} is ${mm(at.core.length - have)} short` : `${shortest.board.id}, the shortest, leaves ${mm(have - at.core.length)} to trim`,
-    why: `Strips are left ${shop.lengthAllowance} mm long until the panel is flat.`, limit: at.core.length + shop.lengthAllowance, actual: Math.round(have), sense: "at least", unit: "mm",
+    text: level === "fix" ? `${shortest.board.id} is ${mm(need - have)} short` : `${shortest.board.id}, the shortest, leaves ${mm(have - need)} to trim`,
+    why: `Strips are left ${shop.lengthAllowance} mm long until the panel is flat.`, limit: need + shop.lengthAllowance, actual: Math.round(have), sense: "at least", unit: "mm",
     remedies: level === "holds" || shortest.strip.slide === 0 ? [] : [set(`Start ${shortest.board.id} at its left end`, ["panel", "strips", piece.panel.strips.indexOf(shortest.strip), "slide"], 0)],
   });
 }
@@ -136,9 +138,9 @@ function bestSwap(piece: Piece, laid: readonly LaidStrip[], at: TableGeometry): 
   return [];
 }
 
-function defectsInside({ laid, at, shop, piece }: PanelFacts): Verdict[] {
+function defectsInside({ laid, shop, piece }: PanelFacts): Verdict[] {
   return laid.flatMap((each) => {
-    const length = at.core.length + shop.lengthAllowance;
+    const length = each.length + shop.lengthAllowance;
     const inside = each.board.defects.filter((d) => d.x < each.strip.slide + length && d.x + d.length > each.strip.slide);
     if (inside.length === 0) return [];
     const window = widestWindow(each.board, Math.min(length, each.board.length));

@@ -5,7 +5,7 @@ import type { RackBoard } from "../stock/board";
 export function demoBoard(given: Partial<RackBoard> = {}): RackBoard {
   return {
     id: "T1", species: "european-ash", length: 2400, width: 160, widthEnd: null, thickness: 38, ringLeft: -20, ringRight: 25,
-    bow: 0, crook: 0, cup: 0, twist: 0, moisture: 8.5, measuredOn: "2026-11-20", tree: "", shelf: "", price: 0, defects: [], reservedBy: null, ...given,
+    bow: 0, crook: 0, cup: 0, twist: 0, moisture: 8.5, measuredOn: "2026-11-20", tree: "", shelf: "", price: 0, defects: [], cutFrom: "", reservedBy: null, ...given,
   };
 }
 

@@ -181,7 +181,7 @@ describe("a state saved by the Taller before this one", () => {
     await pool().query("update piece_state set body = $3 where workshop_id = $1 and piece_id = $2 and n = 1", [shop, id, old]);
     const opened = await openPiece(shop, id);
     expect(firstFault(pieceSchema, opened!.piece)).toBeNull();
-    expect([opened!.piece.version, opened!.piece.name, opened!.piece.form.construction]).toEqual([2, old.name, "solid"]);
+    expect([opened!.piece.version, opened!.piece.name, opened!.piece.form.construction]).toEqual([3, old.name, "solid"]);
     expect((await bench(shop)).find((each) => each.id === id)!.piece.joints.fastening).toBe("button");
     const saved = await savePiece(shop, id, opened!.revision, [edit(2, 1, { ...opened!.piece, name: "Changed" })]);
     expect(saved.kind).toBe("saved");

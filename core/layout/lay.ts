@@ -1,0 +1,49 @@
+import type { TableGeometry } from "../form/leg-and-apron";
+import { stripChord } from "../form/outline";
+import type { Form, Piece } from "../piece/schema";
+import type { Shop } from "../piece/shop";
+import { narrowest, RackBoard } from "../stock/board";
+import { millingYield } from "../stock/milling";
+import type { LaidStrip } from "../stock/rules";
+import { Candidate, jointLines } from "./candidates";
+import type { StripCut } from "./cutting";
+
+/** Boards of the rack and those that this piece has sawn already, as they were. */
+export function knownBoards(rack: readonly RackBoard[], sawn: Piece["cutting"]["sawn"]): readonly RackBoard[] {
+  if (sawn.length === 0) return rack;
+  const gone = new Set(sawn.map((each) => each.board.id));
+  return [...rack.filter((board) => !gone.has(board.id)), ...sawn.map((each) => ({ ...each.board, reservedBy: null }))];
+}
+
+/** Strips of the panel as they come out of their boards and lie across the top; those of a curved top only as long as their chord. */
+export function layStrips(panel: Piece["panel"], top: Form["top"], known: readonly RackBoard[], at: TableGeometry, shop: Shop, candidates: readonly Candidate[]): { laid: LaidStrip[]; missing: string[] } {
+  const missing: string[] = [];
+  if (at.core.count > 1) return { laid: [], missing };
+  const found = panel.strips.flatMap((strip) => {
+    const board = known.find((each) => each.id === strip.board);
+    if (!board) { missing.push(strip.board); return []; }
+    const milled = millingYield(board, shop, panel.crosscutFirst ? Math.min(board.length, at.core.length + shop.lengthAllowance) : board.length, narrowest(board));
+    const offered = candidates.find((each) => each.board.id === board.id && Math.abs(each.slide - strip.slide) < 0.5)?.width ?? Math.floor(milled.width * 2) / 2;
+    return [{ strip, board, milled, full: Math.max(1, Math.min(strip.width ?? offered, offered)) }];
+  });
+  const lines = jointLines(found.map((each) => each.full), at.core.width);
+  const laid = found.map((each, i) => {
+    const from = i === 0 ? 0 : lines[i - 1];
+    const to = i === found.length - 1 ? at.core.width : lines[i];
+    const length = chordOfStrip(top, at, from, to);
+    return { ...each, from, width: to - from, length, at: (at.core.length - length) / 2 };
+  });
+  return { laid, missing };
+}
+
+/** How long a strip must be from `from` to `to` across the panel. An outline is cut from the whole top only, not from a panel between ends. */
+export function chordOfStrip(top: Form["top"], at: Pick<TableGeometry, "core" | "top">, from: number, to: number): number {
+  if (top.outline === "rectangle" || at.core.length !== at.top.length) return at.core.length;
+  const shape = { ...top, length: at.core.length, width: at.core.width };
+  return Math.max(1, Math.ceil(stripChord(shape, Math.max(0, from) - at.core.width / 2, Math.min(at.core.width, to) - at.core.width / 2)));
+}
+
+/** What the panel's strips take from their boards. */
+export function stripCuts(laid: readonly LaidStrip[], shop: Shop): StripCut[] {
+  return laid.map(({ strip, board, full, length }) => ({ board: board.id, x: strip.slide, length: Math.min(board.length - strip.slide, length + shop.lengthAllowance), width: Math.min(narrowest(board), full + 2 * shop.jointing) }));
+}

@@ -1,0 +1,241 @@
+import { seeded } from "../units/seeded";
+import { CuttingNeed, Problem, problemOf } from "./problem";
+import type { Section } from "./sections";
+
+/** Everything the search reads. */
+export interface SearchInputs extends CuttingNeed { seed: number; rounds: number }
+
+/** A section at its place on a board; pieces by id, lane by lane. mm */
+export interface LaidSection { board: string; x: number; y: number; length: number; lanes: { width: number; pieces: string[] }[] }
+
+/** The best so far: wood used up and what of it ends in the piece, mm³. */
+export interface Cut { sections: LaidSection[]; missing: string[]; cost: number; net: number; tried: number; round: number; done: boolean }
+
+/** Tries in a round: after each the best so far is given away. Ours. */
+const TRIES = 400;
+/** A piece without a board weighs this many times its wood. Ours: more than any waste. */
+const MISSING = 40;
+/** Worse by this share of the cost may be taken at a round's start, so that the search leaves valleys. Ours, by trial on the bench's racks. */
+const WARMTH = 0.002;
+/** Of a run's sections only so many that can be cut are compared. Ours. */
+const COMPARED = 20;
+/** How far the choice of a run and of a section is shaken, so that no two fillings are alike. Ours, by the same trial. */
+const SHAKE = { run: 0.12, section: 0.1 };
+
+/** Which sections are cut from each run, and what that costs. */
+interface State { cut: number[][]; used: number[]; demand: number[]; home: (string | null)[]; cost: number }
+
+/**
+ * Gives every rough piece a place on the boards: sections are crosscut off, ripped into lanes, lanes crosscut into pieces. Least wood is
+ * used up; offcuts worth keeping cost nothing. Part of the answer is taken out and put back differently, over and over.
+ *
+ * @param from  where an earlier search stopped: its round and sections, to go on exactly as it would have
+ * @returns yields after every round; the last has `done: true`. The same inputs and seed always give the same answer.
+ * @source ruin and recreate (Schrimpf and others 2000), accepted by a falling threshold
+ */
+export function* searchCuts(inputs: SearchInputs, from: { round: number; sections: readonly LaidSection[] } | null = null): Generator<Cut, void> {
+  const problem = problemOf(inputs);
+  let best = from ? stateFrom(problem, from.sections) : firstState(problem);
+  for (let round = from?.round ?? 0; round < inputs.rounds; round += 1) {
+    best = roundOf(problem, best, seeded(inputs.seed * 7919 + round + 1));
+    yield cutOf(problem, best, (round + 1) * TRIES, round + 1, round + 1 === inputs.rounds);
+  }
+  if ((from?.round ?? 0) >= inputs.rounds) yield cutOf(problem, best, inputs.rounds * TRIES, inputs.rounds, true);
+}
+
+/** The first answer, without any search: each time the section that uses least wood for what it gives. */
+export function firstCut(inputs: CuttingNeed): Cut {
+  const problem = problemOf(inputs);
+  return cutOf(problem, firstState(problem), 1, 0, true);
+}
+
+function firstState(problem: Problem): State {
+  const state: State = { cut: problem.runs.map(() => []), used: problem.runs.map(() => 0), demand: problem.kinds.map((kind) => kind.pieces.length), home: [], cost: 0 };
+  fill(problem, state, null);
+  return state;
+}
+
+function roundOf(problem: Problem, start: State, random: () => number): State {
+  let best = start;
+  let here = start;
+  for (let i = 0; i < TRIES; i += 1) {
+    const next: State = { cut: here.cut.map((each) => each.slice()), used: here.used.slice(), demand: here.demand.slice(), home: here.home.slice(), cost: 0 };
+    ruin(problem, next, random);
+    fill(problem, next, random);
+    if (next.cost < here.cost * (1 + WARMTH * (1 - i / TRIES) * random())) here = next;
+    if (next.cost < best.cost - 1e-6) best = next;
+  }
+  return ordered(problem, best);
+}
+
+/** The same answer, written as a search that starts from its sections would write it. */
+function ordered(problem: Problem, state: State): State {
+  const cut = state.cut.map((each) => bySize(problem, each));
+  return { ...state, cut, used: cut.map((each) => each.reduce((sum, id) => sum + problem.sections[id].length + problem.kerf, 0)), home: homes(problem, { ...state, cut }) };
+}
+
+/** Longest section first, so that the saw's stop moves one way. */
+const bySize = ({ sections }: Problem, cut: readonly number[]) => cut.slice().sort((a, b) => sections[b].length - sections[a].length || a - b);
+
+/** Takes out a few sections: from a few runs, or every one that holds a kind. */
+function ruin(problem: Problem, state: State, random: () => number): void {
+  const used = state.cut.flatMap((cut, run) => (cut.length > 0 ? [run] : []));
+  const pick = <T>(list: readonly T[]) => list[Math.floor(random() * list.length)];
+  const way = random();
+  if (used.length === 0) return;
+  if (way < 0.3) {
+    for (let n = 1 + Math.floor(random() * 2); n > 0; n -= 1) { const run = pick(used); while (state.cut[run].length > 0) take(problem, state, run, 0); }
+  } else if (way < 0.85) {
+    // the dearest of a few is likelier to go than a good one
+    const laid = used.flatMap((run) => state.cut[run].map((section) => ({ run, section, price: dearness(problem, run, section) * (0.5 + random()) })));
+    laid.sort((a, b) => b.price - a.price);
+    for (const { run, section } of laid.slice(0, 2 + Math.floor(random() * 5))) take(problem, state, run, state.cut[run].indexOf(section));
+  } else {
+    const kind = Math.floor(random() * problem.kinds.length);
+    const group = problem.kinds[kind].group;
+    const out = (section: Section) => section.need.some(([each]) => each === kind || (group !== null && problem.kinds[each].group === group));
+    for (const run of used) for (let i = state.cut[run].length - 1; i >= 0; i -= 1) if (out(problem.sections[state.cut[run][i]]) && (group !== null || random() < 0.7)) take(problem, state, run, i);
+  }
+  state.home = homes(problem, state);
+}
+
+/** Wood a section uses for each unit it is worth. */
+const dearness = ({ runs, long, worth }: Problem, run: number, section: number) => (runs[run].board.width * runs[run].board.thickness * long[section]) / worth[section];
+
+function take(problem: Problem, state: State, run: number, at: number): void {
+  const [id] = state.cut[run].splice(at, 1);
+  const section = problem.sections[id];
+  state.used[run] -= section.length + problem.kerf;
+  for (const [kind, count] of section.need) state.demand[kind] += count;
+}
+
+/** The board each matching group lies on, by kind; null while it is free. */
+function homes(problem: Problem, state: State): (string | null)[] {
+  const home = new Map<string, string>();
+  state.cut.forEach((cut, run) => { for (const id of cut) for (const [kind] of problem.sections[id].need) { const { group } = problem.kinds[kind]; if (group !== null) home.set(group, problem.runs[run].board.id); } });
+  return problem.kinds.map(({ group }) => (group === null ? null : home.get(group) ?? null));
+}
+
+/** Puts back what is missing, each time where what a section is worth costs least; `random` shakes the choice. */
+function fill(problem: Problem, state: State, random: (() => number) | null): void {
+  const { runs, kinds, first, needKind, needCount, long } = problem;
+  if (state.home.length === 0) state.home = kinds.map(() => null);
+  let [low, high] = spent();
+  // only what is still wanted: of all sections few; each run's list shrinks as it is looked through, since demand and room only shrink
+  const lists: number[][] = runs.map(() => []);
+  for (let section = 0; section < problem.sections.length; section += 1) if (wanted(problem, state, section, low, high)) for (const run of problem.cutFrom[section]) lists[run].push(section);
+  const offer = new Int32Array(runs.length).fill(STALE);
+  const price = new Float64Array(runs.length);
+  const shake = Float64Array.from(runs, () => (random ? 1 + SHAKE.run * random() * random() : 1));
+  for (;;) {
+    let best = -1;
+    for (let run = 0; run < runs.length; run += 1) {
+      if (offer[run] === STALE || (offer[run] >= 0 && !possible(problem, state, run, offer[run], low, high))) look(run);
+      if (offer[run] >= 0 && (best < 0 || price[run] < price[best])) best = run;
+    }
+    if (best < 0) break;
+    const section = offer[best];
+    state.cut[best].push(section);
+    state.used[best] += long[section];
+    for (let n = first[section]; n < first[section + 1]; n += 1) state.demand[needKind[n]] -= needCount[n];
+    if (problem.matched[section]) state.home = homes(problem, state);
+    [low, high] = spent();
+    offer[best] = STALE;
+  }
+  state.cost = costOf(problem, state);
+
+  function look(run: number): void {
+    const list = lists[run];
+    const before = runCost(problem, run, state.used[run]);
+    let kept = 0;
+    let compared = 0;
+    offer[run] = NONE;
+    for (let i = 0; i < list.length; i += 1) {
+      const section = list[i];
+      if (!possible(problem, state, run, section, low, high)) continue;
+      list[kept] = section;
+      kept += 1;
+      if (compared >= COMPARED) continue;
+      compared += 1;
+      const asked = ((runCost(problem, run, state.used[run] + long[section]) - before) / problem.worth[section]) * shake[run] * (random ? 1 + SHAKE.section * random() : 1);
+      if (offer[run] === NONE || asked < price[run]) { price[run] = asked; offer[run] = section; }
+    }
+    list.length = kept;
+  }
+
+  /** Bits of the kinds of which nothing is wanted any more. */
+  function spent(): [number, number] {
+    let [a, b] = [0, 0];
+    for (let k = 0; k < kinds.length && k < 62; k += 1) if (state.demand[k] === 0) { if (k < 31) a |= 1 << k; else b |= 1 << (k - 31); }
+    return [a, b];
+  }
+}
+
+const STALE = -2;
+const NONE = -1;
+
+function possible(problem: Problem, state: State, run: number, section: number, low: number, high: number): boolean {
+  if (state.used[run] + problem.long[section] > problem.room[run] || !wanted(problem, state, section, low, high)) return false;
+  if (problem.matched[section]) for (let n = problem.first[section]; n < problem.first[section + 1]; n += 1) { const home = state.home[problem.needKind[n]]; if (home !== null && home !== problem.runs[run].board.id) return false; }
+  return true;
+}
+
+function wanted({ low, high, first, needKind, needCount }: Problem, { demand }: State, section: number, noLow: number, noHigh: number): boolean {
+  if ((low[section] & noLow) !== 0 || (high[section] & noHigh) !== 0) return false;
+  for (let n = first[section]; n < first[section + 1]; n += 1) if (demand[needKind[n]] < needCount[n]) return false;
+  return true;
+}
+
+/** Wood that a run loses when `used` of it is cut off, kerfs and all: the rest is kept when it is long enough. */
+function runCost({ runs, kerf, keep }: Problem, run: number, used: number): number {
+  if (used <= 0) return 0;
+  const { length, board } = runs[run];
+  const rest = length + kerf - used;
+  return (rest >= keep ? used : length + kerf) * board.width * board.thickness;
+}
+
+function costOf(problem: Problem, state: State): number {
+  let cost = 0;
+  for (let run = 0; run < problem.runs.length; run += 1) cost += runCost(problem, run, state.used[run]);
+  state.demand.forEach((count, kind) => { cost += MISSING * count * problem.kinds[kind].net; });
+  return cost;
+}
+
+/** The state that earlier sections stand for; those that no longer fit are left out. */
+function stateFrom(problem: Problem, laid: readonly LaidSection[]): State {
+  const kindOf = new Map(problem.kinds.flatMap((kind, k) => kind.pieces.map((piece): [string, number] => [piece.id, k])));
+  const name = (lanes: number[][]) => lanes.map((lane) => lane.slice().sort((a, b) => a - b).join(",")).sort().join("|");
+  const ids = new Map(problem.sections.map((section, id) => [name(section.lanes.map((lane) => lane.kinds)), id]));
+  const state: State = { cut: problem.runs.map(() => []), used: problem.runs.map(() => 0), demand: problem.kinds.map((kind) => kind.pieces.length), home: problem.kinds.map(() => null), cost: 0 };
+  for (const section of laid) {
+    const run = problem.runs.findIndex((each) => each.board.id === section.board && section.x >= each.x - 1e-6 && section.x < each.x + each.length);
+    const id = ids.get(name(section.lanes.map((lane) => lane.pieces.map((piece) => kindOf.get(piece) ?? -1))));
+    if (run < 0 || id === undefined || !possible(problem, state, run, id, 0, 0)) continue;
+    state.cut[run].push(id);
+    state.used[run] += problem.sections[id].length + problem.kerf;
+    for (const [kind, count] of problem.sections[id].need) state.demand[kind] -= count;
+    state.home = homes(problem, state);
+  }
+  fill(problem, state, null);
+  return state;
+}
+
+/** Numbers become pieces again. */
+function cutOf(problem: Problem, state: State, tried: number, round: number, done: boolean): Cut {
+  const left = problem.kinds.map((kind) => kind.pieces.map((piece) => piece.id));
+  const sections: LaidSection[] = [];
+  let net = 0;
+  let cost = 0;
+  state.cut.forEach((cut, r) => {
+    const run = problem.runs[r];
+    let x = run.x;
+    cost += runCost(problem, r, state.used[r]);
+    for (const id of bySize(problem, cut)) {
+      const section = problem.sections[id];
+      sections.push({ board: run.board.id, x, y: run.y, length: section.length, lanes: section.lanes.map((lane) => ({ width: lane.width, pieces: lane.kinds.map((kind) => left[kind].shift()!) })) });
+      x += section.length + problem.kerf;
+      net += section.net;
+    }
+  });
+  return { sections, missing: left.flat(), cost, net, tried, round, done };
+}

@@ -1,0 +1,117 @@
+import type { Shop } from "../piece/shop";
+import { millingYield } from "../stock/milling";
+import type { RoughPiece } from "./cutting";
+import type { Run } from "./runs";
+
+/** A board thicker than this many times the need, and 8 mm, is kept for something better. Ours. */
+const THICKEST = 1.9;
+/** Pieces end to end in one lane, and lanes side by side in one section: more than a person keeps count of. Ours. */
+const LANE_MOST = 6;
+const SECTION_LANES = 5;
+/** A section of several lanes that leaves more than this share of itself beside them is not offered; the largest that keeps the catalogue short enough. Ours. */
+const EMPTY_AT_MOST = [0, 0.025, 0.05, 0.09, 0.14, 0.22, 0.35];
+/** Sections offered at most. Ours: beyond it the search gains nothing that its bench can see. */
+const CATALOGUE_MOST = 4000;
+
+/** Pieces that are alike to the saw. mm; `net` finished mm³ a piece. */
+export interface Kind { length: number; width: number; thickness: number; net: number; hidden: boolean; group: string | null; pieces: RoughPiece[] }
+
+/** Pieces of one width end to end, as indexes into the kinds. */
+export interface Lane { kinds: number[]; length: number; width: number }
+
+/** A length crosscut from a run and ripped into lanes; lanes of several pieces are crosscut again. mm, mm³. */
+export interface Section { lanes: Lane[]; length: number; width: number; net: number; need: [kind: number, count: number][] }
+
+export type Sequence = "least-waste" | "crosscut-first" | "rip-first";
+
+/** Groups pieces that are alike: same rough size, hidden or not, and the same matching group. Largest first. */
+export function kindsOf(pieces: readonly RoughPiece[], groupOf: (piece: RoughPiece) => string | null = () => null): Kind[] {
+  const kinds = new Map<string, Kind>();
+  for (const piece of pieces) {
+    const group = groupOf(piece);
+    const key = [piece.length, piece.width, piece.thickness, piece.hidden ?? false, group].join(" ");
+    const kind = kinds.get(key) ?? { length: piece.length, width: piece.width, thickness: piece.thickness, net: piece.net ?? piece.length * piece.width * piece.thickness, hidden: piece.hidden ?? false, group, pieces: [] };
+    kind.pieces.push(piece);
+    kinds.set(key, kind);
+  }
+  return [...kinds.values()].sort((a, b) => b.thickness - a.thickness || b.length - a.length || b.width - a.width || (a.pieces[0].id < b.pieces[0].id ? -1 : 1));
+}
+
+/** Whether a run's board mills thick enough for a kind, flattened when it is cut to size, and is not too good for it. */
+export function suits(kind: Kind, run: Run, shop: Shop): boolean {
+  if (run.blemished && !kind.hidden) return false;
+  if (kind.length > run.length || kind.width > run.width || run.board.thickness > kind.thickness * THICKEST + 8) return false;
+  return millingYield(run.board, shop, kind.length, kind.width).thickness >= kind.thickness;
+}
+
+/**
+ * Every section worth cutting from these kinds: lanes of equal width side by side, the longest lane its length.
+ *
+ * @param boards    kinds that can share a board, as lists of whether each may
+ * @param widest, longest  of any run, mm
+ * @param sequence  crosscut-first holds one piece a lane; otherwise short pieces lie end to end
+ */
+export function sectionsOf(kinds: readonly Kind[], boards: readonly (readonly boolean[])[], widest: number, longest: number, kerf: number, sequence: Sequence): Section[] {
+  const together = boards.filter((one, i) => !boards.some((other, j) => i !== j && one.every((may, k) => !may || other[k]) && (j < i || other.some((may, k) => may && !one[k]))));
+  const lanes = lanesOf(kinds, longest, kerf, sequence === "crosscut-first" ? 1 : LANE_MOST).filter((lane) => lane.width <= widest && together.some((may) => lane.kinds.every((kind) => may[kind])));
+  // longest first: the first lane rules the section's length
+  lanes.sort((a, b) => b.length - a.length || b.width - a.width);
+  let best = lanes.map((lane) => sectionOf(kinds, [lane], lane.width));
+  for (const empty of EMPTY_AT_MOST) {
+    const sections = walked(kinds, lanes, together, widest, kerf, empty);
+    if (!sections) break;
+    best = sections;
+  }
+  return best;
+}
+
+/** Sections that leave at most the share `empty` beside their lanes; null when there are too many. */
+function walked(kinds: readonly Kind[], lanes: readonly Lane[], boards: readonly (readonly boolean[])[], widest: number, kerf: number, empty: number): Section[] | null {
+  const sections: Section[] = [];
+  const counts = new Array<number>(kinds.length).fill(0);
+  const walk = (from: number, chosen: Lane[], alive: readonly (readonly boolean[])[], width: number, net: number): boolean => {
+    for (let i = from; i < lanes.length; i += 1) {
+      const lane = lanes[i];
+      const wide = width + lane.width + (chosen.length > 0 ? kerf : 0);
+      if (wide > widest) continue;
+      for (const kind of lane.kinds) counts[kind] += 1;
+      const still = lane.kinds.every((kind) => counts[kind] <= kinds[kind].pieces.length) ? alive.filter((may) => lane.kinds.every((kind) => may[kind])) : [];
+      if (still.length > 0) {
+        const now = [...chosen, lane];
+        const holds = net + lane.kinds.reduce((sum, kind) => sum + kinds[kind].length * kinds[kind].width, 0);
+        if (now.length === 1 || 1 - holds / (now[0].length * wide) <= empty) sections.push(sectionOf(kinds, now, wide));
+        if (sections.length > CATALOGUE_MOST) return false;
+        // what is empty beside these lanes stays empty, however many full ones come after
+        const hopeless = now[0].length * wide - holds > empty * now[0].length * widest;
+        if (now.length < SECTION_LANES && !hopeless && !walk(i, now, still, wide, holds)) return false;
+      }
+      for (const kind of lane.kinds) counts[kind] -= 1;
+    }
+    return true;
+  };
+  return walk(0, [], boards, 0, 0) ? sections : null;
+}
+
+function lanesOf(kinds: readonly Kind[], longest: number, kerf: number, most: number): Lane[] {
+  const lanes: Lane[] = [];
+  const walk = (from: number, chosen: number[], length: number) => {
+    for (let kind = from; kind < kinds.length; kind += 1) {
+      if (chosen.length > 0 && kinds[kind].width !== kinds[chosen[0]].width) continue;
+      const long = length + kinds[kind].length + (chosen.length > 0 ? kerf : 0);
+      if (long > longest || chosen.filter((each) => each === kind).length >= kinds[kind].pieces.length) continue;
+      // a lane mixes two kinds at most: three lengths against one stop are a mistake waiting
+      if (new Set([...chosen, kind]).size > 2) continue;
+      const now = [...chosen, kind];
+      lanes.push({ kinds: now, length: long, width: kinds[kind].width });
+      if (now.length < most) walk(kind, now, long);
+    }
+  };
+  walk(0, [], 0);
+  return lanes;
+}
+
+function sectionOf(kinds: readonly Kind[], lanes: Lane[], width: number): Section {
+  const count = new Map<number, number>();
+  for (const lane of lanes) for (const kind of lane.kinds) count.set(kind, (count.get(kind) ?? 0) + 1);
+  return { lanes, length: lanes[0].length, width, net: [...count].reduce((sum, [kind, n]) => sum + n * kinds[kind].net, 0), need: [...count] };
+}

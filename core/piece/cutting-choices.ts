@@ -1,0 +1,49 @@
+/** What is chosen and done with the boards: where parts are cut, what has been sawn, the top's outline, the glue-ups that were run. */
+import * as v from "valibot";
+import { boardSchema } from "../stock/board";
+import { choice, date, distance, name, size, text } from "./fields";
+
+const mark = (field: string) => text(field, 40);
+
+/** A section at its place on a board, its pieces lane by lane; see the search. */
+const sectionSchema = v.strictObject({
+  board: mark("board"), x: distance("section place"), y: distance("section place"), length: size("section length"),
+  lanes: v.pipe(v.array(v.strictObject({ width: size("lane width", 1200), pieces: v.pipe(v.array(mark("piece")), v.maxLength(12, "A lane holds 12 pieces at most.")) })), v.maxLength(12, "A section holds 12 lanes at most.")),
+});
+
+/** What was sawn from a board, as it was before, and the offcuts that went back on the rack. */
+const sawnSchema = v.strictObject({
+  board: boardSchema, on: date("day it was sawn"), strip: v.nullable(v.strictObject({ x: distance("strip place"), length: size("strip length"), width: size("strip width", 1200) })),
+  sections: v.array(sectionSchema), offcuts: v.pipe(v.array(boardSchema), v.maxLength(40, "A board leaves 40 offcuts at most.")),
+});
+
+/** Fields of the cutting plan. `sections` empty: Taller lays the pieces out itself. */
+export const cuttingSchema = v.strictObject({
+  sequence: choice("sawing sequence", ["least-waste", "crosscut-first", "rip-first"]),
+  sections: v.pipe(v.array(sectionSchema), v.maxLength(400, "A cutting plan holds 400 sections at most.")),
+  /** `piece` comes from the board that `as` comes from */
+  matches: v.pipe(v.array(v.strictObject({ piece: mark("matched piece"), as: mark("piece it matches") })), v.maxLength(200, "200 matches at most.")),
+  sawn: v.pipe(v.array(sawnSchema), v.maxLength(200, "200 boards at most.")),
+  spoiled: v.pipe(v.array(v.strictObject({ piece: mark("spoiled piece"), board: mark("board"), on: date("day"), why: text("what went wrong", 200) })), v.maxLength(200, "200 spoiled pieces at most.")),
+  ticked: v.pipe(v.array(text("card", 80)), v.maxLength(1000, "1000 ticks at most.")),
+});
+
+/** The finished shape of the top within its length and width. `bulge`: how much narrower the ends of soft sides are; `notch`: cut out at each corner. */
+export const outlineFields = {
+  outline: choice("outline", ["rectangle", "ellipse", "soft", "notched"]),
+  bulge: distance("bulge of the sides", 400), notch: v.strictObject({ length: distance("notch length", 600), width: distance("notch width", 600) }),
+  /** x and y of its middle, from the middle of the top */
+  cutouts: v.pipe(v.array(v.strictObject({ name: name("name of the cut-out"), x: v.pipe(v.number("Its place must be a number of mm."), v.finite("Its place must be a number of mm.")), y: v.pipe(v.number("Its place must be a number of mm."), v.finite("Its place must be a number of mm.")), length: size("cut-out length", 3000), width: size("cut-out width", 2000) })), v.maxLength(20, "20 cut-outs at most.")),
+};
+
+const moment = (field: string) => v.pipe(text(field, 40), v.isoTimestamp(`${field} must be a moment such as 2027-03-31T14:05:00Z.`));
+
+/** A glue-up as it was run, with the moment each thing was done; null while it is open. */
+export const glueRunSchema = v.strictObject({
+  stage: mark("stage"), people: v.pipe(v.number("People must be a number."), v.integer("People must be a whole number."), v.minValue(1, "At least one person."), v.maxValue(4, "Four people at most.")),
+  started: moment("Start"), clamped: v.nullable(moment("Clamps on")), scraped: v.nullable(moment("Scraped")), unclamped: v.nullable(moment("Clamps off")), machined: v.nullable(moment("First machining")),
+});
+
+/** What these begin with: a rectangle, nothing sawn, no glue-up run. */
+export const USUAL_OUTLINE = { outline: "rectangle" as const, bulge: 60, notch: { length: 80, width: 80 }, cutouts: [] };
+export const freshCutting = () => ({ sequence: "least-waste" as const, sections: [], matches: [], sawn: [], spoiled: [], ticked: [] });
