@@ -23,12 +23,13 @@ if (!dev && !built()) { run(next, "build"); remember(); }
 const devices = await serveDevices().catch((error) => { if (error.code === "EADDRINUSE") return null; throw error; });
 const port = process.env.PORT ?? String(await portNear(3000));
 const server = spawn(process.execPath, [next, dev ? "dev" : "start", "-H", "127.0.0.1", "-p", port], { cwd: checkout, env, stdio: ["ignore", "inherit", "inherit"] });
+const searches = spawn(process.execPath, ["bin/run.mjs", "bin/searches.ts"], { cwd: checkout, env, stdio: ["ignore", "inherit", "inherit"] });
 await answering(`http://127.0.0.1:${port}/`);
 console.log(devices ? "Simulated bench devices answer on port 7377" : "Port 7377 is taken: another Taller's devices answer there");
 console.log(`\nTaller is at http://127.0.0.1:${port}  (Ctrl C stops it; the data stays in ${folder})\n`);
 let stopping = false;
-for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => { stopping = true; devices?.close(); server.kill("SIGTERM"); });
-server.on("exit", (code) => { stopCluster(folder); process.exit(stopping ? 0 : code ?? 1); });
+for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => { stopping = true; devices?.close(); searches.kill("SIGTERM"); server.kill("SIGTERM"); });
+server.on("exit", (code) => { searches.kill("SIGKILL"); stopCluster(folder); process.exit(stopping ? 0 : code ?? 1); });
 
 /** A fingerprint of the sources, so that a second start does not build again. */
 function fingerprint() {

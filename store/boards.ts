@@ -1,36 +1,118 @@
 import type { PoolClient } from "pg";
 import type { Board, RackBoard } from "../core/stock/board";
-import { pool } from "./database";
+import { pool, transaction } from "./database";
+import { note } from "./history";
 
-/** Every board on the rack, with whoever has reserved it. Boards reserved by `forPiece` itself count as free. */
-export async function rack(workshop: string, forPiece: string | null): Promise<RackBoard[]> {
-  const { rows } = await pool().query<{ body: Board; piece: string | null; name: string | null }>(
-    `select b.body, r.piece_id as piece, s.body ->> 'name' as name
-       from board b
-       left join board_reservation r on r.workshop_id = b.workshop_id and r.board_id = b.id and r.piece_id is distinct from $2::uuid
+interface Row { body: Board; piece: string | null; name: string | null }
+
+const RESERVATION = `left join board_reservation r on r.workshop_id = b.workshop_id and r.board_id = b.id and r.piece_id is distinct from $2::uuid
        left join piece p on p.workshop_id = r.workshop_id and p.id = r.piece_id
-       left join piece_state s on s.workshop_id = p.workshop_id and s.piece_id = p.id and s.n = p.head
-      where b.workshop_id = $1
-      order by length(b.id), b.id`, [workshop, forPiece]);
-  return rows.map(({ body, piece, name }) => ({ ...body, reservedBy: piece ? { piece, name: name ?? "another piece" } : null }));
+       left join piece_state s on s.workshop_id = p.workshop_id and s.piece_id = p.id and s.n = p.head`;
+
+/** Boards on the rack, of one species or all, with whoever has reserved them. Boards reserved by `forPiece` itself count as free. */
+export async function rack(workshop: string, forPiece: string | null, species: string | null = null): Promise<RackBoard[]> {
+  const { rows } = await pool().query<Row>(
+    `select b.body, r.piece_id as piece, s.body ->> 'name' as name
+       from board b ${RESERVATION}
+      where b.workshop_id = $1 and b.left_at is null and ($3::text is null or b.species = $3)
+      order by b.name_order`, [workshop, forPiece, species]);
+  return rows.map(asRackBoard);
 }
 
-/** Puts boards on the rack; one whose id is there already is replaced. Returns how many were new. */
-export async function putBoards(workshop: string, boards: readonly Board[]): Promise<{ added: number; replaced: number }> {
-  const { rows } = await pool().query<{ fresh: boolean }>(
+/** What is asked of the rack page; lengths in mm. */
+export interface RackQuery { text: string; species: string | null; longest: number; widest: number; thickest: number; free: boolean; sort: "name" | "length" | "width" }
+export interface RackPage { boards: RackBoard[]; total: number; volume: number }
+
+const SORTS = { name: "b.name_order", length: "b.length desc, b.name_order", width: "b.width desc, b.name_order" };
+/** Boards on one page of the rack. */
+export const PAGE = 60;
+
+/** One page of the rack: boards that match, from the `from`th on. Counting is a query of its own, so that the page itself stays quick. */
+export async function rackPage(workshop: string, asked: RackQuery, from: number): Promise<RackBoard[]> {
+  const { where, values } = matching(workshop, asked);
+  const { rows } = await pool().query<Row>({
+    name: `rack-${asked.sort}-${where.length}`,
+    text: `select b.body, r.piece_id as piece, s.body ->> 'name' as name
+       from (select * from board b where ${where} order by ${SORTS[asked.sort]} limit ${PAGE} offset ${Math.max(0, Math.floor(from))}) b ${RESERVATION.replace("$2::uuid", "null")}
+      order by ${SORTS[asked.sort]}`, values,
+  });
+  return rows.map(asRackBoard);
+}
+
+/** How many boards match, how much wood that is, m³, and how many of each species there are at all. */
+export async function rackSum(workshop: string, asked: RackQuery): Promise<{ total: number; volume: number; species: { id: string; count: number }[] }> {
+  const { where, values } = matching(workshop, asked);
+  const [{ rows: [sum] }, { rows: species }] = await Promise.all([
+    pool().query<{ total: number; volume: number }>(`select count(*)::int as total, coalesce(sum(length * width * thickness) / 1e9, 0)::float as volume from board b where ${where}`, values),
+    pool().query<{ id: string; count: number }>("select species as id, count(*)::int as count from board where workshop_id = $1 and left_at is null group by species order by count(*) desc", [workshop]),
+  ]);
+  return { ...sum, species };
+}
+
+/** Only what is asked becomes a condition, so that each kind of question has its own plan. */
+function matching(workshop: string, asked: RackQuery): { where: string; values: unknown[] } {
+  const values: unknown[] = [workshop];
+  const conditions = ["b.workshop_id = $1", "b.left_at is null"];
+  const add = (condition: string, value: unknown) => { values.push(value); conditions.push(condition.replaceAll("?", `$${values.length}`)); };
+  if (asked.species) add("b.species = ?", asked.species);
+  if (asked.text) add("(b.id ilike ? or b.body ->> 'tree' ilike ? or b.body ->> 'shelf' ilike ?)", `%${asked.text.replace(/[\\%_]/g, "\\$&")}%`);
+  if (asked.longest > 0) add("b.length >= ?", asked.longest);
+  if (asked.widest > 0) add("b.width >= ?", asked.widest);
+  if (asked.thickest > 0) add("b.thickness >= ?", asked.thickest);
+  if (asked.free) conditions.push("not exists (select 1 from board_reservation f where f.workshop_id = b.workshop_id and f.board_id = b.id)");
+  return { where: conditions.join(" and "), values };
+}
+
+const asBoard = (body: Board): Board => ({ ...body, cutFrom: body.cutFrom ?? "" });
+const asRackBoard = ({ body, piece, name }: Row): RackBoard => ({ ...asBoard(body), reservedBy: piece ? { piece, name: name ?? "another piece" } : null });
+
+/** Puts boards on the rack; one whose name is there already is replaced. Returns how many were new. */
+export async function putBoards(workshop: string, boards: readonly Board[], how: "added" | "bought" = "added"): Promise<{ added: number; replaced: number }> {
+  return transaction((client) => addBoards(client, workshop, boards, how));
+}
+
+/** The same within a transaction that does more. */
+export async function addBoards(client: PoolClient, workshop: string, boards: readonly Board[], how: "added" | "bought", facts: object = {}): Promise<{ added: number; replaced: number }> {
+  const { rows } = await client.query<{ id: string; fresh: boolean }>(
     `insert into board (workshop_id, id, body)
      select $1, item ->> 'id', item from jsonb_array_elements($2::jsonb) as item
-     on conflict (workshop_id, id) do update set body = excluded.body
-     returning xmax = 0 as fresh`, [workshop, JSON.stringify(boards)]);
-  const added = rows.filter((row) => row.fresh).length;
-  return { added, replaced: rows.length - added };
+     on conflict (workshop_id, id) do update set body = excluded.body, left_at = null, left_why = null, cut_by = null
+     returning id, xmax = 0 as fresh`, [workshop, JSON.stringify(boards)]);
+  const fresh = rows.filter((row) => row.fresh).map((row) => row.id);
+  await note(client, workshop, fresh, how, facts);
+  await note(client, workshop, rows.filter((row) => !row.fresh).map((row) => row.id), "changed", {});
+  return { added: fresh.length, replaced: rows.length - fresh.length };
 }
+
+/** One board, on the rack or gone; `at` says which version this is. */
+export async function boardOf(workshop: string, id: string): Promise<{ board: RackBoard; left: string | null } | null> {
+  const { rows } = await pool().query<Row & { left_why: string | null }>(`select b.body, b.left_why, r.piece_id as piece, s.body ->> 'name' as name from board b ${RESERVATION} where b.workshop_id = $1 and b.id = $3`, [workshop, null, id]);
+  return rows[0] ? { board: asRackBoard(rows[0]), left: rows[0].left_why } : null;
+}
+
+/** Keeps a changed board if it still stands as `before`; false when someone changed or cut it meanwhile. */
+export async function changeBoard(workshop: string, before: Board, after: Board): Promise<boolean> {
+  return transaction(async (client) => {
+    const { rows } = await client.query<{ body: Board }>("select body from board where workshop_id = $1 and id = $2 and left_at is null for update", [workshop, before.id]);
+    if (!rows[0] || JSON.stringify(sorted(asBoard(rows[0].body))) !== JSON.stringify(sorted(before))) return false;
+    await client.query("update board set body = $3 where workshop_id = $1 and id = $2", [workshop, before.id, after]);
+    await note(client, workshop, [before.id], "changed", {});
+    return true;
+  });
+}
+
+const sorted = (value: unknown): unknown => (Array.isArray(value) ? value.map(sorted) : value !== null && typeof value === "object" ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)).map(([key, each]) => [key, sorted(each)])) : value);
+/** Whether two boards say the same, in whatever order their fields stand. */
+export const sameBoard = (a: Board, b: Board) => JSON.stringify(sorted(asBoard(a))) === JSON.stringify(sorted(asBoard(b)));
 
 /** Takes a board off the rack; false when it was not there or a piece has it. */
 export async function removeBoard(workshop: string, id: string): Promise<boolean> {
-  const { rowCount } = await pool().query(
-    "delete from board where workshop_id = $1 and id = $2 and not exists (select 1 from board_reservation where workshop_id = $1 and board_id = $2)", [workshop, id]);
-  return rowCount === 1;
+  return transaction(async (client) => {
+    const { rowCount } = await client.query(
+      "update board set left_at = now(), left_why = 'taken off' where workshop_id = $1 and id = $2 and left_at is null and not exists (select 1 from board_reservation where workshop_id = $1 and board_id = $2)", [workshop, id]);
+    if (rowCount === 1) await note(client, workshop, [id], "taken off", {});
+    return rowCount === 1;
+  });
 }
 
 /**
@@ -39,11 +121,13 @@ export async function removeBoard(workshop: string, id: string): Promise<boolean
  * @returns the boards another piece holds
  */
 export async function reserve(client: PoolClient, workshop: string, piece: string, wanted: readonly string[]): Promise<Taken[]> {
-  await client.query("delete from board_reservation where workshop_id = $1 and piece_id = $2 and not (board_id = any($3))", [workshop, piece, wanted]);
-  await client.query(
+  const { rows: freed } = await client.query<{ id: string }>("delete from board_reservation where workshop_id = $1 and piece_id = $2 and not (board_id = any($3)) returning board_id as id", [workshop, piece, wanted]);
+  const { rows: got } = await client.query<{ id: string }>(
     `insert into board_reservation (workshop_id, board_id, piece_id)
-     select $1, id, $2 from board where workshop_id = $1 and id = any($3) order by id
-     on conflict (workshop_id, board_id) do nothing`, [workshop, piece, wanted]);
+     select $1, id, $2 from board where workshop_id = $1 and id = any($3) and left_at is null order by id
+     on conflict (workshop_id, board_id) do nothing returning board_id as id`, [workshop, piece, wanted]);
+  await note(client, workshop, freed.map((row) => row.id), "released", { piece });
+  await note(client, workshop, got.map((row) => row.id), "reserved", { piece });
   const { rows } = await client.query<Taken>(
     `select r.board_id as board, r.piece_id as piece, s.body ->> 'name' as name
        from board_reservation r

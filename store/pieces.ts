@@ -2,6 +2,7 @@ import type { PoolClient } from "pg";
 import type { Piece } from "../core/piece/schema";
 import { upgraded } from "../core/piece/upgrade";
 import { reserve, Taken } from "./boards";
+import { applyCuts, CutRefused } from "./cuts";
 import { pool, transaction } from "./database";
 
 /** What a screen needs to go on with a piece: its head, and the line of states that undo and redo walk. */
@@ -11,7 +12,8 @@ export interface OpenPiece { id: string; revision: number; piece: Piece; head: n
 export type Change = { kind: "edit"; n: number; parent: number; label: string; piece: Piece } | { kind: "move"; head: number };
 
 export type Saved =
-  | { kind: "saved"; revision: number; taken: Taken[] }
+  | { kind: "saved"; revision: number; taken: Taken[]; rackChanged: boolean }
+  | { kind: "refused"; message: string }
   | { kind: "stale"; revision: number; theirs: Piece; head: number; newest: number }
   | { kind: "gone" } | { kind: "unknown-state" };
 
@@ -85,8 +87,10 @@ export async function savePiece(workshop: string, id: string, revision: number, 
     if (!body) throw new UnknownState();
     await client.query("update piece set revision = $3, head = $4, tip = $5, saved_at = now() where workshop_id = $1 and id = $2", [workshop, id, revision + 1, head, tip]);
     await client.query("insert into piece_revision (workshop_id, piece_id, revision, state) values ($1, $2, $3, $4)", [workshop, id, revision + 1, head]);
-    return { kind: "saved", revision: revision + 1, taken: await reserve(client, workshop, id, boardsOf(body)) };
+    const rackChanged = await applyCuts(client, workshop, id, body.cutting.sawn);
+    return { kind: "saved", revision: revision + 1, taken: await reserve(client, workshop, id, boardsOf(body)), rackChanged };
   }).catch((error) => {
+    if (error instanceof CutRefused) return { kind: "refused", message: error.message } as const;
     if (error instanceof UnknownState) return { kind: "unknown-state" } as const;
     throw error;
   });
@@ -112,4 +116,8 @@ async function bodyOf(client: PoolClient, workshop: string, id: string, n: numbe
 /** A state saved by an earlier Taller reads as this one would have written it. */
 const asPiece = (body: Piece) => upgraded(body) as Piece;
 
-const boardsOf = (piece: Piece) => [...new Set(piece.panel.strips.map((strip) => strip.board))];
+/** Boards a piece needs whole: those of its panel and of its cutting plan, but not what it has sawn. */
+function boardsOf(piece: Piece): string[] {
+  const sawn = new Set(piece.cutting.sawn.map((each) => each.board.id));
+  return [...new Set([...piece.panel.strips.map((strip) => strip.board), ...piece.cutting.sections.map((section) => section.board)])].filter((id) => !sawn.has(id));
+}

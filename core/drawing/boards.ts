@@ -2,7 +2,6 @@ import type { Plan } from "../plan";
 import type { Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import { Board, narrowest } from "../stock/board";
-import type { Placed } from "../layout/cutting";
 import { dimension, Item, line, rect, Scene, seedOf } from "./scene";
 
 /** The panel as it is laid out of real boards: what is kept, what is trimmed, defects, legs below. Front edge at the bottom. */
@@ -24,7 +23,7 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
     items.push({ kind: "wood", x: Math.max(0, start), y, w: Math.min(length, end) - Math.max(0, start), h: laid.width, colour: species.colour, seed: seedOf(laid.board.id), grain: "x", id: `strip:${laid.board.id}`, label: `${laid.board.id}, ${Math.round(laid.width)} mm wide` });
     for (const d of laid.board.defects) {
       const cy = y + Math.min(laid.width - d.width / 2, Math.max(d.width / 2, d.y + d.width / 2));
-      items.push(...defect({ ...d, x: start + d.x, y: cy - d.width / 2 }));
+      items.push(...defectItems({ ...d, x: start + d.x, y: cy - d.width / 2 }));
     }
     items.push({ kind: "text", x: label, y: y + laid.width / 2, text: laid.board.id, ink: "ink", size: 13, dy: 4 });
     items.push({ kind: "text", x: label, y: y + laid.width / 2, text: `${Math.round(laid.width)} mm wide, bark ${laid.strip.face === "bark-up" ? "up" : "down"}${laid.strip.turned ? ", turned" : ""}${piece.panel.pinned.includes(laid.board.id) ? ", pinned" : ""}`, ink: "grain", size: 13, dx: 38, dy: 4 });
@@ -43,26 +42,12 @@ export function boardScene(board: Board, colour: [string, string], longest: numb
     ? [{ kind: "wood", x: 0, y: 0, w: board.length, h: board.width, colour, seed: seedOf(board.id), grain: "x", pale, id: `board:${board.id}` }]
     : [{ kind: "wood", x: 0, y: 0, w: board.length, h: narrowest(board), colour, seed: seedOf(board.id), grain: "x", pale, id: `board:${board.id}` },
       { kind: "path", points: [[0, 0], [board.length, 0], [board.length, end], [0, board.width]], closed: true, ink: "hidden" }];
-  for (const d of board.defects) items.push(...defect(d));
+  for (const d of board.defects) items.push(...defectItems(d));
   return { id: `rack-${board.id}`, title: `${board.id}: ${board.length} by ${board.width} by ${board.thickness} mm`, bounds: { x: 0, y: 0, w: longest, h: widest }, margin: [1, 1, 1, 1], items };
 }
 
-/** A board with the pieces sawn from it, in cutting order. */
-export function cuttingScene(board: Board, colour: [string, string], placed: readonly Placed[], strip: { x: number; length: number; width: number } | null, longest: number): Scene {
-  const items: Item[] = [{ kind: "wood", x: 0, y: 0, w: board.length, h: board.width, colour, seed: seedOf(board.id), grain: "x", pale: true, id: `board:${board.id}` }];
-  for (const d of board.defects) items.push(...defect(d));
-  if (strip) {
-    items.push(rect(strip.x, 0, strip.length, Math.min(board.width, strip.width), "wash", "top"));
-    items.push({ kind: "text", x: strip.x + strip.length / 2, y: Math.min(board.width, strip.width) / 2, text: `top, ${Math.round(strip.length)} by ${Math.round(strip.width)} mm`, anchor: "middle", size: 13, dy: 4 });
-  }
-  for (const { piece, x, y } of placed) {
-    items.push(rect(x, y, piece.length, piece.width, "wash", piece.part));
-    items.push({ kind: "text", x: x + piece.length / 2, y: y + piece.width / 2, text: piece.length > longest * 0.2 ? `${piece.label}, ${Math.round(piece.length)} by ${Math.round(piece.width)} mm` : piece.label, anchor: "middle", size: 13, dy: 4 });
-  }
-  return { id: `cut-${board.id}`, title: `${board.id}: ${[...(strip ? ["a strip of the top"] : []), ...placed.map(({ piece }) => `${piece.label} ${Math.round(piece.length)} by ${Math.round(piece.width)} mm`)].join(", ")}.`, bounds: { x: 0, y: 0, w: longest, h: board.width }, margin: [1, 1, 1, 1], items };
-}
-
-function defect(d: { kind: string; x: number; y: number; length: number; width: number }): Item[] {
+/** A defect as it is drawn on its board, or wherever it has been moved to. */
+export function defectItems(d: { kind: string; x: number; y: number; length: number; width: number }): Item[] {
   const [cx, cy] = [d.x + d.length / 2, d.y + d.width / 2];
   if (d.kind === "check" || d.kind === "split") return [line([[d.x, cy], [d.x + d.length * 0.4, cy + d.width * 0.2], [d.x + d.length, cy - d.width * 0.1]], "peg")];
   if (d.kind === "knot") return [{ kind: "circle", x: cx, y: cy, r: Math.min(d.length, d.width) / 2, ink: "peg" }, { kind: "circle", x: cx, y: cy, r: Math.min(d.length, d.width) * 0.8, ink: "fix" }];

@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { planOf, plainRack, strips, tableWith, at } from "../testing/plans";
 import { USUAL_SHOP } from "../piece/shop";
-import { boardScene, cuttingScene, panelScene } from "./boards";
+import { boardScene, panelScene } from "./boards";
+import { cuttingScene } from "./cutting";
 import { elevationsScene, frontScene, planScene, sideScene, thumbScene } from "./elevations";
 import { fasteningScene, holdingScene } from "./fastening";
 import { insetScene } from "./inset";
@@ -20,7 +21,7 @@ const rack = plainRack();
 const scenes: Scene[] = [
   roomScene(piece, plan.species.colour), planScene(drawable), frontScene(drawable), sideScene(drawable), elevationsScene(drawable), thumbScene(drawable), movementScene(plan, piece, 7, 8), endGrainScene(plan, true), closeUp(plan, piece, 7)!,
   legSectionScene(plan), tenonSideScene(plan, "long-rail"), buttonScene(plan, piece.joints.buttons), panelScene(plan, piece, USUAL_SHOP), glueScene(plan, plan.glueUp[0]),
-  boardScene(rack[0], plan.species.colour, 2400, 160, false), cuttingScene(rack[7], plan.species.colour, plan.cutting.placed.filter((each) => each.board === rack[7].id), null, 2400),
+  boardScene(rack[0], plan.species.colour, 2400, 160, false), ...plan.cutting.boards.map((cut) => cuttingScene(cut, plan.species.colour, new Map(plan.cutting.pieces.map((each) => [each.id, each])), 3, 2400)),
 ];
 const others = [
   ...(["breadboard", "channel", "slatted", "framed"] as const).map((kind) => [at("form.construction", kind)]),

@@ -16,14 +16,15 @@ export function knownBoards(rack: readonly RackBoard[], sawn: Piece["cutting"]["
 }
 
 /** Strips of the panel as they come out of their boards and lie across the top; those of a curved top only as long as their chord. */
-export function layStrips(panel: Piece["panel"], top: Form["top"], known: readonly RackBoard[], at: TableGeometry, shop: Shop, candidates: readonly Candidate[]): { laid: LaidStrip[]; missing: string[] } {
+export function layStrips(panel: Piece["panel"], top: Form["top"], known: readonly RackBoard[], at: TableGeometry, shop: Shop, candidates: readonly Candidate[], sawn: Piece["cutting"]["sawn"] = []): { laid: LaidStrip[]; missing: string[] } {
   const missing: string[] = [];
   if (at.core.count > 1) return { laid: [], missing };
   const found = panel.strips.flatMap((strip) => {
     const board = known.find((each) => each.id === strip.board);
     if (!board) { missing.push(strip.board); return []; }
     const milled = millingYield(board, shop, panel.crosscutFirst ? Math.min(board.length, at.core.length + shop.lengthAllowance) : board.length, narrowest(board));
-    const offered = candidates.find((each) => each.board.id === board.id && Math.abs(each.slide - strip.slide) < 0.5)?.width ?? Math.floor(milled.width * 2) / 2;
+    const cut = sawn.find((each) => each.board.id === strip.board)?.strip;
+    const offered = cut ? cut.width - 2 * shop.jointing : candidates.find((each) => each.board.id === board.id && Math.abs(each.slide - strip.slide) < 0.5)?.width ?? Math.floor(milled.width * 2) / 2;
     return [{ strip, board, milled, full: Math.max(1, Math.min(strip.width ?? offered, offered)) }];
   });
   const lines = jointLines(found.map((each) => each.full), at.core.width);

@@ -9,7 +9,7 @@ import type { RackBoard } from "../../core/stock/board";
 import type { Species } from "../../core/wood/species";
 import { Conflict, ConflictDialog } from "./ConflictDialog";
 import { inField } from "../frame/unit";
-import { Change, forget, keep, kept, save } from "./saving";
+import { Change, forget, keep, kept, loadRack, save } from "./saving";
 
 export interface Opened { id: string; revision: number; piece: Piece; head: number; line: { n: number; label: string }[]; newest: number }
 export type SaveState = "saved" | "saving" | "unreachable" | "conflict" | "refused";
@@ -74,6 +74,7 @@ export function PieceProvider({ opened: given, shop, rack: firstRack, ownSpecies
       setSaveState(me.queue.length ? "saving" : "saved");
       if (me.queue.length) keep(opened.id, me.revision, me.queue); else forget(opened.id);
       if (result.taken.length) setRack((boards) => boards.map((board) => { const by = result.taken.find((each) => each.board === board.id); return by ? { ...board, reservedBy: { piece: by.piece, name: by.name } } : board; }));
+      if (result.rackChanged) void loadRack(opened.id, at.current.piece.species).then((boards) => { if (boards) setRack(boards); });
       if (me.queue.length) void flush();
     } else if (result.kind === "stale") {
       me.stopped = true;
@@ -151,6 +152,14 @@ export function PieceProvider({ opened: given, shop, rack: firstRack, ownSpecies
     return undefined;
   }, []);
 
+  // only boards of the piece's own wood are loaded
+  const species = useRef(given.piece.species);
+  useEffect(() => {
+    if (species.current === now.piece.species) return;
+    species.current = now.piece.species;
+    void loadRack(opened.id, now.piece.species).then((boards) => { if (boards) setRack(boards); });
+  }, [now.piece.species, opened.id]);
+
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       const key = event.key.toLowerCase();
@@ -171,6 +180,20 @@ export function PieceProvider({ opened: given, shop, rack: firstRack, ownSpecies
     undoLabel: index > 0 ? now.line[index].label : null, redoLabel: now.line[index + 1]?.label ?? null,
   }), [opened.id, now, plan, shop, rack, ownSpecies, today, revision, saveState, edit, undo, redo, index]);
 
+  /** Leaves out the step that was refused, saves what came before it, and stands there. */
+  const takeBack = () => {
+    const me = at.current;
+    const refused = me.queue.pop();
+    const back = refused?.kind === "edit" ? refused.parent : me.line.find((each) => each.n < me.head)?.n;
+    const piece = back === undefined ? undefined : me.states.get(back);
+    if (back === undefined || !piece) { forget(opened.id); location.reload(); return; }
+    me.stopped = false;
+    setRefusal(null);
+    stand({ piece, head: back, line: me.line.filter((each) => each.n <= back) });
+    if (me.queue.length > 0) { keep(opened.id, me.revision, me.queue); void flush(); } else { forget(opened.id); setSaveState("saved"); }
+    void loadRack(opened.id, piece.species).then((boards) => { if (boards) setRack(boards); });
+  };
+
   /** Saves mine as a new state after theirs, which stays in the history, and opens the piece afresh. */
   const goOnWithMine = async (given: Conflict) => {
     const result = await save(opened.id, given.revision, [{ kind: "edit", n: given.newest + 1, parent: given.head, label: "My version over theirs", piece: given.mine }]);
@@ -183,7 +206,7 @@ export function PieceProvider({ opened: given, shop, rack: firstRack, ownSpecies
   return (
     <Context value={value}>
       {children}
-      {refusal && <p role="alert" className="fixed right-4 bottom-4 left-4 z-50 border border-fix bg-white p-3">This change could not be saved: {refusal} Everything you did is still here; undo the last step and it saves again. <button className="button ml-2" onClick={() => { setRefusal(null); location.reload(); }}>Load what is saved</button></p>}
+      {refusal && <p role="alert" className="fixed right-4 bottom-4 left-4 z-50 border border-fix bg-white p-3">This step could not be saved: {refusal} Everything before it is kept. <button className="button ml-2" onClick={takeBack}>Take this step back</button></p>}
       {conflict && <ConflictDialog id={opened.id} conflict={conflict} onMine={() => void goOnWithMine(conflict)} onTheirs={() => { forget(opened.id); location.reload(); }} />}
     </Context>
   );

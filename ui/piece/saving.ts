@@ -1,10 +1,11 @@
 import { upgraded } from "../../core/piece/upgrade";
 import type { Piece } from "../../core/piece/schema";
+import type { RackBoard } from "../../core/stock/board";
 
 export type Change = { kind: "edit"; n: number; parent: number; label: string; piece: Piece } | { kind: "move"; head: number };
 
 export type SaveResult =
-  | { kind: "saved"; revision: number; taken: { board: string; piece: string; name: string }[] }
+  | { kind: "saved"; revision: number; taken: { board: string; piece: string; name: string }[]; rackChanged: boolean }
   | { kind: "stale"; revision: number; theirs: Piece; head: number; newest: number }
   | { kind: "refused"; message: string }
   | { kind: "unreachable" };
@@ -19,9 +20,19 @@ export async function save(id: string, revision: number, changes: readonly Chang
   }
   if (answer.status >= 500) return { kind: "unreachable" };
   const body = await answer.json();
-  if (answer.ok) return { kind: "saved", revision: body.revision, taken: body.taken };
+  if (answer.ok) return { kind: "saved", revision: body.revision, taken: body.taken, rackChanged: body.rackChanged };
   if (answer.status === 409) return { kind: "stale", revision: body.revision, theirs: body.theirs, head: body.head, newest: body.newest };
   return { kind: "refused", message: body.message };
+}
+
+/** Boards of a species as this piece sees them; null when the server does not answer. */
+export async function loadRack(id: string, species: string): Promise<RackBoard[] | null> {
+  try {
+    const answer = await fetch(`/api/pieces/${id}/rack?species=${encodeURIComponent(species)}`);
+    return answer.ok ? ((await answer.json()) as RackBoard[]) : null;
+  } catch {
+    return null;
+  }
 }
 
 const key = (id: string) => `taller:unsaved:${id}`;

@@ -1,5 +1,7 @@
 "use client";
-import { cuttingScene } from "../../core/drawing/boards";
+import type { ReactNode } from "react";
+import { cuttingScene } from "../../core/drawing/cutting";
+import type { BoardCut } from "../../core/layout/cutting";
 import type { Plan } from "../../core/plan";
 import { SceneView } from "../drawing/SceneView";
 import { fractions } from "../frame/fractions";
@@ -28,22 +30,22 @@ export function CutTable({ plan }: { plan: Plan }) {
   );
 }
 
-/** Every board that is sawn, to one scale, with its pieces. `width` is fixed on paper. */
-export function CutDiagrams({ plan, width }: { plan: Plan; width: number | null }) {
-  const { rack, shop } = usePiece();
+/** Every board that is sawn, to one scale, with its cuts in order and its pieces. `width` is fixed on paper. */
+export function CutDiagrams({ plan, width, after }: { plan: Plan; width: number | null; after?: (cut: BoardCut) => ReactNode }) {
+  const { shop } = usePiece();
   const { withUnit, length } = useUnit();
-  const used = rack.filter((board) => plan.cutting.placed.some((each) => each.board === board.id) || plan.panel.laid.some((each) => each.board.id === board.id));
-  const longest = Math.max(1, ...used.map((board) => board.length));
+  const { boards } = plan.cutting;
+  const longest = Math.max(1, ...boards.map((cut) => cut.board.length));
+  const pieces = new Map(plan.cutting.pieces.map((each) => [each.id, each]));
   return (
     <section aria-label="Cutting diagrams" className="flex flex-col gap-2">
       <h2>Boards and cuts</h2>
-      <div className={width === null ? "contents" : "grid grid-cols-2 gap-x-6 gap-y-1"}>{used.map((board) => {
-        const laid = plan.panel.laid.find((each) => each.board.id === board.id);
-        const strip = laid ? { x: laid.strip.slide, length: plan.geometry.core.length + shop.lengthAllowance, width: Math.min(board.width, laid.full + shop.widthAllowance) } : null;
+      <div className={width === null ? "contents" : "grid grid-cols-2 gap-x-6 gap-y-1"}>{boards.map((cut) => {
+        const { board, offcuts } = cut;
         return (
-          <figure key={board.id} className="break-inside-avoid">
-            <figcaption className="text-[13px] text-graphite"><b className="font-semibold text-ink">{board.id}</b>, {fractions(`${length(board.length)} by ${length(board.width)} by ${withUnit(board.thickness)}`)}{board.shelf && `, shelf ${board.shelf}`}</figcaption>
-            <SceneView scene={cuttingScene(board, plan.species.colour, plan.cutting.placed.filter((each) => each.board === board.id), strip, longest)} height="to-width" width={width ?? undefined} paper={width !== null} />
+          <figure key={board.id} className="break-inside-avoid" data-cut={board.id} data-sawn={cut.sawn}>
+            <figcaption className="flex min-h-8 items-center gap-3 text-[13px] text-graphite"><span><b className="font-semibold text-ink">{board.id}</b>, {fractions(`${length(board.length)} by ${length(board.width)} by ${withUnit(board.thickness)}`)}{board.shelf && `, shelf ${board.shelf}`}{offcuts.length > 0 && fractions(`; left ${offcuts.map((each) => `${each.id} ${length(each.length)} by ${length(each.width)}`).join(", ")}`)}</span>{after?.(cut)}</figcaption>
+            <SceneView scene={cuttingScene(cut, plan.species.colour, pieces, shop.kerf, longest)} height="to-width" width={width ?? undefined} paper={width !== null} />
           </figure>
         );
       })}</div>

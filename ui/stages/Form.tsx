@@ -26,7 +26,7 @@ export function FormStage() {
         <Choice label="Species" value={plan.species.id} options={[...ownSpecies, ...SPECIES].map((each) => ({ value: each.id, name: each.name }))} onTake={(value) => set("Species", ["species"], value)} />
         <LengthField label="Leg section" value={form.leg.section} onTake={(value) => set("Leg section", ["form", "leg", "section"], value)} />
         <Choice label="Legs" value={form.leg.taper} options={[{ value: "none", name: "Straight" }, { value: "two-faces", name: "Tapered, inner faces" }, { value: "four-faces", name: "Tapered, all faces" }]} onTake={(value) => set("Taper", ["form", "leg", "taper"], value)} />
-        <Choice label="Made" value={form.leg.make} options={[{ value: "solid", name: "Solid" }, { value: "laminated", name: "From two leaves" }]} onTake={(value) => set("Leg making", ["form", "leg", "make"], value)} />
+        <Choice label="Made" value={form.leg.make} options={[{ value: "solid", name: "Solid" }, { value: "laminated", name: "From two leaves" }, { value: "core-faces", name: "Core, four resawn faces" }, { value: "diagonal", name: "Two boards sawn at 45°" }]} onTake={(value) => set("Leg making", ["form", "leg", "make"], value)} />
         <LengthField label="Apron thickness" value={form.apron.thickness} onTake={(value) => set("Apron thickness", ["form", "apron", "thickness"], value)} />
         <LengthField label="Reveal" value={form.apron.reveal} onTake={(value) => set("Reveal", ["form", "apron", "reveal"], value)} />
         <NumberField label="Cross-rails" value={form.crossRails} onTake={(value) => set("Cross-rails", ["form", "crossRails"], value)} />

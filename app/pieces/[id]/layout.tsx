@@ -15,7 +15,7 @@ export default async function PieceLayout({ children, params }: { children: Reac
   const workshop = await currentWorkshop();
   const opened = isId(id) ? await openPiece(workshop.id, id) : null;
   if (!opened) notFound();
-  const [boards, pieces] = await Promise.all([rack(workshop.id, id), bench(workshop.id)]);
+  const [boards, pieces] = await Promise.all([rack(workshop.id, id, opened.piece.species), bench(workshop.id)]);
   return (
     <PieceProvider key={id} opened={opened} shop={workshop.shop} rack={boards} ownSpecies={workshop.ownSpecies} today={isoToday()}>
       <LitProvider>

@@ -24,7 +24,8 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
   if (!read.success) return refuseFault(asked, body.json);
   const result = await savePiece((await currentWorkshop()).id, id, read.output.revision, read.output.changes);
   switch (result.kind) {
-    case "saved": return Response.json({ revision: result.revision, taken: result.taken });
+    case "saved": return Response.json({ revision: result.revision, taken: result.taken, rackChanged: result.rackChanged });
+    case "refused": return refuse(result.message);
     case "stale": return Response.json({ message: "Someone else saved this piece meanwhile.", revision: result.revision, theirs: result.theirs, head: result.head, newest: result.newest }, { status: 409 });
     case "gone": return noPiece();
     case "unknown-state": return refuse("The step this change starts from is not known here. Reload the piece.");

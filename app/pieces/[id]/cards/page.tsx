@@ -1,0 +1,5 @@
+import { CardsView } from "../../../../ui/cards/CardsView";
+
+export default function CardsPage() {
+  return <CardsView />;
+}
