@@ -1,5 +1,6 @@
 import type { PoolClient } from "pg";
 import type { Board, RackBoard } from "../core/stock/board";
+import { RACK_PAGE, RackQuery, RackSum } from "../core/stock/rack-query";
 import { pool, transaction } from "./database";
 import { note } from "./history";
 
@@ -19,28 +20,21 @@ export async function rack(workshop: string, forPiece: string | null, species: s
   return rows.map(asRackBoard);
 }
 
-/** What is asked of the rack page; lengths in mm. */
-export interface RackQuery { text: string; species: string | null; longest: number; widest: number; thickest: number; free: boolean; sort: "name" | "length" | "width" }
-export interface RackPage { boards: RackBoard[]; total: number; volume: number }
-
 const SORTS = { name: "b.name_order", length: "b.length desc, b.name_order", width: "b.width desc, b.name_order" };
-/** Boards on one page of the rack. */
-export const PAGE = 60;
-
 /** One page of the rack: boards that match, from the `from`th on. Counting is a query of its own, so that the page itself stays quick. */
 export async function rackPage(workshop: string, asked: RackQuery, from: number): Promise<RackBoard[]> {
   const { where, values } = matching(workshop, asked);
   const { rows } = await pool().query<Row>({
     name: `rack-${asked.sort}-${where.length}`,
     text: `select b.body, r.piece_id as piece, s.body ->> 'name' as name
-       from (select * from board b where ${where} order by ${SORTS[asked.sort]} limit ${PAGE} offset ${Math.max(0, Math.floor(from))}) b ${RESERVATION.replace("$2::uuid", "null")}
+       from (select * from board b where ${where} order by ${SORTS[asked.sort]} limit ${RACK_PAGE} offset ${Math.max(0, Math.floor(from))}) b ${RESERVATION.replace("$2::uuid", "null")}
       order by ${SORTS[asked.sort]}`, values,
   });
   return rows.map(asRackBoard);
 }
 
 /** How many boards match, how much wood that is, m³, and how many of each species there are at all. */
-export async function rackSum(workshop: string, asked: RackQuery): Promise<{ total: number; volume: number; species: { id: string; count: number }[] }> {
+export async function rackSum(workshop: string, asked: RackQuery): Promise<RackSum> {
   const { where, values } = matching(workshop, asked);
   const [{ rows: [sum] }, { rows: species }] = await Promise.all([
     pool().query<{ total: number; volume: number }>(`select count(*)::int as total, coalesce(sum(length * width * thickness) / 1e9, 0)::float as volume from board b where ${where}`, values),
@@ -65,6 +59,12 @@ function matching(workshop: string, asked: RackQuery): { where: string; values: 
 
 const asBoard = (body: Board): Board => ({ ...body, cutFrom: body.cutFrom ?? "" });
 const asRackBoard = ({ body, piece, name }: Row): RackBoard => ({ ...asBoard(body), reservedBy: piece ? { piece, name: name ?? "another piece" } : null });
+
+/** Which of these names are on the rack. */
+export async function boardsOnRack(workshop: string, ids: readonly string[]): Promise<string[]> {
+  const { rows } = await pool().query<{ id: string }>("select id from board where workshop_id = $1 and id = any($2) and left_at is null order by name_order", [workshop, ids]);
+  return rows.map((row) => row.id);
+}
 
 /** Puts boards on the rack; one whose name is there already is replaced. Returns how many were new. */
 export async function putBoards(workshop: string, boards: readonly Board[], how: "added" | "bought" = "added"): Promise<{ added: number; replaced: number }> {

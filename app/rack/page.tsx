@@ -1,4 +1,5 @@
-import { rack } from "../../store/boards";
+import { ANY_BOARD } from "../../core/stock/rack-query";
+import { rackPage, rackSum } from "../../store/boards";
 import { currentWorkshop } from "../../store/workshops";
 import { RackView } from "../../ui/rack/RackView";
 
@@ -6,5 +7,6 @@ export const dynamic = "force-dynamic";
 
 export default async function RackPage() {
   const workshop = await currentWorkshop();
-  return <RackView boards={await rack(workshop.id, null)} ownSpecies={workshop.ownSpecies} />;
+  const [boards, sum] = await Promise.all([rackPage(workshop.id, ANY_BOARD, 0), rackSum(workshop.id, ANY_BOARD)]);
+  return <RackView first={{ boards, sum }} ownSpecies={workshop.ownSpecies} />;
 }

@@ -1,5 +1,7 @@
 import type { Plan } from "../plan";
 import type { Piece } from "../piece/schema";
+import { outlineOf } from "../form/outline";
+import { alignmentPlaces } from "../glueup/alignment";
 import type { Shop } from "../piece/shop";
 import { Board, narrowest } from "../stock/board";
 import { dimension, Item, line, rect, Scene, seedOf } from "./scene";
@@ -14,13 +16,14 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
   const label = piece.form.overhang.end + at.leg.section + 40;
   let [left, right] = [0, length];
   for (const laid of panel.laid) {
-    const start = -laid.strip.slide - shop.lengthAllowance / 2;
+    const start = laid.at - laid.strip.slide - shop.lengthAllowance / 2;
     const end = start + laid.board.length;
+    const [from, to] = [laid.at, laid.at + laid.length];
     [left, right] = [Math.min(left, start), Math.max(right, end)];
     const y = laid.from;
-    if (start < 0) items.push({ kind: "hatch", x: start, y, w: -start, h: laid.width });
-    if (end > length) items.push({ kind: "hatch", x: length, y, w: end - length, h: laid.width });
-    items.push({ kind: "wood", x: Math.max(0, start), y, w: Math.min(length, end) - Math.max(0, start), h: laid.width, colour: species.colour, seed: seedOf(laid.board.id), grain: "x", id: `strip:${laid.board.id}`, label: `${laid.board.id}, ${Math.round(laid.width)} mm wide` });
+    if (start < from) items.push({ kind: "hatch", x: start, y, w: from - start, h: laid.width });
+    if (end > to) items.push({ kind: "hatch", x: to, y, w: end - to, h: laid.width });
+    items.push({ kind: "wood", x: Math.max(from, start), y, w: Math.max(1, Math.min(to, end) - Math.max(from, start)), h: laid.width, colour: species.colour, seed: seedOf(laid.board.id), grain: "x", id: `strip:${laid.board.id}`, label: `${laid.board.id}, ${Math.round(laid.width)} mm wide` });
     for (const d of laid.board.defects) {
       const cy = y + Math.min(laid.width - d.width / 2, Math.max(d.width / 2, d.y + d.width / 2));
       items.push(...defectItems({ ...d, x: start + d.x, y: cy - d.width / 2 }));
@@ -29,6 +32,12 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
     items.push({ kind: "text", x: label, y: y + laid.width / 2, text: `${Math.round(laid.width)} mm wide, bark ${laid.strip.face === "bark-up" ? "up" : "down"}${laid.strip.turned ? ", turned" : ""}${piece.panel.pinned.includes(laid.board.id) ? ", pinned" : ""}`, ink: "grain", size: 13, dx: 38, dy: 4 });
   }
   if (panel.laid.length === 0) items.push(rect(0, 0, length, width, "hidden", "top"));
+  const { top } = piece.form;
+  if (length === at.top.length) {
+    if (top.outline !== "rectangle") items.push({ kind: "path", points: outlineOf({ ...top, length, width }).map(([x, y]) => [x + length / 2, y + width / 2]), closed: true, ink: "cut", id: "outline" });
+    for (const cut of top.cutouts) items.push({ kind: "rect", x: length / 2 + cut.x - cut.length / 2, y: width / 2 + cut.y - cut.width / 2, w: cut.length, h: cut.width, ink: "hole", id: "cutout", label: cut.name });
+  }
+  for (const aid of alignmentPlaces(panel.laid, at, piece)) items.push({ kind: "rect", x: aid.x + length / 2 - 20, y: aid.y - 5, w: 40, h: 10, ink: "tool", id: "alignment", round: 3 });
   const { end, side } = piece.form.overhang;
   for (const x of [end, at.top.length - end - at.leg.section]) for (const y of [side, at.top.width - side - at.leg.section]) items.push(rect(x + dx, y + dy, at.leg.section, at.leg.section, "layout", "leg"));
   items.push(dimension([0, width], [length, width], 16, length, length === piece.form.top.length ? { path: ["form", "top", "length"], name: "Top length" } : undefined));

@@ -20,7 +20,7 @@ export function cuttingScene(cut: BoardCut, colour: [string, string], pieces: Re
         const piece = pieces.get(id);
         const length = piece?.length ?? section.length / lane.pieces.length;
         items.push({ ...rect(x, y, length, lane.width, "wash", piece?.part), label: `${id}: ${Math.round(length)} by ${Math.round(lane.width)} mm` } as Item);
-        items.push({ kind: "text", x: x + length / 2, y: y + lane.width / 2, text: length > longest * 0.2 ? `${id}, ${Math.round(length)} by ${Math.round(lane.width)} mm` : id, anchor: "middle", size: 13, dy: 4 });
+        items.push({ kind: "text", x: x + length / 2, y: y + lane.width / 2, text: length > longest * 0.3 ? `${id}, ${Math.round(length)} by ${Math.round(lane.width)} mm` : id, anchor: "middle", size: 13, dy: 4 });
         x += length + kerf;
       }
       y += lane.width + kerf;

@@ -7,7 +7,7 @@ import type { Stage } from "../verdict/verdict";
 export type Point = [x: number, y: number];
 
 /** How a line or an area is meant, not how it looks. */
-export type Ink = "outline" | "hidden" | "faint" | "layout" | "wash" | "hole" | "peg" | "tool" | "void" | "fix" | "room" | "paper";
+export type Ink = "outline" | "hidden" | "faint" | "layout" | "wash" | "hole" | "peg" | "tool" | "void" | "fix" | "room" | "paper" | "cut";
 
 interface Drawn { id?: string; label?: string }
 

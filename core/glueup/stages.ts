@@ -2,6 +2,8 @@ import type { Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import type { LaidStrip } from "../stock/rules";
 import type { Species } from "../wood/species";
+import type { TableGeometry } from "../form/leg-and-apron";
+import { AlignmentPlace, alignmentPlaces } from "./alignment";
 import { Adhesive, GLUE_GRAMS, PRESSURE } from "./adhesives";
 
 export interface ClampPlace { x: number; above: boolean }
@@ -10,14 +12,22 @@ export interface ClampPlace { x: number; above: boolean }
 export interface GlueStage {
   id: string; name: string; strips: string[]; lines: number[]; width: number; length: number;
   clamps: { places: ClampPlace[]; reach: number; spacing: number; forceNeeded: number; forceEach: number; owned: number };
-  cauls: number[]; grams: number; weight: number;
+  /** x of each pair of cauls, and how much higher its middle is than its ends, mm */
+  cauls: number[]; crown: number;
+  alignment: AlignmentPlace[];
+  grams: number; weight: number;
   moves: { what: string; minutes: number }[]; minutes: number;
 }
 
 /** How long each move takes one pair of hands, minutes. @source common practice */
-export const MOVE = { spreadPerMetre: 0.4, layStrip: 0.3, clamp: 0.35, caul: 0.4, align: 0.5 };
-/** Caul width, mm: a straight batten crowned by about 1 mm. @source common practice */
+export const MOVE = { spreadPerMetre: 0.4, layStrip: 0.3, clamp: 0.35, caul: 0.4, align: 0.15 };
+/** What holds the strips level while they are clamped, as it is counted. */
+export const AIDS = { none: "aids", "loose-tenons": "loose tenons", dowels: "dowels", biscuits: "biscuits" };
+/** A caul on edge, mm: width on the panel and depth. @source common practice */
 export const CAUL_WIDTH = 50;
+export const CAUL_DEPTH = 75;
+/** Stiffness of the caul's wood, MPa: a sound hardwood batten. @source Wood Handbook Table 5-3, from memory, rounded down */
+const CAUL_STIFFNESS = 11000;
 const CAUL_SPACING = 700;
 /** Clamps stand this far from each end of the panel, mm. @source common practice */
 const CLAMP_FROM_END = 80;
@@ -28,9 +38,11 @@ const CLAMP_SPACING = { least: 200, most: 300 };
  *
  * Halves are glued when chosen or when the panel won't pass the planer in one; each half fits the planer, then one last seam.
  */
-export function glueStages(laid: readonly LaidStrip[], piece: Piece, thickness: number, length: number, species: Species, shop: Shop, adhesive: Adhesive): GlueStage[] {
+export function glueStages(laid: readonly LaidStrip[], piece: Piece, at: Pick<TableGeometry, "core" | "top">, species: Species, shop: Shop, adhesive: Adhesive): GlueStage[] {
   if (laid.length === 0) return [];
-  const stage = (id: string, name: string, groups: LaidStrip[][]) => glueStage(id, name, groups, piece, thickness, length, species, shop, adhesive);
+  const { thickness, length } = at.core;
+  const aids = alignmentPlaces(laid, at, piece);
+  const stage = (id: string, name: string, groups: LaidStrip[][]) => glueStage(id, name, groups, piece, thickness, length, species, shop, adhesive, aids);
   if (piece.choices.stages === "all-at-once" || laid.length < 3) return [stage("panel", "The whole panel", laid.map((each) => [each]))];
   const groups = planerGroups(laid, shop.planerWidth);
   if (groups.length < 2) return [stage("panel", "The whole panel", laid.map((each) => [each]))];
@@ -58,7 +70,7 @@ export function planerGroups(laid: readonly LaidStrip[], planer: number): LaidSt
   return laid.map((each) => [each]);
 }
 
-function glueStage(id: string, name: string, groups: LaidStrip[][], piece: Piece, thickness: number, length: number, species: Species, shop: Shop, adhesive: Adhesive): GlueStage {
+function glueStage(id: string, name: string, groups: LaidStrip[][], piece: Piece, thickness: number, length: number, species: Species, shop: Shop, adhesive: Adhesive, aids: readonly AlignmentPlace[]): GlueStage {
   const strips = groups.flat();
   const start = strips[0].from;
   const widths = groups.map((group) => group.reduce((sum, each) => sum + each.full, 0));
@@ -72,24 +84,39 @@ function glueStage(id: string, name: string, groups: LaidStrip[][], piece: Piece
   const places = Array.from({ length: count }, (_, i) => ({ x: -run / 2 + (i * run) / (count - 1), above: i % 2 === 1 }));
   const reaching = shop.clamps.filter((clamp) => clamp.reach >= width + 20).sort((a, b) => a.reach - b.reach);
   const owned = reaching.reduce((sum, clamp) => sum + clamp.count, 0);
-  const forceEach = owned ? reaching.reduce((sum, clamp) => sum + clamp.count * clamp.force, 0) / owned : 0;
   const pressure = adhesive.id.startsWith("epoxy") ? PRESSURE.epoxy : PRESSURE[species.kind];
   const caulCount = Math.max(2, Math.ceil(run / CAUL_SPACING));
   // each midway between two clamps, so that neither is in the other's way
   const step = run / (count - 1);
   const cauls = Array.from({ length: caulCount }, (_, i) => -run / 2 + (Math.floor(((i + 0.5) * (count - 1)) / caulCount) + 0.5) * step);
   const hands = piece.glueUp.hands;
+  const forceEach = owned ? reaching.reduce((sum, clamp) => sum + clamp.count * clamp.force, 0) / owned : 0;
+  const alignment = aids.filter((aid) => lines.some((line) => Math.abs(line - aid.y) < 0.01));
   const moves = [
     { what: `Spread glue on ${lines.length} line${lines.length > 1 ? "s" : ""}`, minutes: (lines.length * (roughLength / 1000) * MOVE.spreadPerMetre) / hands },
     { what: `Lay ${groups.length} pieces on the clamps`, minutes: (groups.length * MOVE.layStrip) / hands },
-    ...(piece.choices.alignment === "none" ? [] : [{ what: "Fit the loose tenons", minutes: (lines.length * MOVE.align) / hands }]),
+    ...(alignment.length === 0 ? [] : [{ what: `Fit ${alignment.length} ${AIDS[piece.choices.alignment]}`, minutes: (alignment.length * MOVE.align) / hands }]),
     { what: `Tighten ${count} clamps from the middle out`, minutes: (count * MOVE.clamp) / hands },
     { what: `Press ${caulCount} pairs of cauls flat`, minutes: (caulCount * MOVE.caul) / hands },
   ];
   return {
     id, name, strips: strips.map((each) => each.board.id), lines, width, length: roughLength,
     clamps: { places, reach: Math.ceil((width + 20) / 10) * 10, spacing: run / (count - 1), forceNeeded: (pressure * thickness * roughLength) / 1000, forceEach, owned },
-    cauls, grams: (lines.length * roughLength * thickness * GLUE_GRAMS) / 1e6,
+    cauls, crown: caulCrown(width), alignment, grams: (lines.length * roughLength * thickness * GLUE_GRAMS) / 1e6,
     weight: (width * roughLength * thickness * species.density) / 1e9, moves, minutes: moves.reduce((sum, move) => sum + move.minutes, 0),
   };
+}
+
+/** Force with which a caul is pressed flat at each end, kN: a light clamp. @source common practice */
+const CAUL_FORCE = 2;
+
+/**
+ * How much higher a caul's middle must be than its ends so that it lies flat and presses evenly once both ends are pulled down, mm.
+ *
+ * @param width  of the glue-up, mm
+ * @source beam on an even load held at its ends, 5 w L⁴ / 384 E I with w L = twice the end force (Roark)
+ */
+export function caulCrown(width: number): number {
+  const inertia = (CAUL_WIDTH * CAUL_DEPTH ** 3) / 12;
+  return (5 * 2 * CAUL_FORCE * 1000 * width ** 3) / (384 * CAUL_STIFFNESS * inertia);
 }

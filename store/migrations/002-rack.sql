@@ -9,7 +9,7 @@ alter table board
   add column thickness numeric generated always as ((body ->> 'thickness')::numeric) stored,
   add column cut_from text generated always as (nullif(body ->> 'cutFrom', '')) stored,
   -- B2 before B10
-  add column name_order text generated always as (lpad(length(id)::text, 3, '0') || id) stored;
+  add column name_order text generated always as (coalesce(substring(id from '^[^0-9]*'), '') || lpad(coalesce(substring(id from '[0-9]+'), ''), 9, '0') || id) stored;
 create index board_rack on board (workshop_id, name_order) where left_at is null;
 create index board_species on board (workshop_id, species, name_order) where left_at is null;
 create index board_length on board (workshop_id, length, name_order) where left_at is null;

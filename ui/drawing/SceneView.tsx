@@ -13,7 +13,8 @@ const INKS: Record<Ink, { fill: string; stroke: string; dash?: string; width?: n
   outline: { fill: "none", stroke: "#14201c", width: 1.2 }, hidden: { fill: "none", stroke: "#51605a", dash: "5 4" }, faint: { fill: "none", stroke: "#9aa8a1", dash: "10 4 2 4" },
   layout: { fill: "none", stroke: "#1c479f", dash: "5 4", width: 1.2 }, wash: { fill: "#dfe7f5", stroke: "#1c479f", opacity: 0.85 }, hole: { fill: "#f8faf9", stroke: "#51605a" },
   peg: { fill: "#4a3a1a", stroke: "#4a3a1a" }, tool: { fill: "#51605a", stroke: "#33403a", opacity: 0.85 }, void: { fill: "#f8faf9", stroke: "#9aa8a1" },
-  fix: { fill: "#f8faf9", stroke: "#ab2018", width: 2 }, room: { fill: "#f8faf9", stroke: "#14201c", width: 3 }, paper: { fill: "#f1e7d2", stroke: "#6d5c36", width: 1 },
+  fix: { fill: "#f8faf9", stroke: "#ab2018", width: 2 }, cut: { fill: "none", stroke: "#14201c", width: 2 },
+  room: { fill: "#f8faf9", stroke: "#14201c", width: 3 }, paper: { fill: "#f1e7d2", stroke: "#6d5c36", width: 1 },
 };
 const TEXT = { ink: "#14201c", graphite: "#51605a", layout: "#1c479f", grain: "#4a3a1a" };
 

@@ -40,10 +40,10 @@ export function CutDiagrams({ plan, width, after }: { plan: Plan; width: number 
   return (
     <section aria-label="Cutting diagrams" className="flex flex-col gap-2">
       <h2>Boards and cuts</h2>
-      <div className={width === null ? "contents" : "grid grid-cols-2 gap-x-6 gap-y-1"}>{boards.map((cut) => {
+      <div className={`grid gap-x-6 gap-y-1 ${width === null ? "grid-cols-1 lg:grid-cols-2" : "grid-cols-2"}`}>{boards.map((cut) => {
         const { board, offcuts } = cut;
         return (
-          <figure key={board.id} className="break-inside-avoid" data-cut={board.id} data-sawn={cut.sawn}>
+          <figure key={board.id} className="min-w-0 break-inside-avoid" data-cut={board.id} data-sawn={cut.sawn}>
             <figcaption className="flex min-h-8 items-center gap-3 text-[13px] text-graphite"><span><b className="font-semibold text-ink">{board.id}</b>, {fractions(`${length(board.length)} by ${length(board.width)} by ${withUnit(board.thickness)}`)}{board.shelf && `, shelf ${board.shelf}`}{offcuts.length > 0 && fractions(`; left ${offcuts.map((each) => `${each.id} ${length(each.length)} by ${length(each.width)}`).join(", ")}`)}</span>{after?.(cut)}</figcaption>
             <SceneView scene={cuttingScene(cut, plan.species.colour, pieces, shop.kerf, longest)} height="to-width" width={width ?? undefined} paper={width !== null} />
           </figure>

@@ -114,7 +114,7 @@ function LegWays() {
         <tbody>{(Object.keys(names) as (keyof typeof names)[]).map((make) => {
           const pieces = legPieces(make, section, shop.kerf);
           return <tr key={make} className={make === piece.form.leg.make ? "font-[560]" : ""}><td className="whitespace-nowrap">{names[make]}</td><td>{fractions(pieces.map((each) => `${withUnit(each.width)} by ${withUnit(each.thickness)}`).join(", "))}</td><td className="number">{fractions(withUnit(Math.max(...pieces.map((each) => each.thickness))))}</td><td className="text-[13px] text-graphite">{say(legSteps(make, section, shop).join(" "))}</td>
-            <td>{make === piece.form.leg.make ? "chosen" : <button className="button" aria-label={`Make legs: ${names[make]}`} onClick={() => set("Leg making", ["form", "leg", "make"], make)}>Take it</button>}</td></tr>;
+            <td>{make === piece.form.leg.make ? "chosen" : <button className="button whitespace-nowrap" aria-label={`Make legs: ${names[make]}`} onClick={() => set("Leg making", ["form", "leg", "make"], make)}>Take it</button>}</td></tr>;
         })}</tbody></table>
     </section>
   );

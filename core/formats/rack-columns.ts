@@ -1,0 +1,57 @@
+/** How merchants and spreadsheets name the columns of a list of boards, and in which unit they write a size. */
+import { parseLength } from "../units/length";
+import { MM_PER_FOOT, MM_PER_INCH } from "../units/length";
+import { nominalSize, QUARTERS } from "../units/lumber";
+
+export const COLUMNS = ["id", "species", "length", "width", "width_end", "thickness", "ring_left", "ring_right", "bow", "crook", "cup", "twist", "moisture", "measured_on", "tree", "shelf", "price", "defects", "cut_from"] as const;
+/** Columns of other people's lists that stand for one or several of ours. */
+const THEIRS = ["nominal", "board_feet", "quantity"] as const;
+export type Column = (typeof COLUMNS)[number] | (typeof THEIRS)[number];
+
+/** A column of the file: what it holds, and the unit its header names. */
+export interface FileColumn { column: Column; unit: number | null }
+
+const UNITS: Record<string, number> = { mm: 1, cm: 10, m: 1000, in: MM_PER_INCH, inch: MM_PER_INCH, inches: MM_PER_INCH, ft: MM_PER_FOOT, feet: MM_PER_FOOT, foot: MM_PER_FOOT };
+const NAMES: Record<Column, string[]> = {
+  id: ["id", "board", "tag", "no", "number", "board_no", "label"], species: ["species", "wood", "timber"], length: ["length", "len", "l", "long"],
+  width: ["width", "w", "wide"], width_end: ["width_end", "other_width", "width_2", "width2", "narrow_end"], thickness: ["thickness", "thick", "t", "quarters"],
+  ring_left: ["ring_left"], ring_right: ["ring_right"], bow: ["bow"], crook: ["crook"], cup: ["cup"], twist: ["twist", "wind"],
+  moisture: ["moisture", "mc", "moisture_content"], measured_on: ["measured_on", "measured", "date"], tree: ["tree", "log", "bundle", "pack", "flitch"],
+  shelf: ["shelf", "place", "location", "bay"], price: ["price", "cost", "paid"], defects: ["defects"], cut_from: ["cut_from"],
+  nominal: ["nominal", "section", "size"], board_feet: ["board_feet", "bf", "bd_ft", "bdft"], quantity: ["quantity", "qty", "pieces", "pcs", "count"],
+};
+
+/** What a header cell such as `Width (in)`, `Length_ft` or `MC %` stands for; null when it is nothing Taller knows. */
+export function fileColumn(header: string): FileColumn | null {
+  const words = header.trim().toLowerCase().replace(/[“”"]$/, " in").replace(/['′]$/, " ft").replace(/[^a-z0-9]+/g, "_").replace(/^_|_$/g, "").split("_");
+  for (let cut = words.length; cut > 0; cut -= 1) {
+    const name = words.slice(0, cut).join("_");
+    const unit = words.slice(cut).find((word) => word in UNITS);
+    const column = (Object.keys(NAMES) as Column[]).find((each) => NAMES[each].includes(name));
+    if (column) return { column, unit: unit ? UNITS[unit] : null };
+  }
+  return null;
+}
+
+/** Either a size in mm, or a sentence. */
+export type ReadSize = { ok: true; mm: number } | { ok: false; message: string };
+
+/**
+ * Reads a size as lists write it: `2400`, `2,4 m`, `8/4` as a thickness in quarters of an inch, `7' 6"`, `5 1/2`.
+ *
+ * @param unit  mm in one of the header's unit, or null when it names none: then a bare number is mm
+ */
+export function readSize(typed: string, { column, unit }: FileColumn): ReadSize {
+  const quarters = typed.replace(/\s/g, "");
+  if (column === "thickness" && /^\d+\/4$/.test(quarters)) {
+    const found = QUARTERS[quarters];
+    return found ? { ok: true, mm: found.rough } : { ok: false, message: `“${typed}” in the column thickness is no quarter size that is sawn; they run from 4/4 to 16/4.` };
+  }
+  const plain = typed.replace(/\s/g, "").replace(",", ".");
+  if (/^[-−]?\d*\.?\d+$/.test(plain)) return { ok: true, mm: Number(plain.replace("−", "-")) * (unit ?? 1) };
+  const read = parseLength(typed, "inch");
+  return read.ok ? { ok: true, mm: read.mm } : { ok: false, message: `“${typed}” in the column ${column} is not a number.` };
+}
+
+/** Thickness and width of a nominal size such as `2x6`; null when there is no such size. */
+export const readNominal = (typed: string) => nominalSize(typed.replace(/\s/g, ""));
