@@ -6,6 +6,7 @@ import { pieceSchema } from "./piece/schema";
 import { createPlanner, Plan, planPiece, RULE_COUNT } from "./plan";
 import type { RackBoard } from "./stock/board";
 import { USUAL_SHOP } from "./piece/shop";
+import { demoBoard } from "./testing/boards";
 import { at, find, planOf, plainRack, strips, tableWith, TODAY } from "./testing/plans";
 
 const seven = at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"));
@@ -37,6 +38,9 @@ const TROUBLE: Patch[][] = [
   [at("moisture.value", 45)], [at("species", "american-beech"), at("form.leg.section", 110), at("brief.climate.id", "porch-temperate")], [at("delivery", "2027-05-01"), at("moisture.value", 14)],
   [at("delivery", "2026-11-24"), at("log", [{ kind: "air", id: "a", on: "2027-01-10", value: 71, temperature: 20, text: "" }])], [at("delivery", "2026-11-24"), at("log", [{ kind: "air", id: "a", on: "2027-01-10", value: 36, temperature: 20, text: "" }])],
   [at("brief.deadline", "2026-11-30")], [at("finish", "oil"), at("brief.deadline", "2026-12-15")], [at("form.leg.make", "laminated")], [at("form.leg.section", 110)], [at("day", "2026-10-01")],
+  [seven, at("form.top.outline", "ellipse")], [seven, at("form.top.cutouts", [{ name: "Outlet", x: 850, y: 380, length: 80, width: 60 }])], [seven, at("form.top.cutouts", [{ name: "Outlet", x: 880, y: 0, length: 120, width: 60 }])], [seven, at("form.top.outline", "notched")], [seven, at("form.top.outline", "soft")],
+  [at("form.leg.make", "core-faces")], [at("form.leg.make", "diagonal")], [at("cutting.matches", [{ piece: "E1", as: "A1" }, { piece: "A1", as: "E1" }])], [at("cutting.matches", [{ piece: "Q9", as: "A1" }])],
+  [at("cutting.sections", [{ board: "Z99", x: 20, y: 0, length: 900, lanes: [{ width: 100, pieces: ["A1"] }] }])], [at("cutting.sawn", [{ board: { ...demoBoard({ id: "Z1" }), reservedBy: undefined }, on: TODAY, strip: null, offcuts: [], sections: [{ board: "Z1", x: 20, y: 0, length: 900, lanes: [{ width: 100, pieces: ["E1"] }] }] }].map((each) => JSON.parse(JSON.stringify(each)))), at("cutting.spoiled", [{ piece: "E1", board: "Z1", on: TODAY, why: "" }])],
 ];
 
 const REMINDERS = ["build.cautions", "cutting.short", "movement.stopped"];
@@ -54,7 +58,7 @@ const ELSEWHERE: [string, () => Plan][] = [
   ["boards.centre", () => planOf(tableWith(at("panel.strips", strips("B1", "B1", "B1", "B1"))), otherBoards(() => ({ width: 220 })))],
   ["boards.taken", () => planOf(tableWith(seven), otherBoards((_, i) => ({ reservedBy: i === 0 ? { piece: "other", name: "Desk" } : null })))],
   ["brief.turning", () => planOf(tableWith(at("brief.room", { length: 2000, width: 2000, height: 2000 }), at("form.top.length", 2400)))],
-  ["form.top-weight", () => planOf(tableWith(at("form.top", { length: 3000, width: 1200, thickness: 45, edge: { kind: "square", size: 0 } })))],
+  ["form.top-weight", () => planOf(tableWith(at("form.top.length", 3000), at("form.top.width", 1200), at("form.top.thickness", 45)))],
   ["movement.overhang", () => planOf(tableWith(at("form.overhang.side", 12)))],
   ["cutting.yield", () => planOf(tableWith(seven, at("form.top.thickness", 12), at("form.apron.thickness", 17)), plainRack())],
 ];

@@ -23,6 +23,7 @@ export function glueScene(plan: Plan, stage: GlueStage): Scene {
     items.push({ kind: "text", x, y: from + stage.width + over, text: String(i + 1), anchor: "middle", ink: "graphite", size: 13, dy: -5 });
   });
   for (const at of stage.lines) items.push(line([[-half, at], [half, at]], "layout"));
+  for (const aid of stage.alignment) items.push({ kind: "rect", x: aid.x - 20, y: aid.y - 6, w: 40, h: 12, ink: "peg", id: "alignment", round: 4 });
   items.push({ kind: "dimension", from: [stage.clamps.places[0].x, from - over], to: [stage.clamps.places[1].x, from - over], offset: -16, value: stage.clamps.spacing });
   items.push({ kind: "dimension", from: [half, from + stage.width], to: [half, from], offset: 18, value: stage.width });
   return { id: `glue-${stage.id}`, title: `${stage.name}: ${strips.map((each) => each.board.id).join(", ")}; ${stage.clamps.places.length} clamps, ${stage.cauls.length} pairs of cauls.`, bounds: { x: -half, y: from - over, w: stage.length, h: stage.width + 2 * over }, margin: [22, 60, 36, 8], items };

@@ -4,9 +4,8 @@ import { MM_PER_FOOT, MM_PER_INCH } from "../units/length";
 import { nominalSize, QUARTERS } from "../units/lumber";
 
 export const COLUMNS = ["id", "species", "length", "width", "width_end", "thickness", "ring_left", "ring_right", "bow", "crook", "cup", "twist", "moisture", "measured_on", "tree", "shelf", "price", "defects", "cut_from"] as const;
-/** Columns of other people's lists that stand for one or several of ours. */
-const THEIRS = ["nominal", "board_feet", "quantity"] as const;
-export type Column = (typeof COLUMNS)[number] | (typeof THEIRS)[number];
+/** Our columns, and those of other people's lists that stand for one or several of them. */
+export type Column = (typeof COLUMNS)[number] | "nominal" | "board_feet" | "quantity";
 
 /** A column of the file: what it holds, and the unit its header names. */
 export interface FileColumn { column: Column; unit: number | null }

@@ -6,7 +6,7 @@ import { randomRack } from "../testing/boards";
 import { freshPiece } from "../piece/fresh";
 import { SPECIES } from "../wood/species";
 import { writeCutList } from "./cut-list-csv";
-import { readRack, writeRack } from "./rack-csv";
+import { readRack, writeRack, writeTally } from "./rack-csv";
 
 const TODAY = "2026-11-23";
 const read = (text: string) => readRack(text, SPECIES, TODAY);
@@ -82,4 +82,42 @@ it("a ring angle of 120 is refused with its line; the rest is read", () => {
   expect(boards.map((board) => board.id)).toEqual(["B1"]);
   expect(faults[0].line).toBe(3);
   expect(faults[0].message).toMatch(/ring angle runs from -?−?90 to 90/i);
+});
+
+describe("lists the way merchants write them", () => {
+  it("quarters, inches, feet and inches, moisture with its sign", () => {
+    const { boards, faults } = read('Tag,Species,Thickness,Width (in),Length,MC %,Place\nA1,White ash,8/4,7 1/2,"8\' 6""",8%,bay 3\n');
+    expect(faults).toEqual([]);
+    expect(boards[0]).toMatchObject({ id: "A1", species: "white-ash", thickness: 50.8, width: 190.5, length: 2590.8, moisture: 8, shelf: "bay 3" });
+  });
+  it("nominal softwood sizes are their dressed sizes (PS 20, from memory), and a quantity is so many boards", () => {
+    const { boards } = read("Tag;Species;Nominal;Length ft;Qty\nS;European larch;2x6;10;3");
+    expect(boards.map((board) => board.id)).toEqual(["S-1", "S-2", "S-3"]);
+    expect(boards[0]).toMatchObject({ thickness: 38, width: 140, length: 3048 });
+  });
+  it("board feet stand in for a length that is not given", () => {
+    const { boards } = read("tag,species,thickness,width in,bf\nA,White ash,4/4,6,4");
+    expect(boards[0].length).toBe(Math.round((4 * 12 * 12) / 6 * 25.4));
+  });
+  it("metres and centimetres in the header or the cell", () => {
+    expect(read("id,species,length (m),width cm,thickness\nB1,European ash,2.4,15,38").boards[0]).toMatchObject({ length: 2400, width: 150 });
+    expect(read("id,species,length,width,thickness\nB1,European ash,2.4 m,15 cm,38 mm").boards[0]).toMatchObject({ length: 2400, width: 150, thickness: 38 });
+  });
+  it("sizes that don't exist are told", () => {
+    expect(read("tag,species,nominal,length\nS,European larch,3x7,3000").faults[0].message).toMatch(/no nominal size/);
+    expect(read("id,species,length,width,thickness\nB1,European ash,2400,150,7/4").faults[0].message).toMatch(/no quarter size/);
+  });
+  it("the merchant's tally reads back within a sixteenth of an inch, board by board", () => {
+    const boards = randomRack(9, 40).map(({ reservedBy: _, ...board }) => board);
+    const back = read(writeTally(boards));
+    expect(back.faults).toEqual([]);
+    back.boards.forEach((board, i) => { for (const key of ["length", "width", "thickness"] as const) expect(Math.abs(board[key] - boards[i][key])).toBeLessThan(25.4 / 16); });
+  });
+  it("100,000 rows of which 37 are bad: the good ones are read, each bad one has its line", () => {
+    const bad = new Set(Array.from({ length: 37 }, (_, i) => 100 + i * 2600));
+    const rows = Array.from({ length: 100_000 }, (_, i) => (bad.has(i) ? `X${i},european-ash,long,150,38` : `X${i},european-ash,${2000 + (i % 900)},150,38`));
+    const { boards, faults } = read(`${HEADER}\n${rows.join("\n")}`);
+    expect(boards).toHaveLength(99_963);
+    expect(faults.map((fault) => fault.line)).toEqual([...bad].map((i) => i + 2));
+  });
 });

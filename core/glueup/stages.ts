@@ -91,7 +91,8 @@ function glueStage(id: string, name: string, groups: LaidStrip[][], piece: Piece
   const cauls = Array.from({ length: caulCount }, (_, i) => -run / 2 + (Math.floor(((i + 0.5) * (count - 1)) / caulCount) + 0.5) * step);
   const hands = piece.glueUp.hands;
   const forceEach = owned ? reaching.reduce((sum, clamp) => sum + clamp.count * clamp.force, 0) / owned : 0;
-  const alignment = aids.filter((aid) => lines.some((line) => Math.abs(line - aid.y) < 0.01));
+  // the aids of each seam that is closed now, at its place before the panel is trimmed
+  const alignment = groups.slice(0, -1).flatMap((group, i) => aids.filter((aid) => aid.between[0] === group.at(-1)!.board.id && aid.between[1] === groups[i + 1][0].board.id).map((aid) => ({ ...aid, y: lines[i] })));
   const moves = [
     { what: `Spread glue on ${lines.length} line${lines.length > 1 ? "s" : ""}`, minutes: (lines.length * (roughLength / 1000) * MOVE.spreadPerMetre) / hands },
     { what: `Lay ${groups.length} pieces on the clamps`, minutes: (groups.length * MOVE.layStrip) / hands },

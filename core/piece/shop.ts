@@ -1,7 +1,7 @@
 /** What the workshop owns and how it works. Sizes in mm. */
 import * as v from "valibot";
 import { climateSchema } from "./climate";
-import { between, count, distance, name, size } from "./fields";
+import { between, count, distance, name, size, text } from "./fields";
 
 const sizes = (field: string) => v.array(size(field, 300));
 
@@ -15,6 +15,7 @@ export const shopSchema = v.strictObject({
   kerf: distance("saw kerf", 8), jointing: distance("jointing allowance an edge", 10), cleaning: distance("cleaning a face", 5),
   lengthAllowance: distance("length allowance", 200), widthAllowance: distance("width allowance", 30),
   keepOffcut: size("shortest offcut kept", 3000), temperature: between("shop temperature", -10, 45, " °C"), lift: between("what one person lifts", 5, 60, " kg"),
+  currency: v.optional(v.pipe(text("currency", 3), v.regex(/^[A-Z]{3}$/, "A currency is three capitals, such as EUR.")), "EUR"),
   climate: v.optional(climateSchema, { kind: "typical", id: "shop-heated" }),
 });
 
@@ -25,5 +26,5 @@ export const USUAL_SHOP: Shop = {
   chisels: [6, 8, 10, 12, 15, 20], routerBits: [6, 8, 10, 12], mortiseDepth: 75,
   looseTenons: [{ thickness: 8, width: 30 }, { thickness: 10, width: 40 }, { thickness: 12, width: 50 }],
   clamps: [{ reach: 600, count: 6, force: 4 }, { reach: 1000, count: 8, force: 5 }, { reach: 1250, count: 4, force: 5 }],
-  kerf: 3, jointing: 1.5, cleaning: 0.8, lengthAllowance: 40, widthAllowance: 6, keepOffcut: 500, temperature: 17, lift: 25, climate: { kind: "typical", id: "shop-heated" },
+  kerf: 3, jointing: 1.5, cleaning: 0.8, lengthAllowance: 40, widthAllowance: 6, keepOffcut: 500, temperature: 17, lift: 25, currency: "EUR", climate: { kind: "typical", id: "shop-heated" },
 };

@@ -1,4 +1,5 @@
 import type { TableGeometry } from "../form/leg-and-apron";
+import { chordAt } from "../form/outline";
 import { jointLines, NARROWEST_STRIP, widestWindow, WIDEST_STRIP } from "../layout/candidates";
 import { LINES } from "../layout/arrange";
 import type { Piece, Strip } from "../piece/schema";
@@ -19,7 +20,7 @@ export const PANEL_LIMITS = { moistureSpread: 1.5, thicknessSpare: 0.5, wideStri
 
 /** Every rule of the boards stage. */
 export const PANEL_RULES: ((facts: PanelFacts) => Verdict | Verdict[] | null)[] = [
-  chosen, gone, taken, wideEnough, longEnough, thickEnough, centreLine, overLegs, defectsInside, stripWidths, moistureSpread, ringOrder, partsHaveBoards,
+  chosen, gone, taken, wideEnough, longEnough, thickEnough, centreLine, overLegs, defectsInside, stripWidths, moistureSpread, ringOrder, partsHaveBoards, outlineClear,
 ];
 
 function chosen({ laid, at }: PanelFacts): Verdict | null {
@@ -201,6 +202,25 @@ function partsHaveBoards({ lacking, laid, at }: PanelFacts): Verdict | null {
     id: "boards.parts", stage: "boards", level: lacking.length ? "fix" : "holds", subject: lacking.map((each) => each.name),
     text: lacking.length ? `No board on the rack for ${lacking.map((each) => `${each.count} ${each.name.toLowerCase()}${each.count > 1 ? "s" : ""}`).join(", ")}` : "Every part has a board",
     why: lacking.length ? "They stand on the shopping list under Cutting." : "Legs, rails and blocks are laid out under Cutting.",
+  });
+}
+
+/** Legs must stand under the finished outline, and no hole be cut over one. */
+function outlineClear({ at, piece }: PanelFacts): Verdict | null {
+  const { top, overhang } = piece.form;
+  const whole = at.core.count === 1 && at.core.length === at.top.length;
+  if (!whole || (top.outline === "rectangle" && top.cutouts.length === 0)) return null;
+  const shape = { ...top, length: at.top.length, width: at.top.width };
+  const [x, y] = [at.top.length / 2 - overhang.end, at.top.width / 2 - overhang.side];
+  // where corners are notched the legs come up through them
+  const out = top.outline === "notched" ? 0 : Math.max(0, x - chordAt(shape, y) / 2);
+  const over = top.cutouts.find((cut) => Math.abs(cut.x) + cut.length / 2 > x - at.leg.section && Math.abs(cut.y) + cut.width / 2 > y - at.leg.section);
+  const beyond = top.cutouts.find((cut) => [-1, 1].some((s) => Math.abs(cut.x) + cut.length / 2 > chordAt(shape, cut.y + (s * cut.width) / 2) / 2));
+  return verdict({
+    id: "boards.outline", stage: "boards", subject: ["top", "leg"], level: out > 0 || beyond ? "fix" : over ? "tight" : "holds",
+    text: out > 0 ? `The legs stand ${mm(out)} outside the outline` : beyond ? `The cut-out for ${beyond.name} runs over the edge` : over ? `The cut-out for ${over.name} opens over a leg` : "Legs and cut-outs lie inside the outline",
+    why: out > 0 ? "The curve passes inside their corners: overhang them more, or keep the top straight." : beyond || over ? "Move it, or make it smaller." : "Each corner of a leg is covered by the finished top.",
+    remedies: out > 0 ? [set("Keep the top rectangular", ["form", "top", "outline"], "rectangle")] : beyond ?? over ? [set("Take the cut-out out", ["form", "top", "cutouts"], top.cutouts.filter((cut) => cut !== (beyond ?? over)))] : [],
   });
 }
 

@@ -59,3 +59,5 @@ create table merchant_order (
   received_at timestamptz,
   primary key (workshop_id, id)
 );
+
+alter table workshop add column price_list jsonb;

@@ -20,6 +20,8 @@ interface PieceContext {
   /** Applies patches as one step that can be undone; returns a sentence instead when they make no sense. */
   edit: (label: string, patches: Patch[]) => string | null;
   undo: () => void; redo: () => void;
+  /** asks the server for the rack again, after boards have come or gone */
+  reloadRack: () => void;
 }
 const Context = createContext<PieceContext | null>(null);
 
@@ -74,7 +76,7 @@ export function PieceProvider({ opened: given, shop, rack: firstRack, ownSpecies
       setSaveState(me.queue.length ? "saving" : "saved");
       if (me.queue.length) keep(opened.id, me.revision, me.queue); else forget(opened.id);
       if (result.taken.length) setRack((boards) => boards.map((board) => { const by = result.taken.find((each) => each.board === board.id); return by ? { ...board, reservedBy: { piece: by.piece, name: by.name } } : board; }));
-      if (result.rackChanged) void loadRack(opened.id, at.current.piece.species).then((boards) => { if (boards) setRack(boards); });
+      if (result.rackChanged) void loadRack(opened.id, me.piece.species).then((boards) => { if (boards) setRack(boards); });
       if (me.queue.length) void flush();
     } else if (result.kind === "stale") {
       me.stopped = true;
@@ -174,11 +176,12 @@ export function PieceProvider({ opened: given, shop, rack: firstRack, ownSpecies
   }, [flush, redo, undo]);
 
   const plan = useMemo(() => planner.current!({ piece: now.piece, shop, rack, ownSpecies, today }), [now.piece, shop, rack, ownSpecies, today]);
+  const reloadRack = useCallback(() => void loadRack(opened.id, at.current.piece.species).then((boards) => { if (boards) setRack(boards); }), [opened.id]);
   const index = now.line.findIndex((each) => each.n === now.head);
   const value = useMemo<PieceContext>(() => ({
-    id: opened.id, piece: now.piece, plan, shop, rack, ownSpecies, today, revision, saveState, edit, undo, redo,
+    id: opened.id, piece: now.piece, plan, shop, rack, ownSpecies, today, revision, saveState, edit, undo, redo, reloadRack,
     undoLabel: index > 0 ? now.line[index].label : null, redoLabel: now.line[index + 1]?.label ?? null,
-  }), [opened.id, now, plan, shop, rack, ownSpecies, today, revision, saveState, edit, undo, redo, index]);
+  }), [opened.id, now, plan, shop, rack, ownSpecies, today, revision, saveState, edit, undo, redo, reloadRack, index]);
 
   /** Leaves out the step that was refused, saves what came before it, and stands there. */
   const takeBack = () => {

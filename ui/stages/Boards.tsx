@@ -2,7 +2,11 @@
 import { useMemo, useState } from "react";
 import { panelScene } from "../../core/drawing/boards";
 import { endGrainScene } from "../../core/drawing/top";
+import { panelNeed } from "../../core/layout/candidates";
+import { panelScores } from "../../core/layout/scores";
 import type { Strip } from "../../core/piece/schema";
+import { LengthField } from "../fields/fields";
+import { PanelOutline } from "./PanelOutline";
 import { SceneView } from "../drawing/SceneView";
 import { useUnit } from "../frame/unit";
 import { usePiece } from "../piece/PieceProvider";
@@ -47,7 +51,7 @@ function PanelBoards() {
   const scene = useMemo(() => panelScene(plan, shown, shop), [plan, shown, shop]);
   const ends = useMemo(() => endGrainScene(plan, true), [plan]);
   const compose = (pinned = panel.pinned) => start({
-    rack, species: plan.species.id, need: plan.geometry.core, shop, frame: { width: plan.geometry.core.width, overhang: Math.max(0, piece.form.overhang.side - (plan.geometry.top.width - plan.geometry.core.width) / 2), leg: plan.geometry.leg.section },
+    rack, species: plan.species.id, need: panelNeed(plan.geometry, piece.form.top), shop, frame: { width: plan.geometry.core.width, overhang: Math.max(0, piece.form.overhang.side - (plan.geometry.top.width - plan.geometry.core.width) / 2), leg: plan.geometry.leg.section },
     choice: { ...panel, pinned }, rings: piece.choices.rings, sets: SETS, seed: 1,
   });
   const index = panel.strips.findIndex((each) => `strip:${each.board}` === picked);
@@ -60,6 +64,7 @@ function PanelBoards() {
     return { from, to: to < 0 ? panel.strips.length - 1 : to };
   };
   const best = search.best;
+  const scores = useMemo(() => panelScores(plan.panel.laid, plan.geometry, piece, rack, plan.species.id, shop), [plan, piece, rack, shop]);
   const laidCost = plan.panel.laid.reduce((sum, each) => sum + each.board.width * each.board.thickness * (plan.geometry.core.length + shop.lengthAllowance), 0);
   const net = plan.geometry.core.length * plan.geometry.core.width * plan.geometry.core.thickness;
   return (
@@ -92,12 +97,20 @@ function PanelBoards() {
           <button className="button button-plain" disabled={index === panel.strips.length - 1} onClick={() => change(`${strip.board} toward the back`, moved(index, index + 1))}>To the back</button>
           <button className="button button-plain" onClick={() => set(`${strip.board} flipped`, ["panel", "strips", index, "face"], strip.face === "bark-up" ? "bark-down" : "bark-up")}>Flip</button>
           <button className="button button-plain" onClick={() => set(`${strip.board} turned`, ["panel", "strips", index, "turned"], !strip.turned)}>Turn end for end</button>
+          <LengthField label="Starts from its left end at" value={strip.slide} onTake={(slide) => set(`${strip.board} slid along`, ["panel", "strips", index, "slide"], slide)} />
+          <select className="input" aria-label={`Swap ${strip.board} for`} value="" onChange={(event) => { const other = plan.panel.candidates.find((each) => each.board === event.target.value); if (other) { setPicked(`strip:${other.board}`); change(`${strip.board} swapped for ${other.board}`, panel.strips.map((each) => (each === strip ? { ...strip, board: other.board, slide: other.slide, width: null } : each))); } }}>
+            <option value="">Swap for a board of the rack</option>{plan.panel.candidates.filter((each) => !panel.strips.some((one) => one.board === each.board)).map((each) => <option key={each.board} value={each.board}>{each.board}, gives {withUnit(each.width)}</option>)}
+          </select>
           <button className="button button-plain" onClick={() => set(`${strip.board} pinned`, ["panel", "pinned"], panel.pinned.includes(strip.board) ? panel.pinned.filter((each) => each !== strip.board) : [...panel.pinned, strip.board])}>{panel.pinned.includes(strip.board) ? "Unpin" : "Pin"}</button>
           <button className="button button-plain" onClick={() => { setPicked(null); edit(`${strip.board} kept for something else`, [{ path: ["panel", "strips"], value: panel.strips.filter((each) => each !== strip) }, { path: ["panel", "banned"], value: [...panel.banned, strip.board] }, { path: ["panel", "pinned"], value: panel.pinned.filter((each) => each !== strip.board) }]); }}>Keep for something else</button>
           <button className="button button-plain" onClick={() => { setPicked(null); change(`${strip.board} taken out`, panel.strips.filter((each) => each !== strip)); }}>Take out</button>
         </>}
       </div>
       <div><p className="text-[13px] text-graphite">End grain from the left end, front edge first, milled to {withUnit(plan.geometry.top.thickness)}</p><SceneView scene={ends} height={60} onPick={setPicked} picked={picked} /></div>
+      {scores.length > 0 && <dl className="grid grid-cols-4 gap-x-6 gap-y-1 max-md:grid-cols-2" aria-label="How the panel does">{scores.map((score) => (
+        <div key={score.id} className="min-w-0 border-b border-hairline py-1 text-[13px]" data-score={score.id}><dt className="text-graphite">{score.name}</dt><dd className="truncate font-[560]" title={say(score.said)}>{say(score.said)}</dd><dd className="mt-1 h-1 bg-hairline" aria-hidden><span className="block h-full bg-graphite" style={{ width: `${Math.round(100 * score.share)}%` }} /></dd></div>
+      ))}</dl>}
+      <PanelOutline />
       <RackPictures boards={rack} species={plan.species.id} ownSpecies={usePiece().ownSpecies} note={(board) => {
         if (panel.strips.some((each) => each.board === board.id)) return { text: "in the top", usable: false, action: null };
         if (panel.banned.includes(board.id)) return { text: "kept for something else", usable: false, action: { name: "Release", run: () => set(`${board.id} released`, ["panel", "banned"], panel.banned.filter((each) => each !== board.id)) } };

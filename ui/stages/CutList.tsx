@@ -54,13 +54,13 @@ export function CutDiagrams({ plan, width, after }: { plan: Plan; width: number 
 }
 
 /** What the rack lacks, by what to ask the merchant for. */
-export function ShoppingTable({ plan }: { plan: Plan }) {
+export function ShoppingTable({ plan, factor = null }: { plan: Plan; factor?: number | null }) {
   const { withUnit } = useUnit();
   return (
     <section><h2>To buy, {plan.species.name}</h2>
       <table className="plain"><thead><tr><th>Ask for</th><th className="number">Pieces</th><th className="number">At least long</th><th className="number">At least wide</th><th className="number">m³</th><th className="number">Board feet</th></tr></thead>
         <tbody>{plan.cutting.shopping.map((line) => <tr key={line.thickness}><td>{line.sawn ? `${withUnit(line.sawn)} sawn` : `over ${withUnit(line.thickness)}: no merchant saws it, glue from leaves`}</td><td className="number">{line.pieces}</td><td className="number">{withUnit(line.longest)}</td><td className="number">{withUnit(line.widest)}</td><td className="number">{line.cubicMetres.toFixed(3)}</td><td className="number">{line.boardFeet.toFixed(1)}</td></tr>)}</tbody></table>
-      <p className="text-[13px] text-graphite">Three tenths more than the pieces themselves, for checks, knots and matching.</p>
+      <p className="text-[13px] text-graphite">Three tenths more than the rough pieces, for checks, knots and matching.{factor !== null && factor > 0 && ` Bought as whole boards it takes ${factor.toFixed(2)} times what the finished pieces hold.`}</p>
     </section>
   );
 }

@@ -9,7 +9,8 @@ import { fractions } from "../frame/fractions";
 import { useUnit } from "../frame/unit";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
-import { CutDiagrams, CutTable, ShoppingTable } from "./CutList";
+import { Buying } from "./Buying";
+import { CutDiagrams, CutTable } from "./CutList";
 import { ServerSearch } from "./ServerSearch";
 import { StageHead } from "./StageHead";
 import { useCuts, useSaw } from "./useCuts";
@@ -48,7 +49,7 @@ export function CuttingStage() {
       </FieldRow>
       <Matches />
       <CutTable plan={plan} />
-      {plan.cutting.shopping.length > 0 && <ShoppingTable plan={plan} />}
+      <Buying />
       <LegWays />
       <Settings />
       <Measured key={piece.asBuilt.length} />

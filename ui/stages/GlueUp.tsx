@@ -3,11 +3,13 @@ import Link from "next/link";
 import { useState } from "react";
 import { glueScene } from "../../core/drawing/glue-up";
 import { ADHESIVES } from "../../core/glueup/adhesives";
+import { AIDS } from "../../core/glueup/stages";
 import { SceneView } from "../drawing/SceneView";
 import { Choice, FieldRow, NumberField } from "../fields/fields";
 import { useUnit } from "../frame/unit";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
+import { GlueRunner, Rehearsal } from "./GlueRehearsal";
 import { StageHead } from "./StageHead";
 
 /** The gluings in order: strips, clamps and cauls drawn at their places, and the moves against the glue's clock. */
@@ -23,7 +25,7 @@ export function GlueUpStage() {
       <Choice label="Glue" value={plan.adhesive.id} options={ADHESIVES.map((each) => ({ value: each.id, name: each.name }))} onTake={(value) => set("Glue", ["glueUp", "adhesive"], value)} />
       <Choice label="Stages" value={piece.choices.stages} options={[{ value: "all-at-once", name: "All at once" }, { value: "halves", name: "In parts that fit the planer" }]} onTake={(value) => set("Glue-up stages", ["choices", "stages"], value)} />
       <NumberField label="Pairs of hands" value={piece.glueUp.hands} onTake={(value) => set("Hands", ["glueUp", "hands"], value)} />
-      <Choice label="Alignment" value={piece.choices.alignment} options={[{ value: "none", name: "Bare edges" }, { value: "loose-tenons", name: "Loose tenons" }]} onTake={(value) => set("Alignment", ["choices", "alignment"], value)} />
+      <Choice label="Alignment" value={piece.choices.alignment} options={[{ value: "none", name: "Bare edges" }, { value: "loose-tenons", name: "Loose tenons" }, { value: "dowels", name: "Dowels" }, { value: "biscuits", name: "Biscuits" }]} onTake={(value) => set("Alignment", ["choices", "alignment"], value)} />
       <Choice label="Edges from" value={piece.choices.edges} options={[{ value: "jointer", name: "The jointer" }, { value: "folded-pairs", name: "Folded pairs" }, { value: "track-saw", name: "The track saw" }]} onTake={(value) => set("Edges", ["choices", "edges"], value)} />
       <Choice label="Squeeze-out" value={piece.choices.squeezeOut} options={[{ value: "scrape-rubbery", name: "Scraped rubbery" }, { value: "wipe-wet", name: "Wiped wet" }, { value: "scrape-dry", name: "Scraped after a day" }]} onTake={(value) => set("Squeeze-out", ["choices", "squeezeOut"], value)} />
     </FieldRow>
@@ -45,11 +47,13 @@ export function GlueUpStage() {
           <h2>{stage.name}</h2>
           <dl className="text-[13.5px]">{[
             ["Order, front first", stage.strips.join(", ")], ["Width in the clamps", withUnit(stage.width)], ["Clamps", say(`${stage.clamps.places.length}, every ${Math.round(stage.clamps.spacing)} mm, opening ${stage.clamps.reach} mm`)],
-            ["Force asked", `${Math.round(stage.clamps.forceNeeded)} kN, about ${(stage.clamps.forceNeeded / stage.clamps.places.length).toFixed(1)} kN a clamp`], ["Cauls", `${stage.cauls.length} pairs, crowned about ${withUnit(1)}`], ["Glue", `${Math.ceil(stage.grams)} g`],
+            ["Force asked", `${Math.round(stage.clamps.forceNeeded)} kN, about ${(stage.clamps.forceNeeded / stage.clamps.places.length).toFixed(1)} kN a clamp`], ["Cauls", `${stage.cauls.length} pairs, crowned ${withUnit(stage.crown, true)} in the middle`], ...(stage.alignment.length > 0 ? [["Alignment", say(`${stage.alignment.length} ${AIDS[piece.choices.alignment]}, none within 50 mm of a cut`)]] : []), ["Glue", `${Math.ceil(stage.grams)} g`],
             ["Weight", `about ${Math.round(stage.weight)} kg`], ["Clamp, then rest", `${plan.adhesive.clampHours} h, ${plan.adhesive.fullHours} h before it is planed`],
           ].map(([what, value]) => <div key={what} className="flex justify-between gap-3 border-b border-hairline py-1"><dt className="text-graphite">{what}</dt><dd className="text-right font-[560]">{value}</dd></div>)}</dl>
         </section>
       </div>
+      <Rehearsal stage={stage} />
+      <GlueRunner key={stage.id} stage={stage} />
       {fields}
     </>
   );

@@ -1,0 +1,65 @@
+import * as v from "valibot";
+import { MERCHANT, merchantStock } from "../../../../../core/buying/merchant";
+import { readPriceList } from "../../../../../core/buying/price-list";
+import { proposePurchase, strips } from "../../../../../core/buying/propose";
+import { addDays } from "../../../../../core/movement/course";
+import { text } from "../../../../../core/piece/fields";
+import { planPiece } from "../../../../../core/plan";
+import { SPECIES } from "../../../../../core/wood/species";
+import { rack } from "../../../../../store/boards";
+import { ordersOf, placeOrder, priceListOf, receiveDue, receiveOrder, savePriceList, soldBy } from "../../../../../store/orders";
+import { openPiece } from "../../../../../store/pieces";
+import { currentWorkshop } from "../../../../../store/workshops";
+import { isId, isoToday, noPiece, readJson, refuse, refuseFault } from "../../../answer";
+
+const asked = v.variant("kind", [
+  v.object({ kind: v.literal("look") }),
+  v.object({ kind: v.literal("order"), boards: v.pipe(v.array(text("board", 40)), v.minLength(1, "Choose at least one board."), v.maxLength(200)) }),
+  v.object({ kind: v.literal("receive"), order: v.pipe(v.string(), v.uuid()) }),
+  v.object({ kind: v.literal("prices"), text: v.string() }),
+]);
+
+/** What the piece lacks, what the simulated merchant has for it, orders and their arrival. Every answer is the whole state of buying. */
+export async function POST(request: Request, { params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params;
+  if (!isId(id)) return noPiece();
+  const body = await readJson(request, 4_000_000);
+  if (!body.ok) return body.answer;
+  const read = v.safeParse(asked, body.json);
+  if (!read.success) return refuseFault(asked, body.json);
+  const workshop = await currentWorkshop();
+  const today = isoToday();
+  const opened = await openPiece(workshop.id, id);
+  if (!opened) return noPiece();
+  let faults: { line: number; message: string }[] = [];
+  const given = read.output;
+  if (given.kind === "prices") {
+    const list = readPriceList(given.text, [...workshop.ownSpecies, ...SPECIES], workshop.shop.currency);
+    faults = list.faults.slice(0, 50);
+    if (list.prices.length > 0) await savePriceList(workshop.id, list.prices);
+  }
+  if (given.kind === "receive" && !(await receiveOrder(workshop.id, given.order))) return refuse("This order is on the rack already.", 409);
+  const came = (await receiveDue(workshop.id, today)) + (given.kind === "receive" ? 1 : 0);
+  const boards = await rack(workshop.id, id, opened.piece.species);
+  const plan = planPiece({ piece: opened.piece, shop: workshop.shop, rack: boards, ownSpecies: workshop.ownSpecies, today });
+  const stock = merchantStock(plan.species, today, await soldBy(workshop.id, MERCHANT.name));
+  if (given.kind === "order") {
+    const wanted = stock.filter((board) => given.boards.includes(board.id));
+    if (wanted.length < given.boards.length) return refuse("The merchant has sold one of these boards meanwhile. Look at its stock again.", 409);
+    const order = await placeOrder(workshop.id, { piece: id, merchant: MERCHANT.name, boards: wanted, total: wanted.reduce((sum, board) => sum + board.price, 0), currency: MERCHANT.currency, orderedOn: today, dueOn: addDays(today, MERCHANT.deliveryDays) });
+    if (!order) return refuse("The merchant has sold one of these boards meanwhile. Look at its stock again.", 409);
+  }
+  const orders = await ordersOf(workshop.id);
+  const open = orders.filter((order) => !order.received && order.piece === id);
+  // boards on their way count as if they stood on the rack already
+  const coming = planPiece({ piece: opened.piece, shop: workshop.shop, rack: [...boards, ...open.flatMap((order) => order.boards).filter((board) => board.species === plan.species.id).map((board) => ({ ...board, reservedBy: null }))], ownSpecies: workshop.ownSpecies, today });
+  const offered = coming.panel.candidates.reduce((sum, each) => sum + each.width, 0);
+  const have = plan.panel.laid.length > 0 ? plan.panel.laid.reduce((sum, each) => sum + each.full, 0) : offered;
+  const needed = [...coming.cutting.missing, ...(plan.geometry.core.count === 1 ? strips(plan.geometry.core, have, workshop.shop) : [])];
+  const left = merchantStock(plan.species, today, await soldBy(workshop.id, MERCHANT.name));
+  return Response.json({
+    merchant: MERCHANT, faults, came, orders: orders.filter((order) => order.piece === id), prices: await priceListOf(workshop.id), currency: workshop.shop.currency,
+    needed: needed.map((piece) => ({ label: piece.label, length: piece.length, width: piece.width, thickness: piece.thickness })),
+    purchase: needed.length > 0 ? proposePurchase(needed, left, workshop.shop) : null, dueOn: addDays(today, MERCHANT.deliveryDays),
+  });
+}

@@ -1,0 +1,53 @@
+import { describe, expect, it } from "vitest";
+import { USUAL_SHOP } from "../piece/shop";
+import { at, find, planOf, plainRack, tableWith } from "../testing/plans";
+import { demoBoard } from "../testing/boards";
+import { FACE, LEAF_EXTRA, legPieces, legSteps, legYield, resawnLeaves } from "./leg-stock";
+
+describe("ways to a thick leg", () => {
+  it.each(["solid", "laminated", "core-faces", "diagonal"] as const)("%s: what is sawn for a leg yields that leg", (make) => {
+    for (const section of [50, 75, 90]) {
+      const [first] = legPieces(make, section, 2);
+      expect(legYield(make, first.thickness, first.width)).toBeCloseTo(section, 9);
+    }
+  });
+  it("sawn at 45°: the square turned on its corner lies inside the glued blank, the glue line on its diagonal (rotation)", () => {
+    const section = 80;
+    const [board] = legPieces("diagonal", section, 2);
+    const corners = [[-1, -1], [1, -1], [1, 1], [-1, 1]].map(([x, y]) => { const c = Math.SQRT1_2; return [((x * section) / 2) * c - ((y * section) / 2) * c, ((x * section) / 2) * c + ((y * section) / 2) * c]; });
+    for (const [across, through] of corners) {
+      expect(Math.abs(through)).toBeLessThanOrEqual(board.thickness);
+      expect(Math.abs(across)).toBeLessThanOrEqual(board.width / 2);
+    }
+    // two corners lie on the glue line itself
+    expect(corners.filter(([, through]) => Math.abs(through) < 1e-9)).toHaveLength(2);
+    expect(board.thickness).toBeLessThan(section);
+  });
+  it("core and faces: the core with two leaves and truing is the section, each blank opens into two", () => {
+    const [core, face] = legPieces("core-faces", 75, 2);
+    expect(core.thickness - 1 + 2 * FACE.thickness).toBe(75);
+    expect(resawnLeaves(face.thickness, FACE.thickness + FACE.cleaning, 2)).toBe(2);
+    expect(face.width).toBe(75 + LEAF_EXTRA);
+  });
+  it("leaves: n leaves hold n − 1 kerfs", () => {
+    expect(resawnLeaves(32, 9, 2)).toBe(3);
+    expect(resawnLeaves(31, 9, 2)).toBe(3);
+    expect(resawnLeaves(30.9, 9, 2)).toBe(2);
+    expect(resawnLeaves(5, 9, 2)).toBe(0);
+  });
+  it("a bandsaw that opens too little is said", () => {
+    expect(legSteps("core-faces", 75, { ...USUAL_SHOP, bandsawHeight: 60 }).join(" ")).toMatch(/opens only 60 mm/);
+    expect(legSteps("core-faces", 75, USUAL_SHOP).join(" ")).not.toMatch(/opens only/);
+  });
+  it("each way has its own cut list: no thick stock, yet legs", () => {
+    const thin = [...plainRack().filter((board) => !board.id.startsWith("L")), ...Array.from({ length: 4 }, (_, i) => demoBoard({ id: `W${i}`, thickness: 65, width: 130, length: 2600 })), ...Array.from({ length: 3 }, (_, i) => demoBoard({ id: `V${i}`, thickness: 80, width: 90, length: 2000 }))];
+    const pieces = (make: string) => planOf(tableWith(at("form.leg.make", make)), thin).cutting.pieces.filter((each) => each.part === "leg");
+    expect(pieces("solid").map((each) => each.id)).toEqual(["L1", "L2", "L3", "L4"]);
+    expect(pieces("laminated")).toHaveLength(8);
+    expect(pieces("core-faces").map((each) => each.id).slice(0, 3)).toEqual(["L1c", "L1f", "L1g"]);
+    const plan = planOf(tableWith(at("form.leg.make", "diagonal")), thin);
+    expect(find(plan, "cutting.legs").level).toBe("holds");
+    // both boards of one leg come from one board of the rack
+    for (const leg of ["L1", "L2", "L3", "L4"]) expect(new Set(plan.cutting.placed.filter((each) => each.piece.matched === leg).map((each) => each.board)).size).toBe(1);
+  });
+});
