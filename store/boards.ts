@@ -24,12 +24,10 @@ const SORTS = { name: "b.name_order", length: "b.length desc, b.name_order", wid
 /** One page of the rack: boards that match, from the `from`th on. Counting is a query of its own, so that the page itself stays quick. */
 export async function rackPage(workshop: string, asked: RackQuery, from: number): Promise<RackBoard[]> {
   const { where, values } = matching(workshop, asked);
-  const { rows } = await pool().query<Row>({
-    name: `rack-${asked.sort}-${where.length}`,
-    text: `select b.body, r.piece_id as piece, s.body ->> 'name' as name
-       from (select * from board b where ${where} order by ${SORTS[asked.sort]} limit ${RACK_PAGE} offset ${Math.max(0, Math.floor(from))}) b ${RESERVATION.replace("$2::uuid", "null")}
-      order by ${SORTS[asked.sort]}`, values,
-  });
+  const text = `select b.body, r.piece_id as piece, s.body ->> 'name' as name
+       from (select * from board b where ${where} order by ${SORTS[asked.sort]} limit ${RACK_PAGE} offset $${values.length + 1}) b ${RESERVATION.replace("$2::uuid", "null")}
+      order by ${SORTS[asked.sort]}`;
+  const { rows } = await pool().query<Row>({ name: prepared(text), text, values: [...values, Math.max(0, Math.floor(from))] });
   return rows.map(asRackBoard);
 }
 
@@ -41,6 +39,14 @@ export async function rackSum(workshop: string, asked: RackQuery): Promise<RackS
     pool().query<{ id: string; count: number }>("select species as id, count(*)::int as count from board where workshop_id = $1 and left_at is null group by species order by count(*) desc", [workshop]),
   ]);
   return { ...sum, species };
+}
+
+/** A name for each kind of question, so that the database plans it once a connection; there are as many as there are ways to fill the form. */
+const questions = new Map<string, string>();
+function prepared(text: string): string {
+  const known = questions.get(text) ?? `rack-${questions.size + 1}`;
+  questions.set(text, known);
+  return known;
 }
 
 /** Only what is asked becomes a condition, so that each kind of question has its own plan. */

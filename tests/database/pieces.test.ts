@@ -34,7 +34,7 @@ describe("migrations", () => {
   it("are applied once, in order, however often and by however many", async () => {
     expect(await Promise.all([migrate(url), migrate(url), migrate(url)])).toEqual([[], [], []]);
     const { rows } = await pool().query("select name from migration order by applied_at");
-    expect(rows.map((row) => row.name)).toEqual(["001-first.sql"]);
+    expect(rows.map((row) => row.name)).toEqual(["001-first.sql", "002-rack.sql"]);
   });
   it("a failing one leaves nothing behind and names itself", async () => {
     const { mkdtemp, writeFile } = await import("node:fs/promises");
@@ -185,6 +185,6 @@ describe("a state saved by the Taller before this one", () => {
     expect((await bench(shop)).find((each) => each.id === id)!.piece.joints.fastening).toBe("button");
     const saved = await savePiece(shop, id, opened!.revision, [edit(2, 1, { ...opened!.piece, name: "Changed" })]);
     expect(saved.kind).toBe("saved");
-    expect((await stateOf(shop, id, 1))!.version).toBe(2);
+    expect((await stateOf(shop, id, 1))!.version).toBe(3);
   });
 });
