@@ -3,10 +3,14 @@
  * (a) a full re-plan after one dimension changes, against a structuredClone of the resulting plan;
  * (c) three years of moisture in 60 different parts, against summing as many array elements, once a simulated day and layer;
  * (d) what one step of the dragged month draws, against a structuredClone of the plan;
- * (b) the panel search on the demo rack and 20 seeded racks, against the highs solver on the same model.
+ * (b) the panel search on the demo rack and 20 seeded racks, against the highs solver on the same model;
+ * (f) a rack of ten thousand boards: its first page against a `select 1`, and scrolling;
+ * (e) all parts from all boards on six seeded racks, `--all` sixty, against the highs solver on the same model.
  */
 import highsLoader from "highs";
 import { readFileSync } from "node:fs";
+import { cuts } from "./bench-cuts";
+import { rackOfTenThousand } from "./bench-rack";
 import { dailyAir, moistureYear } from "../core/climate/year";
 import { closeUp } from "../core/drawing/close-up";
 import { endGrainScene, movementScene } from "../core/drawing/top";
@@ -127,4 +131,6 @@ replan();
 diffusion();
 drag();
 await panels();
+await rackOfTenThousand(judge);
+await cuts(judge, process.argv.includes("--all") ? 60 : 6);
 process.exitCode = failed ? 1 : 0;

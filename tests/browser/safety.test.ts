@@ -106,6 +106,7 @@ describe("files", () => {
     const section = await maker.page.waitForSelector('section[aria-label="Import"]');
     expect(await section!.evaluate((each) => each.textContent)).toMatch(/2 good rows, 1 that can't be read.*Line 3: Length must be more than 0 mm/);
     await press(maker.page, "Put 2 boards on the rack");
+    await typeField(maker.page, "Name, tree or shelf", "Z");
     await maker.page.waitForSelector('[data-board="Z3"]');
     await maker.page.click('button[aria-label="Take off Z3"]');
     await press(maker.page, "Put Z3 back");
