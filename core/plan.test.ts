@@ -60,6 +60,7 @@ const ELSEWHERE: [string, () => Plan][] = [
   ["brief.turning", () => planOf(tableWith(at("brief.room", { length: 2000, width: 2000, height: 2000 }), at("form.top.length", 2400)))],
   ["form.top-weight", () => planOf(tableWith(at("form.top.length", 3000), at("form.top.width", 1200), at("form.top.thickness", 45)))],
   ["movement.overhang", () => planOf(tableWith(at("form.overhang.side", 12)))],
+  ["cutting.flattened", () => planOf(tableWith(seven), plainRack(), { ...USUAL_SHOP, jointerWidth: 60, planerWidth: 80 })],
   ["cutting.yield", () => planOf(tableWith(seven, at("form.top.thickness", 12), at("form.apron.thickness", 17)), plainRack())],
 ];
 

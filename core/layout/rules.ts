@@ -1,7 +1,9 @@
 import type { Shop } from "../piece/shop";
+import { BED_TIMES } from "../stock/milling-plan";
 import { grade, mm, set, Verdict, verdict } from "../verdict/verdict";
 import type { CuttingStage } from "./stage";
 import type { Part } from "./cut-list";
+import { millLanes } from "./mill";
 import type { Piece } from "../piece/schema";
 
 export interface CuttingFacts extends CuttingStage { piece: Piece; parts: readonly Part[]; shop: Shop }
@@ -9,7 +11,7 @@ export interface CuttingFacts extends CuttingStage { piece: Piece; parts: readon
 const LEG_TEXT = { solid: "Legs come solid from the rack", laminated: "Legs are glued from two leaves", "core-faces": "Legs are a core with four resawn faces", diagonal: "Legs are sawn at 45° from two boards" };
 
 /** Every rule of the cutting stage. */
-export const CUTTING_RULES: ((facts: CuttingFacts) => Verdict | null)[] = [placedAll, circular, unknownMatch, movedAway, spoiledPieces, legStock, jointerLength, shortParts, yieldOf];
+export const CUTTING_RULES: ((facts: CuttingFacts) => Verdict | null)[] = [placedAll, circular, unknownMatch, movedAway, spoiledPieces, legStock, flattened, jointerLength, shortParts, yieldOf];
 
 /** Longest length any board of the plan has, mm. */
 const boardsLongest = (strips: CuttingFacts["strips"], boards: CuttingFacts["boards"]) => Math.max(0, ...strips.map((each) => each.length), ...boards.map((each) => each.board.length));
@@ -77,6 +79,21 @@ function legStock({ piece, parts, missing, placed }: CuttingFacts): Verdict | nu
     text: lacking ? `No stock thick enough for ${lacking} leg piece${lacking > 1 ? "s" : ""}` : LEG_TEXT[piece.form.leg.make],
     why: solid ? `A solid leg needs ${mm(leg.finished.thickness)} after milling.` : `They need ${[...new Set(leg.stock.map((each) => mm(each.thickness)))].join(" and ")} after milling.`,
     remedies: lacking ? [set(solid ? "Glue legs from two leaves" : "Use solid legs", ["form", "leg", "make"], solid ? "laminated" : "solid")] : [],
+  });
+}
+
+/** What no machine here flattens in one piece. */
+function flattened({ boards, pieces, parts, shop }: CuttingFacts): Verdict | null {
+  const top = parts.find((part) => part.role === "top");
+  const lanes = millLanes(boards.filter((cut) => !cut.sawn), new Map(pieces.map((piece) => [piece.id, piece])), { thickness: top?.finished.thickness ?? 0 }, shop);
+  if (lanes.length === 0) return null;
+  const wide = lanes.filter((lane) => lane.plan.machine !== "jointer");
+  const worst = wide.find((lane) => lane.plan.machine === "hand") ?? wide.find((lane) => lane.plan.machine === "halves") ?? wide[0];
+  const level = worst === undefined || worst.plan.machine === "sled" ? "holds" : "tight";
+  return verdict({
+    id: "cutting.flattened", stage: "cutting", subject: wide.map((lane) => lane.board), level,
+    text: worst === undefined ? "The jointer takes every piece" : worst.plan.machine === "sled" ? `${wide.length} ${wide.length === 1 ? "piece goes" : "pieces go"} through the planer on a sled` : `${worst.mark} is too wide to flatten on a machine here`,
+    why: worst === undefined ? `None is wider than ${mm(shop.jointerWidth)} or longer than ${mm(BED_TIMES * shop.jointerLength)}.` : worst.plan.steps.find((step) => /sled|halves|hand/.test(step)) ?? "See its milling below.", source: "the shop's own tools",
   });
 }
 

@@ -20,7 +20,7 @@ const WARMTH = 0.002;
 /** Of a run's sections only so many that can be cut are compared. Ours. */
 const COMPARED = 20;
 /** How far the choice of a run and of a section is shaken, so that no two fillings are alike. Ours, by the same trial. */
-const SHAKE = { run: 0.12, section: 0.1 };
+const SHAKE = { run: 0.2, section: 0.15 };
 
 /** Which sections are cut from each run, and what that costs. */
 interface State { cut: number[][]; used: number[]; demand: number[]; home: (string | null)[]; cost: number }
@@ -126,7 +126,9 @@ function fill(problem: Problem, state: State, random: (() => number) | null): vo
   for (let section = 0; section < problem.sections.length; section += 1) if (wanted(problem, state, section, low, high)) for (const run of problem.cutFrom[section]) lists[run].push(section);
   const offer = new Int32Array(runs.length).fill(STALE);
   const price = new Float64Array(runs.length);
-  const shake = Float64Array.from(runs, () => (random ? 1 + SHAKE.run * random() * random() : 1));
+  // mostly a little, now and then hard
+  const bold = random ? (random() < 0.5 ? 0.5 : 2 * random() ** 2) : 0;
+  const shake = Float64Array.from(runs, () => (random ? 1 + SHAKE.run * bold * random() : 1));
   for (;;) {
     let best = -1;
     for (let run = 0; run < runs.length; run += 1) {
@@ -157,7 +159,7 @@ function fill(problem: Problem, state: State, random: (() => number) | null): vo
       kept += 1;
       if (compared >= COMPARED) continue;
       compared += 1;
-      const asked = ((runCost(problem, run, state.used[run] + long[section]) - before) / problem.worth[section]) * shake[run] * (random ? 1 + SHAKE.section * random() : 1);
+      const asked = ((runCost(problem, run, state.used[run] + long[section]) - before) / problem.worth[section]) * shake[run] * (random ? 1 + SHAKE.section * bold * random() : 1);
       if (offer[run] === NONE || asked < price[run]) { price[run] = asked; offer[run] = section; }
     }
     list.length = kept;

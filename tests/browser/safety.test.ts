@@ -103,7 +103,7 @@ describe("files", () => {
   it("a rack with a bad row in the middle offers the good ones", async () => {
     await go(maker.page, "/rack");
     await choose("Rack file", "taller-rack.csv", "\uFEFFid;species;length;width;thickness\r\nZ1;european-ash;2000,5;150;38\r\nZ2;european-ash;-3;150;38\r\nZ3;Elm;1800;120;27\r\n");
-    const section = await maker.page.waitForSelector('section[aria-label="Import"]');
+    const section = await maker.page.waitForSelector('section[aria-label="Import"]:has(h2)');
     expect(await section!.evaluate((each) => each.textContent)).toMatch(/2 good rows, 1 that can't be read.*Line 3: Length must be more than 0 mm/);
     await press(maker.page, "Put 2 boards on the rack");
     await typeField(maker.page, "Name, tree or shelf", "Z");

@@ -18,14 +18,23 @@ export function FindAnything({ pieces = [], more = [] }: { pieces?: readonly { i
     window.addEventListener("keydown", press);
     return () => window.removeEventListener("keydown", press);
   }, []);
+  // boards are asked of the server: the rack may be too long to carry about
+  const [boards, setBoards] = useState<Findable[]>([]);
+  useEffect(() => {
+    const word = typed.trim();
+    if (!open || word === "") { setBoards([]); return undefined; }
+    const timer = setTimeout(() => void fetch(`/api/rack/page?text=${encodeURIComponent(word.slice(0, 60))}`).then(async (answer) => { if (answer.ok) setBoards(((await answer.json()) as { boards: { id: string }[] }).boards.slice(0, 8).map(({ id }) => ({ name: id, kind: "board", go: `/rack/${encodeURIComponent(id)}` }))); }, () => setBoards([])), 150);
+    return () => clearTimeout(timer);
+  }, [typed, open]);
   const found = useMemo(() => {
     const all: Findable[] = [
       ...more, ...pieces.map((piece) => ({ name: piece.commission ? `${piece.name}, ${piece.commission}` : piece.name, kind: "piece", go: `/pieces/${piece.id}/brief` })),
       { name: "Bench", kind: "place", go: "/" }, { name: "Rack", kind: "place", go: "/rack" }, { name: "Species", kind: "place", go: "/species" }, { name: "Shop and its tools", kind: "place", go: "/shop" }, { name: "Sources: every formula", kind: "place", go: "/sources" },
     ];
     const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
-    return all.filter((each) => words.every((word) => `${each.name} ${each.kind}`.toLowerCase().includes(word))).slice(0, 10);
-  }, [typed, pieces, more]);
+    const known = all.filter((each) => words.every((word) => `${each.name} ${each.kind}`.toLowerCase().includes(word)));
+    return [...known, ...boards.filter((each) => !known.some((one) => one.kind === "board" && one.name === each.name))].slice(0, 10);
+  }, [typed, pieces, more, boards]);
   const go = (each: Findable | undefined) => { if (!each) return; setOpen(false); if (typeof each.go === "string") router.push(each.go); else each.go(); };
   return (
     <>

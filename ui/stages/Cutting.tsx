@@ -11,6 +11,7 @@ import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
 import { Buying } from "./Buying";
 import { CutDiagrams, CutTable } from "./CutList";
+import { MillingTable } from "./MillingTable";
 import { ServerSearch } from "./ServerSearch";
 import { StageHead } from "./StageHead";
 import { useCuts, useSaw } from "./useCuts";
@@ -50,6 +51,7 @@ export function CuttingStage() {
       <Matches />
       <CutTable plan={plan} />
       <Buying />
+      <MillingTable />
       <LegWays />
       <Settings />
       <Measured key={piece.asBuilt.length} />

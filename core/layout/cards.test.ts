@@ -1,0 +1,79 @@
+import { describe, expect, it } from "vitest";
+import { at, find, planOf, plainRack, strips, tableWith } from "../testing/plans";
+import { demoBoard } from "../testing/boards";
+import { USUAL_SHOP } from "../piece/shop";
+import { millLanes } from "./mill";
+import { panelScores, prizedBoards } from "./scores";
+
+const seven = at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"));
+const piece = tableWith(seven);
+const plan = planOf(piece);
+const { cards, pieces, boards } = plan.cutting;
+
+describe("cutting cards", () => {
+  it("follow every piece from its board to its finished length: it becomes itself once on the way, and is sized three times", () => {
+    const rough = cards.filter((card) => card.id.startsWith("rip:") || card.id.startsWith("lane:")).flatMap((card) => card.rows.flatMap((row) => row.to));
+    for (const { id } of pieces) expect(rough.filter((mark) => mark === id), id).toHaveLength(1);
+    for (const mark of plan.parts.filter((part) => part.role !== "top").flatMap((part) => part.marks)) expect(cards.filter((card) => /^(planer|table saw|crosscut stop):/.test(card.id) && card.rows.some((row) => row.to.includes(mark)))).toHaveLength(3);
+  });
+  it("set each machine once a setting, boards first, widest rip first, sizes last", () => {
+    const keys = cards.map((card) => card.id);
+    expect(new Set(keys).size).toBe(keys.length);
+    const phase = (id: string) => ["board", "rip", "lane", "planer", "table saw", "crosscut stop"].indexOf(id.split(":")[0]);
+    expect(keys.map(phase)).toEqual(keys.map(phase).sort((a, b) => a - b));
+    const rips = cards.filter((card) => card.id.startsWith("rip:")).map((card) => card.setting!);
+    expect(rips).toEqual(rips.slice().sort((a, b) => b - a));
+  });
+  it("check what should be left of a board after each cut: less and less, and true at the end", () => {
+    for (const cut of boards) {
+      const card = cards.find((each) => each.board === cut.board.id)!;
+      const left = card.rows.flatMap((row) => { const match = row.check.match(/^([\d.]+) mm of/); return match ? [Number(match[1])] : []; });
+      expect(left).toEqual(left.slice().sort((a, b) => b - a));
+      const end = Math.max(...cut.sections.map((each) => each.x + each.length), cut.strip ? cut.strip.x + cut.strip.length : 0);
+      expect(left.at(-1)!).toBeCloseTo(Math.max(0, cut.board.length - end - USUAL_SHOP.kerf), 0);
+      for (const offcut of cut.offcuts) expect(card.rows.some((row) => row.to.includes(offcut.id))).toBe(true);
+    }
+  });
+});
+
+describe("milling of the lanes", () => {
+  it("covers every piece and every strip, thick enough where the plan holds", () => {
+    const lanes = millLanes(boards, new Map(pieces.map((each) => [each.id, each])), plan.geometry.core, USUAL_SHOP);
+    expect(lanes.flatMap((lane) => lane.pieces).filter((id) => id !== "top").sort()).toEqual(pieces.map((each) => each.id).sort());
+    expect(lanes.filter((lane) => lane.pieces[0] === "top")).toHaveLength(7);
+    for (const lane of lanes) expect(lane.plan.milled.thickness).toBeGreaterThanOrEqual(lane.thickness);
+  });
+});
+
+describe("what makers look at in a panel", () => {
+  const score = (id: string, rack = plainRack(), given = piece) => { const made = planOf(given, rack); return panelScores(made.panel.laid, made.geometry, given, rack, "european-ash", USUAL_SHOP).find((each) => each.id === id)!; };
+  it("counts joints of one tree, rings by the school, defects that show", () => {
+    expect(score("tree").said).toBe("0 of 6 joints");
+    expect(score("tree", plainRack().map((board) => ({ ...board, tree: "E1" }))).said).toBe("6 of 6 joints");
+    expect(score("rings")).toMatchObject({ said: "6 of 6 joints", share: 1 });
+    expect(score("rings", plainRack(), tableWith(seven, at("choices.rings", "best-face"))).said).toBe("4 of 7 bark side up");
+    expect(score("clear").share).toBe(1);
+    expect(score("clear", plainRack().map((board) => (board.id === "B3" ? { ...board, defects: [{ kind: "knot", x: 600, y: 40, length: 40, width: 30 }] } : board))).said).toBe("1 defect in it");
+  });
+  it("names a wide board that is spared, or used up", () => {
+    const rack = [...plainRack(), demoBoard({ id: "W1", width: 310 })];
+    expect(prizedBoards(rack, "european-ash").map((board) => board.id)).toEqual(["W1"]);
+    expect(score("prized", rack)).toMatchObject({ said: "W1, 310.0 mm", share: 1 });
+    expect(score("prized", rack, tableWith(at("panel.strips", strips("W1", "B2", "B3", "B4", "B5")))).share).toBe(0);
+  });
+  it("waste is what is sawn from the boards less what the panel holds (by hand)", () => {
+    const made = planOf(piece);
+    const used = made.panel.laid.reduce((sum, each) => sum + 1840 * Math.min(each.board.width, each.full + 3) * 38, 0);
+    expect(score("waste").share).toBeCloseTo((1800 * 850 * 28) / used, 6);
+  });
+});
+
+it("a curved top takes strips only as long as their chord, and their boards keep the rest", () => {
+  const round = planOf(tableWith(seven, at("form.top.outline", "ellipse")));
+  const [outer, middle] = [round.panel.laid[0], round.panel.laid[3]];
+  expect(middle.length).toBe(1800);
+  expect(outer.length).toBeLessThan(1400);
+  const kept = (id: string, of: typeof plan) => of.cutting.boards.find((cut) => cut.board.id === id)!.offcuts.reduce((sum, each) => sum + each.length, 0);
+  expect(kept(outer.board.id, round)).toBeGreaterThan(kept(outer.board.id, plan));
+  expect(find(round, "boards.outline").level).toBe("fix");
+});

@@ -1,0 +1,29 @@
+"use client";
+import { useMemo } from "react";
+import { millLanes, MilledLane } from "../../core/layout/mill";
+import { fractions } from "../frame/fractions";
+import { useUnit } from "../frame/unit";
+import { usePiece } from "../piece/PieceProvider";
+
+const MACHINES = { jointer: "jointer, then planer", sled: "planer with a sled", halves: "in halves", hand: "by hand or router sled" };
+
+/** How every lane and strip is flattened: shims, passes, what is left, and which machine takes it. */
+export function MillingTable() {
+  const { plan, shop } = usePiece();
+  const { withUnit, length } = useUnit();
+  const { boards, pieces } = plan.cutting;
+  const lanes = useMemo(() => millLanes(boards, new Map(pieces.map((each) => [each.id, each])), plan.geometry.core, shop), [boards, pieces, plan.geometry.core, shop]);
+  if (lanes.length === 0) return null;
+  const passes = ({ plan: { faces } }: MilledLane) => `${faces.firstPasses} + ${faces.secondPasses}`;
+  return (
+    <section><h2>Milling, crosscut and ripped first</h2>
+      <table className="plain"><thead><tr><th>From</th><th>Pieces</th><th className="number">Flattened at</th><th className="number">Shim, two corners</th><th className="number">Passes, both faces</th><th className="number">To</th><th className="number">Cleans up at</th><th>On</th></tr></thead>
+        <tbody>{lanes.map((lane, i) => {
+          const spare = lane.plan.milled.thickness - lane.thickness;
+          return <tr key={i} title={lane.plan.steps.join(" ")}><td>{lane.mark}</td><td>{lane.pieces.join(" ")}</td><td className="number whitespace-nowrap">{fractions(`${length(lane.length)} by ${length(lane.width)}`)}</td><td className="number">{lane.plan.shim < 0.2 ? "none" : fractions(withUnit(lane.plan.shim, true))}</td><td className="number">{passes(lane)}</td><td className="number">{fractions(withUnit(lane.thickness, true))}</td>
+            <td className={`number ${spare < 0 ? "text-fix" : ""}`}>{fractions(withUnit(Math.max(0, lane.plan.milled.thickness), true))}{lane.plan.leaves > 1 && `, or ${lane.plan.leaves} leaves`}</td><td>{MACHINES[lane.plan.machine]}</td></tr>;
+        })}</tbody></table>
+      <p className="text-[13px] text-graphite">Strips that must match are ripped {withUnit(shop.widthAllowance)} over and planed to width together, on edge. Each face loses about alike; a shim stands under both of the corners a board rocks on.</p>
+    </section>
+  );
+}
