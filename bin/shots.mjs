@@ -38,7 +38,7 @@ try {
   const table = ids[0];
   const views = [
     ["bench", "/"], ...["brief", "form", "movement", "joints", "boards", "glue-up", "cutting", "build", "log"].map((stage) => [stage, `/pieces/${table}/${stage}`]),
-    ["sheets", `/pieces/${table}/sheets`], ["movement-breadboard", `/pieces/${ids[3]}/movement`], ["movement-slats", `/pieces/${ids[4]}/movement`], ["sources", `/pieces/${ids[3]}/sources`], ["rack", "/rack"], ["species", "/species"], ["shop", "/shop"],
+    ["sheets", `/pieces/${table}/sheets`], ["movement-breadboard", `/pieces/${ids[3]}/movement`], ["movement-slats", `/pieces/${ids[4]}/movement`], ["sources", `/pieces/${ids[3]}/sources`], ["rack", "/rack"], ["board", "/rack/B8"], ["cards", `/pieces/${table}/cards`], ["species", "/species"], ["shop", "/shop"],
   ];
   const only = option("only")?.split(",");
   for (const [name, path] of views) {

@@ -13,7 +13,7 @@ const RESERVATION = `left join board_reservation r on r.workshop_id = b.workshop
 /** Boards on the rack, of one species or all, with whoever has reserved them. Boards reserved by `forPiece` itself count as free. */
 export async function rack(workshop: string, forPiece: string | null, species: string | null = null): Promise<RackBoard[]> {
   const { rows } = await pool().query<Row>(
-    `select b.body, r.piece_id as piece, s.body ->> 'name' as name
+    `select b.body, r.piece_id as piece, s.name as name
        from board b ${RESERVATION}
       where b.workshop_id = $1 and b.left_at is null and ($3::text is null or b.species = $3)
       order by b.name_order`, [workshop, forPiece, species]);
@@ -24,7 +24,7 @@ const SORTS = { name: "b.name_order", length: "b.length desc, b.name_order", wid
 /** One page of the rack: boards that match, from the `from`th on. Counting is a query of its own, so that the page itself stays quick. */
 export async function rackPage(workshop: string, asked: RackQuery, from: number): Promise<RackBoard[]> {
   const { where, values } = matching(workshop, asked);
-  const text = `select b.body, r.piece_id as piece, s.body ->> 'name' as name
+  const text = `select b.body, r.piece_id as piece, s.name as name
        from (select * from board b where ${where} order by ${SORTS[asked.sort]} limit ${RACK_PAGE} offset $${values.length + 1}) b ${RESERVATION.replace("$2::uuid", "null")}
       order by ${SORTS[asked.sort]}`;
   const { rows } = await pool().query<Row>({ name: prepared(text), text, values: [...values, Math.max(0, Math.floor(from))] });
@@ -92,7 +92,7 @@ export async function addBoards(client: PoolClient, workshop: string, boards: re
 
 /** One board, on the rack or gone; `at` says which version this is. */
 export async function boardOf(workshop: string, id: string): Promise<{ board: RackBoard; left: string | null } | null> {
-  const { rows } = await pool().query<Row & { left_why: string | null }>(`select b.body, b.left_why, r.piece_id as piece, s.body ->> 'name' as name from board b ${RESERVATION} where b.workshop_id = $1 and b.id = $3`, [workshop, null, id]);
+  const { rows } = await pool().query<Row & { left_why: string | null }>(`select b.body, b.left_why, r.piece_id as piece, s.name as name from board b ${RESERVATION} where b.workshop_id = $1 and b.id = $3`, [workshop, null, id]);
   return rows[0] ? { board: asRackBoard(rows[0]), left: rows[0].left_why } : null;
 }
 
@@ -135,7 +135,7 @@ export async function reserve(client: PoolClient, workshop: string, piece: strin
   await note(client, workshop, freed.map((row) => row.id), "released", { piece });
   await note(client, workshop, got.map((row) => row.id), "reserved", { piece });
   const { rows } = await client.query<Taken>(
-    `select r.board_id as board, r.piece_id as piece, s.body ->> 'name' as name
+    `select r.board_id as board, r.piece_id as piece, s.name as name
        from board_reservation r
        join piece p on p.workshop_id = r.workshop_id and p.id = r.piece_id
        join piece_state s on s.workshop_id = p.workshop_id and s.piece_id = p.id and s.n = p.head

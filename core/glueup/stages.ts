@@ -26,7 +26,7 @@ export const AIDS = { none: "aids", "loose-tenons": "loose tenons", dowels: "dow
 /** A caul on edge, mm: width on the panel and depth. @source common practice */
 export const CAUL_WIDTH = 50;
 export const CAUL_DEPTH = 75;
-/** Stiffness of the caul's wood, MPa: a sound hardwood batten. @source Wood Handbook Table 5-3, from memory, rounded down */
+/** Stiffness of a caul, MPa: a sound hardwood batten. @source Wood Handbook Table 5-3, from memory, rounded down */
 const CAUL_STIFFNESS = 11000;
 const CAUL_SPACING = 700;
 /** Clamps stand this far from each end of the panel, mm. @source common practice */

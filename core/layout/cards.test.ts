@@ -29,8 +29,8 @@ describe("cutting cards", () => {
       const card = cards.find((each) => each.board === cut.board.id)!;
       const left = card.rows.flatMap((row) => { const match = row.check.match(/^([\d.]+) mm of/); return match ? [Number(match[1])] : []; });
       expect(left).toEqual(left.slice().sort((a, b) => b - a));
-      const end = Math.max(...cut.sections.map((each) => each.x + each.length), cut.strip ? cut.strip.x + cut.strip.length : 0);
-      expect(left.at(-1)!).toBeCloseTo(Math.max(0, cut.board.length - end - USUAL_SHOP.kerf), 0);
+      const ends = [...cut.sections, ...(cut.strip ? [cut.strip] : [])].map(({ x, length }) => x + length);
+      expect(left.at(-1)!).toBeCloseTo(Math.max(0, cut.board.length - Math.max(0, ...ends) - USUAL_SHOP.kerf), 0);
       for (const offcut of cut.offcuts) expect(card.rows.some((row) => row.to.includes(offcut.id))).toBe(true);
     }
   });

@@ -12,7 +12,7 @@ export interface CuttingNeed { pieces: readonly RoughPiece[]; rack: readonly Rac
 export interface Problem {
   kinds: Kind[]; runs: Run[]; sections: Section[];
   /** sections stand best worth for their length first; for each run, those that can be cut from it, and for each section its runs */
-  fits: Int32Array[]; cutFrom: number[][];
+  fits: Int32Array[]; cutFrom: Int32Array[];
   kerf: number; keep: number;
   /** what a section's pieces are worth at the prices of the wood they need, mm³, and the least wood any answer uses were there boards without end */
   worth: Float64Array; bound: number;
@@ -46,7 +46,7 @@ export function problemOf({ pieces, rack, taken, shop, sequence, groups }: Cutti
   const cutFrom: number[][] = sections.map(() => []);
   fits.forEach((list, run) => { for (const section of list) cutFrom[section].push(run); });
   return {
-    kinds, runs, sections, fits, cutFrom, kerf: shop.kerf, keep: shop.keepOffcut, worth: Float64Array.from(usable, (i) => value[i]), bound, ...flatNeeds(kinds, sections),
+    kinds, runs, sections, fits, cutFrom: cutFrom.map((list) => Int32Array.from(list)), kerf: shop.kerf, keep: shop.keepOffcut, worth: Float64Array.from(usable, (i) => value[i]), bound, ...flatNeeds(kinds, sections),
     long: Float64Array.from(sections, (each) => each.length + shop.kerf), room: Float64Array.from(runs, (run) => run.length + shop.kerf + 1e-9),
   };
 }

@@ -19,6 +19,8 @@ const MISSING = 40;
 const WARMTH = 0.002;
 /** Of a run's sections only so many that can be cut are compared. Ours. */
 const COMPARED = 20;
+/** Fresh boards that one filling looks at on a long rack, about. Ours. */
+const FEW_RUNS = 24;
 /** How far the choice of a run and of a section is shaken, so that no two fillings are alike. Ours, by the same trial. */
 const SHAKE = { run: 0.2, section: 0.15 };
 
@@ -37,7 +39,7 @@ export function* searchCuts(inputs: SearchInputs, from: { round: number; section
   const problem = problemOf(inputs);
   let best = from ? stateFrom(problem, from.sections) : firstState(problem);
   for (let round = from?.round ?? 0; round < inputs.rounds; round += 1) {
-    best = roundOf(problem, best, seeded(inputs.seed * 7919 + round + 1));
+    best = roundOf(problem, best, seeded(inputs.seed * 7919 + round + 1), false);
     yield cutOf(problem, best, (round + 1) * TRIES, round + 1, round + 1 === inputs.rounds);
   }
   if ((from?.round ?? 0) >= inputs.rounds) yield cutOf(problem, best, inputs.rounds * TRIES, inputs.rounds, true);
@@ -49,15 +51,16 @@ export function firstCut(inputs: CuttingNeed): Cut {
   return cutOf(problem, firstState(problem), 1, 0, true);
 }
 
-function firstState(problem: Problem): State {
+function firstState(problem: Problem, random: (() => number) | null = null): State {
   const state: State = { cut: problem.runs.map(() => []), used: problem.runs.map(() => 0), demand: problem.kinds.map((kind) => kind.pieces.length), home: [], cost: 0 };
-  fill(problem, state, null);
+  fill(problem, state, random);
   return state;
 }
 
-function roundOf(problem: Problem, start: State, random: () => number): State {
+/** One round from the best so far or, `afresh`, from a layout of its own. */
+function roundOf(problem: Problem, start: State, random: () => number, afresh: boolean): State {
   let best = start;
-  let here = start;
+  let here = afresh ? firstState(problem, random) : start;
   for (let i = 0; i < TRIES; i += 1) {
     const next: State = { cut: here.cut.map((each) => each.slice()), used: here.used.slice(), demand: here.demand.slice(), home: here.home.slice(), cost: 0 };
     ruin(problem, next, random);
@@ -118,12 +121,26 @@ function homes(problem: Problem, state: State): (string | null)[] {
 
 /** Puts back what is missing, each time where what a section is worth costs least; `random` shakes the choice. */
 function fill(problem: Problem, state: State, random: (() => number) | null): void {
+  if (state.home.length === 0) state.home = problem.kinds.map(() => null);
+  // on a long rack most fresh boards are left out of one filling: it is quicker, and no two fillings are alike
+  if (random && problem.runs.length > FEW_RUNS) fillFrom(problem, state, random, problem.runs.map((_, run) => state.used[run] > 0 || random() < FEW_RUNS / problem.runs.length));
+  if (!random || problem.runs.length <= FEW_RUNS || state.demand.some((count) => count > 0)) fillFrom(problem, state, random, null);
+  state.cost = costOf(problem, state);
+}
+
+function fillFrom(problem: Problem, state: State, random: (() => number) | null, offered: readonly boolean[] | null): void {
   const { runs, kinds, first, needKind, needCount, long } = problem;
-  if (state.home.length === 0) state.home = kinds.map(() => null);
   let [low, high] = spent();
   // only what is still wanted: of all sections few; each run's list shrinks as it is looked through, since demand and room only shrink
   const lists: number[][] = runs.map(() => []);
-  for (let section = 0; section < problem.sections.length; section += 1) if (wanted(problem, state, section, low, high)) for (const run of problem.cutFrom[section]) lists[run].push(section);
+  const { room, cutFrom } = problem;
+  const count = problem.sections.length;
+  for (let section = 0; section < count; section += 1) {
+    if ((problem.low[section] & low) !== 0 || !wanted(problem, state, section, low, high)) continue;
+    const from = cutFrom[section];
+    const need = long[section];
+    for (let r = 0; r < from.length; r += 1) { const run = from[r]; if ((offered === null || offered[run]) && state.used[run] + need <= room[run]) lists[run].push(section); }
+  }
   const offer = new Int32Array(runs.length).fill(STALE);
   const price = new Float64Array(runs.length);
   // mostly a little, now and then hard
@@ -144,7 +161,6 @@ function fill(problem: Problem, state: State, random: (() => number) | null): vo
     [low, high] = spent();
     offer[best] = STALE;
   }
-  state.cost = costOf(problem, state);
 
   function look(run: number): void {
     const list = lists[run];

@@ -9,9 +9,9 @@ const THICKEST = 1.9;
 const LANE_MOST = 6;
 const SECTION_LANES = 5;
 /** A section of several lanes that leaves more than this share of itself beside them is not offered; the largest that keeps the catalogue short enough. Ours. */
-const EMPTY_AT_MOST = [0, 0.025, 0.05, 0.09, 0.14, 0.22, 0.35];
+const EMPTY_AT_MOST = [0, 0.025, 0.04, 0.05, 0.065, 0.08, 0.1, 0.14, 0.22, 0.35];
 /** Sections offered at most. Ours: beyond it the search gains nothing that its bench can see. */
-const CATALOGUE_MOST = 4000;
+const CATALOGUE_MOST = 3500;
 
 /** Pieces that are alike to the saw. mm; `net` finished mm³ a piece. */
 export interface Kind { length: number; width: number; thickness: number; net: number; hidden: boolean; group: string | null; pieces: RoughPiece[] }
@@ -68,28 +68,35 @@ export function sectionsOf(kinds: readonly Kind[], boards: readonly (readonly bo
 /** Sections that leave at most the share `empty` beside their lanes; null when there are too many. */
 function walked(kinds: readonly Kind[], lanes: readonly Lane[], boards: readonly (readonly boolean[])[], widest: number, kerf: number, empty: number): Section[] | null {
   const sections: Section[] = [];
-  const counts = new Array<number>(kinds.length).fill(0);
-  const walk = (from: number, chosen: Lane[], alive: readonly (readonly boolean[])[], width: number, net: number): boolean => {
+  const counts = new Int32Array(kinds.length);
+  const left = Int32Array.from(kinds, (kind) => kind.pieces.length);
+  const holds = lanes.map((lane) => lane.kinds.reduce((sum, kind) => sum + kinds[kind].length * kinds[kind].width, 0));
+  // the boards that suit a lane, a bit each; more kinds of board than bits are not combined
+  const suited = lanes.map((lane) => boards.slice(0, 31).reduce((bits, may, i) => (lane.kinds.every((kind) => may[kind]) ? bits | (1 << i) : bits), 0));
+  const chosen: Lane[] = [];
+  const walk = (from: number, alive: number, width: number, held: number): boolean => {
     for (let i = from; i < lanes.length; i += 1) {
       const lane = lanes[i];
+      const still = alive & suited[i];
       const wide = width + lane.width + (chosen.length > 0 ? kerf : 0);
-      if (wide > widest) continue;
-      for (const kind of lane.kinds) counts[kind] += 1;
-      const still = lane.kinds.every((kind) => counts[kind] <= kinds[kind].pieces.length) ? alive.filter((may) => lane.kinds.every((kind) => may[kind])) : [];
-      if (still.length > 0) {
-        const now = [...chosen, lane];
-        const holds = net + lane.kinds.reduce((sum, kind) => sum + kinds[kind].length * kinds[kind].width, 0);
-        if (now.length === 1 || 1 - holds / (now[0].length * wide) <= empty) sections.push(sectionOf(kinds, now, wide));
-        if (sections.length > CATALOGUE_MOST) return false;
-        // what is empty beside these lanes stays empty, however many full ones come after
-        const hopeless = now[0].length * wide - holds > empty * now[0].length * widest;
-        if (now.length < SECTION_LANES && !hopeless && !walk(i, now, still, wide, holds)) return false;
+      if (still === 0 || wide > widest) continue;
+      const length = chosen.length > 0 ? chosen[0].length : lane.length;
+      const gap = length * wide - held - holds[i];
+      // what is empty beside these lanes stays empty, however many full ones come after
+      if (chosen.length > 0 && gap > empty * length * widest) continue;
+      let enough = true;
+      for (const kind of lane.kinds) { counts[kind] += 1; if (counts[kind] > left[kind]) enough = false; }
+      if (enough) {
+        chosen.push(lane);
+        if (chosen.length === 1 || gap <= empty * length * wide) sections.push(sectionOf(kinds, chosen.slice(), wide));
+        if (sections.length > CATALOGUE_MOST || (chosen.length < SECTION_LANES && !walk(i, still, wide, held + holds[i]))) return false;
+        chosen.pop();
       }
       for (const kind of lane.kinds) counts[kind] -= 1;
     }
     return true;
   };
-  return walk(0, [], boards, 0, 0) ? sections : null;
+  return walk(0, -1, 0, 0) ? sections : null;
 }
 
 function lanesOf(kinds: readonly Kind[], longest: number, kerf: number, most: number): Lane[] {

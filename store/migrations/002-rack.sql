@@ -61,3 +61,6 @@ create table merchant_order (
 );
 
 alter table workshop add column price_list jsonb;
+
+-- a board on the rack says whose it is without reading the whole piece
+alter table piece_state add column name text generated always as (body ->> 'name') stored;

@@ -2,7 +2,7 @@
 import { useWindowVirtualizer } from "@tanstack/react-virtual";
 import { FileDown, FileUp, Plus } from "lucide-react";
 import Link from "next/link";
-import { useEffect, useRef, useState } from "react";
+import { memo, useCallback, useEffect, useRef, useState } from "react";
 import { boardScene } from "../../core/drawing/boards";
 import { M3_PER_BOARD_FOOT } from "../../core/units/lumber";
 import type { Board, RackBoard } from "../../core/stock/board";
@@ -35,8 +35,8 @@ export function RackView({ first, ownSpecies }: { first: RackPage; ownSpecies: S
   const shown = rows.getVirtualItems();
   const [from, to] = [shown[0]?.index ?? 0, shown.at(-1)?.index ?? 0];
   useEffect(() => { need(from, to); }, [from, to, need]);
-  const again = () => ask({});
-  const takeOff = async (board: RackBoard) => {
+  const again = useCallback(() => ask({}), [ask]);
+  const takeOff = useCallback(async (board: RackBoard) => {
     const answer = await fetch(`/api/rack/${encodeURIComponent(board.id)}`, { method: "DELETE" }).catch(() => null);
     if (!answer) { setMessage("The server does not answer. Nothing on the rack was changed; try again."); return; }
     if (!answer.ok) { setMessage((await answer.json()).message); return; }
@@ -44,7 +44,7 @@ export function RackView({ first, ownSpecies }: { first: RackPage; ownSpecies: S
     setOff(plain);
     setMessage(`${board.id} is off the rack.`);
     again();
-  };
+  }, [again]);
   const putBack = async () => {
     const answer = await fetch("/api/rack", { method: "POST", headers: { "content-type": "application/json" }, body: JSON.stringify({ kind: "put", boards: [off] }) }).catch(() => null);
     if (!answer?.ok) { setMessage("The server does not answer. Try again."); return; }
@@ -83,14 +83,14 @@ export function RackView({ first, ownSpecies }: { first: RackPage; ownSpecies: S
   );
 }
 
-function Row({ board, ownSpecies, takeOff }: { board: RackBoard; ownSpecies: readonly Species[]; takeOff: (board: RackBoard) => Promise<void> }) {
+const Row = memo(function Row({ board, ownSpecies, takeOff }: { board: RackBoard; ownSpecies: readonly Species[]; takeOff: (board: RackBoard) => Promise<void> }) {
   const { length, withUnit } = useUnit();
   const wood = findSpecies(board.species, ownSpecies);
   return <>
-    <Link href={`/rack/${encodeURIComponent(board.id)}`} className="block shrink-0 overflow-hidden max-md:hidden" style={{ width: PICTURE.width, maxHeight: ROW - 8 }} tabIndex={-1} aria-hidden><SceneView scene={boardScene(board, wood?.colour ?? ["#dcc8a2", "#b39868"], Math.max(PICTURE.length, board.length), Math.max(board.width, board.widthEnd ?? 0), board.reservedBy !== null)} height="to-width" width={PICTURE.width} /></Link>
-    <Link href={`/rack/${encodeURIComponent(board.id)}`} className="w-24 shrink-0 truncate font-semibold text-layout underline-offset-2 hover:underline">{board.id}</Link>
+    <Link prefetch={false} href={`/rack/${encodeURIComponent(board.id)}`} className="block shrink-0 overflow-hidden max-md:hidden" style={{ width: PICTURE.width, maxHeight: ROW - 8 }} tabIndex={-1} aria-hidden><SceneView scene={boardScene(board, wood?.colour ?? ["#dcc8a2", "#b39868"], Math.max(PICTURE.length, board.length), Math.max(board.width, board.widthEnd ?? 0), board.reservedBy !== null)} height="to-width" width={PICTURE.width} /></Link>
+    <Link prefetch={false} href={`/rack/${encodeURIComponent(board.id)}`} className="w-24 shrink-0 truncate font-semibold text-layout underline-offset-2 hover:underline">{board.id}</Link>
     <span className="w-52 shrink-0 text-[13.5px]">{fractions(`${length(board.length)} by ${length(board.width)}${board.widthEnd === null ? "" : ` to ${length(board.widthEnd)}`} by ${withUnit(board.thickness)}`)}<span className="block text-[13px] text-graphite">{wood?.name ?? board.species}</span></span>
     <span className="min-w-0 flex-1 text-[13px] text-graphite">{board.moisture} % on {board.measuredOn}{board.shelf && `, shelf ${board.shelf}`}{board.tree && `, tree ${board.tree}`}<span className="block truncate">{[board.cutFrom && `offcut of ${board.cutFrom}`, board.defects.map((each) => each.kind).join(", "), board.reservedBy && `reserved for ${board.reservedBy.name}`].filter(Boolean).join("; ")}</span></span>
     {!board.reservedBy && <button className="button px-2" aria-label={`Take off ${board.id}`} onClick={() => void takeOff(board)}>Take off</button>}
   </>;
-}
+});
