@@ -1,5 +1,6 @@
 import { seeded } from "../units/seeded";
-import { CuttingNeed, Problem, problemOf } from "./problem";
+import { fill, homes, possible, runCost, State } from "./fill";
+import { CuttingNeed, Problem, pricedOnBoards, problemOf } from "./problem";
 import type { Section } from "./sections";
 
 /** Everything the search reads. */
@@ -13,19 +14,8 @@ export interface Cut { sections: LaidSection[]; missing: string[]; cost: number;
 
 /** Tries in a round: after each the best so far is given away. Ours. */
 const TRIES = 400;
-/** A piece without a board weighs this many times its wood. Ours: more than any waste. */
-const MISSING = 40;
 /** Worse by this share of the cost may be taken at a round's start, so that the search leaves valleys. Ours, by trial on the bench's racks. */
 const WARMTH = 0.002;
-/** Of a run's sections only so many that can be cut are compared. Ours. */
-const COMPARED = 20;
-/** Fresh boards that one filling looks at on a long rack, about. Ours. */
-const FEW_RUNS = 24;
-/** How far the choice of a run and of a section is shaken, so that no two fillings are alike. Ours, by the same trial. */
-const SHAKE = { run: 0.2, section: 0.15 };
-
-/** Which sections are cut from each run, and what that costs. */
-interface State { cut: number[][]; used: number[]; demand: number[]; home: (string | null)[]; cost: number }
 
 /**
  * Gives every rough piece a place on the boards: sections are crosscut off, ripped into lanes, lanes crosscut into pieces. Least wood is
@@ -36,10 +26,10 @@ interface State { cut: number[][]; used: number[]; demand: number[]; home: (stri
  * @source ruin and recreate (Schrimpf and others 2000), accepted by a falling threshold
  */
 export function* searchCuts(inputs: SearchInputs, from: { round: number; sections: readonly LaidSection[] } | null = null): Generator<Cut, void> {
-  const problem = problemOf(inputs);
+  const problem = pricedOnBoards(inputs);
   let best = from ? stateFrom(problem, from.sections) : firstState(problem);
   for (let round = from?.round ?? 0; round < inputs.rounds; round += 1) {
-    best = roundOf(problem, best, seeded(inputs.seed * 7919 + round + 1), false);
+    best = roundOf(problem, best, seeded(inputs.seed * 7919 + round + 1));
     yield cutOf(problem, best, (round + 1) * TRIES, round + 1, round + 1 === inputs.rounds);
   }
   if ((from?.round ?? 0) >= inputs.rounds) yield cutOf(problem, best, inputs.rounds * TRIES, inputs.rounds, true);
@@ -51,16 +41,16 @@ export function firstCut(inputs: CuttingNeed): Cut {
   return cutOf(problem, firstState(problem), 1, 0, true);
 }
 
-function firstState(problem: Problem, random: (() => number) | null = null): State {
+function firstState(problem: Problem): State {
   const state: State = { cut: problem.runs.map(() => []), used: problem.runs.map(() => 0), demand: problem.kinds.map((kind) => kind.pieces.length), home: [], cost: 0 };
-  fill(problem, state, random);
+  fill(problem, state, null);
   return state;
 }
 
-/** One round from the best so far or, `afresh`, from a layout of its own. */
-function roundOf(problem: Problem, start: State, random: () => number, afresh: boolean): State {
+/** One round, from the best so far. */
+function roundOf(problem: Problem, start: State, random: () => number): State {
   let best = start;
-  let here = afresh ? firstState(problem, random) : start;
+  let here = start;
   for (let i = 0; i < TRIES; i += 1) {
     const next: State = { cut: here.cut.map((each) => each.slice()), used: here.used.slice(), demand: here.demand.slice(), home: here.home.slice(), cost: 0 };
     ruin(problem, next, random);
@@ -110,113 +100,6 @@ function take(problem: Problem, state: State, run: number, at: number): void {
   const section = problem.sections[id];
   state.used[run] -= section.length + problem.kerf;
   for (const [kind, count] of section.need) state.demand[kind] += count;
-}
-
-/** The board each matching group lies on, by kind; null while it is free. */
-function homes(problem: Problem, state: State): (string | null)[] {
-  const home = new Map<string, string>();
-  state.cut.forEach((cut, run) => { for (const id of cut) for (const [kind] of problem.sections[id].need) { const { group } = problem.kinds[kind]; if (group !== null) home.set(group, problem.runs[run].board.id); } });
-  return problem.kinds.map(({ group }) => (group === null ? null : home.get(group) ?? null));
-}
-
-/** Puts back what is missing, each time where what a section is worth costs least; `random` shakes the choice. */
-function fill(problem: Problem, state: State, random: (() => number) | null): void {
-  if (state.home.length === 0) state.home = problem.kinds.map(() => null);
-  // on a long rack most fresh boards are left out of one filling: it is quicker, and no two fillings are alike
-  if (random && problem.runs.length > FEW_RUNS) fillFrom(problem, state, random, problem.runs.map((_, run) => state.used[run] > 0 || random() < FEW_RUNS / problem.runs.length));
-  if (!random || problem.runs.length <= FEW_RUNS || state.demand.some((count) => count > 0)) fillFrom(problem, state, random, null);
-  state.cost = costOf(problem, state);
-}
-
-function fillFrom(problem: Problem, state: State, random: (() => number) | null, offered: readonly boolean[] | null): void {
-  const { runs, kinds, first, needKind, needCount, long } = problem;
-  let [low, high] = spent();
-  // only what is still wanted: of all sections few; each run's list shrinks as it is looked through, since demand and room only shrink
-  const lists: number[][] = runs.map(() => []);
-  const { room, cutFrom } = problem;
-  const count = problem.sections.length;
-  for (let section = 0; section < count; section += 1) {
-    if ((problem.low[section] & low) !== 0 || !wanted(problem, state, section, low, high)) continue;
-    const from = cutFrom[section];
-    const need = long[section];
-    for (let r = 0; r < from.length; r += 1) { const run = from[r]; if ((offered === null || offered[run]) && state.used[run] + need <= room[run]) lists[run].push(section); }
-  }
-  const offer = new Int32Array(runs.length).fill(STALE);
-  const price = new Float64Array(runs.length);
-  // mostly a little, now and then hard
-  const bold = random ? (random() < 0.5 ? 0.5 : 2 * random() ** 2) : 0;
-  const shake = Float64Array.from(runs, () => (random ? 1 + SHAKE.run * bold * random() : 1));
-  for (;;) {
-    let best = -1;
-    for (let run = 0; run < runs.length; run += 1) {
-      if (offer[run] === STALE || (offer[run] >= 0 && !possible(problem, state, run, offer[run], low, high))) look(run);
-      if (offer[run] >= 0 && (best < 0 || price[run] < price[best])) best = run;
-    }
-    if (best < 0) break;
-    const section = offer[best];
-    state.cut[best].push(section);
-    state.used[best] += long[section];
-    for (let n = first[section]; n < first[section + 1]; n += 1) state.demand[needKind[n]] -= needCount[n];
-    if (problem.matched[section]) state.home = homes(problem, state);
-    [low, high] = spent();
-    offer[best] = STALE;
-  }
-
-  function look(run: number): void {
-    const list = lists[run];
-    const before = runCost(problem, run, state.used[run]);
-    let kept = 0;
-    let compared = 0;
-    offer[run] = NONE;
-    for (let i = 0; i < list.length; i += 1) {
-      const section = list[i];
-      if (!possible(problem, state, run, section, low, high)) continue;
-      list[kept] = section;
-      kept += 1;
-      if (compared >= COMPARED) continue;
-      compared += 1;
-      const asked = ((runCost(problem, run, state.used[run] + long[section]) - before) / problem.worth[section]) * shake[run] * (random ? 1 + SHAKE.section * bold * random() : 1);
-      if (offer[run] === NONE || asked < price[run]) { price[run] = asked; offer[run] = section; }
-    }
-    list.length = kept;
-  }
-
-  /** Bits of the kinds of which nothing is wanted any more. */
-  function spent(): [number, number] {
-    let [a, b] = [0, 0];
-    for (let k = 0; k < kinds.length && k < 62; k += 1) if (state.demand[k] === 0) { if (k < 31) a |= 1 << k; else b |= 1 << (k - 31); }
-    return [a, b];
-  }
-}
-
-const STALE = -2;
-const NONE = -1;
-
-function possible(problem: Problem, state: State, run: number, section: number, low: number, high: number): boolean {
-  if (state.used[run] + problem.long[section] > problem.room[run] || !wanted(problem, state, section, low, high)) return false;
-  if (problem.matched[section]) for (let n = problem.first[section]; n < problem.first[section + 1]; n += 1) { const home = state.home[problem.needKind[n]]; if (home !== null && home !== problem.runs[run].board.id) return false; }
-  return true;
-}
-
-function wanted({ low, high, first, needKind, needCount }: Problem, { demand }: State, section: number, noLow: number, noHigh: number): boolean {
-  if ((low[section] & noLow) !== 0 || (high[section] & noHigh) !== 0) return false;
-  for (let n = first[section]; n < first[section + 1]; n += 1) if (demand[needKind[n]] < needCount[n]) return false;
-  return true;
-}
-
-/** Wood that a run loses when `used` of it is cut off, kerfs and all: the rest is kept when it is long enough. */
-function runCost({ runs, kerf, keep }: Problem, run: number, used: number): number {
-  if (used <= 0) return 0;
-  const { length, board } = runs[run];
-  const rest = length + kerf - used;
-  return (rest >= keep ? used : length + kerf) * board.width * board.thickness;
-}
-
-function costOf(problem: Problem, state: State): number {
-  let cost = 0;
-  for (let run = 0; run < problem.runs.length; run += 1) cost += runCost(problem, run, state.used[run]);
-  state.demand.forEach((count, kind) => { cost += MISSING * count * problem.kinds[kind].net; });
-  return cost;
 }
 
 /** The state that earlier sections stand for; those that no longer fit are left out. */

@@ -74,6 +74,9 @@ export function cuttingModel({ kinds, runs, sections, fits, kerf, keep }: Proble
   return `Minimize\n cost: ${cost.join(" + ").replaceAll("+ -", "-")}\nSubject To\n ${rows.map(wrapped).join("\n ")}\nGeneral\n ${wrapped(integers.join(" "))}\n${demand.map((_, k) => `m${k}`).join(" ")}\nBinary\n ${wrapped(binaries.join(" "))}\nEnd`;
 }
 
+/** The same model with parts of sections allowed. */
+export const relaxed = (model: string): string => model.replace(/General[\s\S]*/, "End");
+
 const groupIndex = (kinds: Problem["kinds"], k: number) => kinds.findIndex((each) => each.group === kinds[k].group);
 /** Lines of the LP format stay under 500 letters. */
 const wrapped = (text: string) => text.replace(/(.{300,400}?) /g, "$1\n ");

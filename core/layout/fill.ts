@@ -1,0 +1,117 @@
+import type { Problem } from "./problem";
+
+/** A piece without a board weighs this many times its wood. Ours: more than any waste. */
+const MISSING = 40;
+/** Of a run's sections only so many that can be cut are compared. Ours. */
+const COMPARED = 20;
+/** Fresh boards that one filling looks at on a long rack, about. Ours. */
+const FEW_RUNS = 24;
+/** How far the choice of a run and of a section is shaken, so that no two fillings are alike. Ours, by the same trial. */
+const SHAKE = { run: 0.2, section: 0.15 };
+
+/** Which sections are cut from each run, and what that costs. */
+export interface State { cut: number[][]; used: number[]; demand: number[]; home: (string | null)[]; cost: number }
+
+/** Puts back what is missing, each time where what a section is worth costs least; `random` shakes the choice. */
+export function fill(problem: Problem, state: State, random: (() => number) | null): void {
+  if (state.home.length === 0) state.home = problem.kinds.map(() => null);
+  // on a long rack most fresh boards are left out of one filling: it is quicker, and no two fillings are alike
+  if (random && problem.runs.length > FEW_RUNS) fillFrom(problem, state, random, problem.runs.map((_, run) => state.used[run] > 0 || random() < FEW_RUNS / problem.runs.length));
+  if (!random || problem.runs.length <= FEW_RUNS || state.demand.some((count) => count > 0)) fillFrom(problem, state, random, null);
+  state.cost = costOf(problem, state);
+}
+
+function fillFrom(problem: Problem, state: State, random: (() => number) | null, offered: readonly boolean[] | null): void {
+  const { runs, kinds, first, needKind, needCount, long, room, suits, ledBy } = problem;
+  // prices for boards without end and for these boards mislead in different places: now one, now the other
+  const worth = random && random() < 0.5 ? problem.endless : problem.worth;
+  let [low, high] = spent();
+  // only what is still wanted: of all sections few
+  let asked: number[] = [];
+  for (let kind = 0; kind < kinds.length; kind += 1) {
+    if (state.demand[kind] === 0) continue;
+    const led = ledBy[kind];
+    for (let i = 0; i < led.length; i += 1) if (wanted(problem, state, led[i], low, high)) asked.push(led[i]);
+  }
+  asked.sort((a, b) => a - b);
+  const offer = new Int32Array(runs.length).fill(STALE);
+  const price = new Float64Array(runs.length);
+  // mostly a little, now and then hard
+  const bold = random ? (random() < 0.5 ? 0.5 : 2 * random() ** 2) : 0;
+  const shake = new Float64Array(runs.length).fill(1);
+  if (random) for (let run = 0; run < runs.length; run += 1) shake[run] += SHAKE.run * bold * random();
+  if (offered) for (let run = 0; run < runs.length; run += 1) if (!offered[run]) offer[run] = NONE;
+  while (asked.length > 0) {
+    let best = -1;
+    for (let run = 0; run < runs.length; run += 1) {
+      if (offer[run] === STALE || (offer[run] >= 0 && !possible(problem, state, run, offer[run], low, high))) look(run);
+      if (offer[run] >= 0 && (best < 0 || price[run] < price[best])) best = run;
+    }
+    if (best < 0) break;
+    const section = offer[best];
+    state.cut[best].push(section);
+    state.used[best] += long[section];
+    for (let n = first[section]; n < first[section + 1]; n += 1) state.demand[needKind[n]] -= needCount[n];
+    if (problem.matched[section]) state.home = homes(problem, state);
+    [low, high] = spent();
+    offer[best] = STALE;
+    asked = asked.filter((each) => wanted(problem, state, each, low, high));
+  }
+
+  function look(run: number): void {
+    const before = runCost(problem, run, state.used[run]);
+    let compared = 0;
+    offer[run] = NONE;
+    for (let i = 0; i < asked.length && compared < COMPARED; i += 1) {
+      const section = asked[i];
+      if (suits[section * runs.length + run] === 0 || !possible(problem, state, run, section, low, high)) continue;
+      compared += 1;
+      const dear = ((runCost(problem, run, state.used[run] + long[section]) - before) / worth[section]) * shake[run] * (random ? 1 + SHAKE.section * bold * random() : 1);
+      if (offer[run] === NONE || dear < price[run]) { price[run] = dear; offer[run] = section; }
+    }
+  }
+
+  /** Bits of the kinds of which nothing is wanted any more. */
+  function spent(): [number, number] {
+    let [a, b] = [0, 0];
+    for (let k = 0; k < kinds.length && k < 62; k += 1) if (state.demand[k] === 0) { if (k < 31) a |= 1 << k; else b |= 1 << (k - 31); }
+    return [a, b];
+  }
+}
+
+const STALE = -2;
+const NONE = -1;
+
+export function possible(problem: Problem, state: State, run: number, section: number, low: number, high: number): boolean {
+  if (state.used[run] + problem.long[section] > problem.room[run] || !wanted(problem, state, section, low, high)) return false;
+  if (problem.matched[section]) for (let n = problem.first[section]; n < problem.first[section + 1]; n += 1) { const home = state.home[problem.needKind[n]]; if (home !== null && home !== problem.runs[run].board.id) return false; }
+  return true;
+}
+
+function wanted({ low, high, first, needKind, needCount }: Problem, { demand }: State, section: number, noLow: number, noHigh: number): boolean {
+  if ((low[section] & noLow) !== 0 || (high[section] & noHigh) !== 0) return false;
+  for (let n = first[section]; n < first[section + 1]; n += 1) if (demand[needKind[n]] < needCount[n]) return false;
+  return true;
+}
+
+/** The board each matching group lies on, by kind; null while it is free. */
+export function homes(problem: Problem, state: State): (string | null)[] {
+  const home = new Map<string, string>();
+  state.cut.forEach((cut, run) => { for (const id of cut) for (const [kind] of problem.sections[id].need) { const { group } = problem.kinds[kind]; if (group !== null) home.set(group, problem.runs[run].board.id); } });
+  return problem.kinds.map(({ group }) => (group === null ? null : home.get(group) ?? null));
+}
+
+/** Wood that a run loses when `used` of it is cut off, kerfs and all: the rest is kept when it is long enough. */
+export function runCost({ runs, kerf, keep }: Problem, run: number, used: number): number {
+  if (used <= 0) return 0;
+  const { length, board } = runs[run];
+  const rest = length + kerf - used;
+  return (rest >= keep ? used : length + kerf) * board.width * board.thickness;
+}
+
+function costOf(problem: Problem, state: State): number {
+  let cost = 0;
+  for (let run = 0; run < problem.runs.length; run += 1) cost += runCost(problem, run, state.used[run]);
+  state.demand.forEach((count, kind) => { cost += MISSING * count * problem.kinds[kind].net; });
+  return cost;
+}
