@@ -6,15 +6,13 @@ import { note } from "./history";
 
 interface Row { body: Board; piece: string | null; name: string | null }
 
-const RESERVATION = `left join board_reservation r on r.workshop_id = b.workshop_id and r.board_id = b.id and r.piece_id is distinct from $2::uuid
-       left join piece p on p.workshop_id = r.workshop_id and p.id = r.piece_id
-       left join piece_state s on s.workshop_id = p.workshop_id and s.piece_id = p.id and s.n = p.head`;
+const RESERVATION = "left join board_reservation r on r.workshop_id = b.workshop_id and r.board_id = b.id";
 
 /** Boards on the rack, of one species or all, with whoever has reserved them. Boards reserved by `forPiece` itself count as free. */
 export async function rack(workshop: string, forPiece: string | null, species: string | null = null): Promise<RackBoard[]> {
   const { rows } = await pool().query<Row>(
-    `select b.body, r.piece_id as piece, s.name as name
-       from board b ${RESERVATION}
+    `select b.body, r.piece_id as piece, r.piece_name as name
+       from board b ${RESERVATION} and r.piece_id is distinct from $2::uuid
       where b.workshop_id = $1 and b.left_at is null and ($3::text is null or b.species = $3)
       order by b.name_order`, [workshop, forPiece, species]);
   return rows.map(asRackBoard);
@@ -24,9 +22,7 @@ const SORTS = { name: "b.name_order", length: "b.length desc, b.name_order", wid
 /** One page of the rack: boards that match, from the `from`th on. Counting is a query of its own, so that the page itself stays quick. */
 export async function rackPage(workshop: string, asked: RackQuery, from: number): Promise<RackBoard[]> {
   const { where, values } = matching(workshop, asked);
-  const text = `select b.body, r.piece_id as piece, s.name as name
-       from (select * from board b where ${where} order by ${SORTS[asked.sort]} limit ${RACK_PAGE} offset $${values.length + 1}) b ${RESERVATION.replace("$2::uuid", "null")}
-      order by ${SORTS[asked.sort]}`;
+  const text = `select b.body, r.piece_id as piece, r.piece_name as name from board b ${RESERVATION} where ${where} order by ${SORTS[asked.sort]} limit ${RACK_PAGE} offset $${values.length + 1}`;
   const { rows } = await pool().query<Row>({ name: prepared(text), text, values: [...values, Math.max(0, Math.floor(from))] });
   return rows.map(asRackBoard);
 }
@@ -55,7 +51,7 @@ function matching(workshop: string, asked: RackQuery): { where: string; values: 
   const conditions = ["b.workshop_id = $1", "b.left_at is null"];
   const add = (condition: string, value: unknown) => { values.push(value); conditions.push(condition.replaceAll("?", `$${values.length}`)); };
   if (asked.species) add("b.species = ?", asked.species);
-  if (asked.text) add("(b.id ilike ? or b.body ->> 'tree' ilike ? or b.body ->> 'shelf' ilike ?)", `%${asked.text.replace(/[\\%_]/g, "\\$&")}%`);
+  if (asked.text) add("(b.id ilike ? or b.tree ilike ? or b.shelf ilike ?)", `%${asked.text.replace(/[\\%_]/g, "\\$&")}%`);
   if (asked.longest > 0) add("b.length >= ?", asked.longest);
   if (asked.widest > 0) add("b.width >= ?", asked.widest);
   if (asked.thickest > 0) add("b.thickness >= ?", asked.thickest);
@@ -92,7 +88,7 @@ export async function addBoards(client: PoolClient, workshop: string, boards: re
 
 /** One board, on the rack or gone; `at` says which version this is. */
 export async function boardOf(workshop: string, id: string): Promise<{ board: RackBoard; left: string | null } | null> {
-  const { rows } = await pool().query<Row & { left_why: string | null }>(`select b.body, b.left_why, r.piece_id as piece, s.name as name from board b ${RESERVATION} where b.workshop_id = $1 and b.id = $3`, [workshop, null, id]);
+  const { rows } = await pool().query<Row & { left_why: string | null }>(`select b.body, b.left_why, r.piece_id as piece, r.piece_name as name from board b ${RESERVATION} where b.workshop_id = $1 and b.id = $2`, [workshop, id]);
   return rows[0] ? { board: asRackBoard(rows[0]), left: rows[0].left_why } : null;
 }
 
@@ -124,22 +120,19 @@ export async function removeBoard(workshop: string, id: string): Promise<boolean
 /**
  * Makes the piece's reservations exactly `wanted`, as far as others have not taken them first.
  *
+ * @param name  what the piece is called, which the rack shows
  * @returns the boards another piece holds
  */
-export async function reserve(client: PoolClient, workshop: string, piece: string, wanted: readonly string[]): Promise<Taken[]> {
+export async function reserve(client: PoolClient, workshop: string, piece: string, name: string, wanted: readonly string[]): Promise<Taken[]> {
   const { rows: freed } = await client.query<{ id: string }>("delete from board_reservation where workshop_id = $1 and piece_id = $2 and not (board_id = any($3)) returning board_id as id", [workshop, piece, wanted]);
   const { rows: got } = await client.query<{ id: string }>(
-    `insert into board_reservation (workshop_id, board_id, piece_id)
-     select $1, id, $2 from board where workshop_id = $1 and id = any($3) and left_at is null order by id
-     on conflict (workshop_id, board_id) do nothing returning board_id as id`, [workshop, piece, wanted]);
+    `insert into board_reservation (workshop_id, board_id, piece_id, piece_name)
+     select $1, id, $2, $4 from board where workshop_id = $1 and id = any($3) and left_at is null order by id
+     on conflict (workshop_id, board_id) do nothing returning board_id as id`, [workshop, piece, wanted, name]);
+  await client.query("update board_reservation set piece_name = $3 where workshop_id = $1 and piece_id = $2 and piece_name <> $3", [workshop, piece, name]);
   await note(client, workshop, freed.map((row) => row.id), "released", { piece });
   await note(client, workshop, got.map((row) => row.id), "reserved", { piece });
-  const { rows } = await client.query<Taken>(
-    `select r.board_id as board, r.piece_id as piece, s.name as name
-       from board_reservation r
-       join piece p on p.workshop_id = r.workshop_id and p.id = r.piece_id
-       join piece_state s on s.workshop_id = p.workshop_id and s.piece_id = p.id and s.n = p.head
-      where r.workshop_id = $1 and r.board_id = any($3) and r.piece_id <> $2 order by r.board_id`, [workshop, piece, wanted]);
+  const { rows } = await client.query<Taken>("select board_id as board, piece_id as piece, piece_name as name from board_reservation where workshop_id = $1 and board_id = any($3) and piece_id <> $2 order by board_id", [workshop, piece, wanted]);
   return rows;
 }
 

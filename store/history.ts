@@ -15,7 +15,7 @@ export async function note(client: PoolClient, workshop: string, boards: readonl
 /** A board's history, oldest first. */
 export async function historyOf(workshop: string, board: string): Promise<BoardEvent[]> {
   const { rows } = await pool().query<{ at: Date; kind: BoardEventKind; body: BoardEvent["body"]; name: string | null }>(
-    `select e.at, e.kind, e.body, s.name as name
+    `select e.at, e.kind, e.body, s.body ->> 'name' as name
        from board_event e
        left join piece p on p.workshop_id = e.workshop_id and p.id::text = e.body ->> 'piece'
        left join piece_state s on s.workshop_id = p.workshop_id and s.piece_id = p.id and s.n = p.head

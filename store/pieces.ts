@@ -54,7 +54,7 @@ export async function addPiece(workshop: string, piece: Piece): Promise<string> 
     const id = rows[0].id;
     await client.query("insert into piece_state (workshop_id, piece_id, n, parent, label, body) values ($1, $2, 1, null, 'Begun', $3)", [workshop, id, piece]);
     await client.query("insert into piece_revision (workshop_id, piece_id, revision, state) values ($1, $2, 1, 1)", [workshop, id]);
-    await reserve(client, workshop, id, boardsOf(piece));
+    await reserve(client, workshop, id, piece.name, boardsOf(piece));
     return id;
   });
 }
@@ -88,7 +88,7 @@ export async function savePiece(workshop: string, id: string, revision: number, 
     await client.query("update piece set revision = $3, head = $4, tip = $5, saved_at = now() where workshop_id = $1 and id = $2", [workshop, id, revision + 1, head, tip]);
     await client.query("insert into piece_revision (workshop_id, piece_id, revision, state) values ($1, $2, $3, $4)", [workshop, id, revision + 1, head]);
     const rackChanged = await applyCuts(client, workshop, id, body.cutting.sawn);
-    return { kind: "saved", revision: revision + 1, taken: await reserve(client, workshop, id, boardsOf(body)), rackChanged };
+    return { kind: "saved", revision: revision + 1, taken: await reserve(client, workshop, id, body.name, boardsOf(body)), rackChanged };
   }).catch((error) => {
     if (error instanceof CutRefused) return { kind: "refused", message: error.message } as const;
     if (error instanceof UnknownState) return { kind: "unknown-state" } as const;
@@ -101,7 +101,8 @@ export async function setPutAway(workshop: string, id: string, away: boolean): P
   return transaction(async (client) => {
     const { rows } = await client.query<{ head: number }>("update piece set put_away = $3 where workshop_id = $1 and id = $2 returning head", [workshop, id, away]);
     if (!rows[0]) return false;
-    await reserve(client, workshop, id, away ? [] : boardsOf((await bodyOf(client, workshop, id, rows[0].head))!));
+    const body = (await bodyOf(client, workshop, id, rows[0].head))!;
+    await reserve(client, workshop, id, body.name, away ? [] : boardsOf(body));
     return true;
   });
 }

@@ -5,10 +5,12 @@ import { Candidate, jointLines } from "./candidates";
 /** What makers look at in a panel, mm. @source common practice */
 export const LINES = { offCentre: 30, offLeg: 12 };
 /** How much each fault counts against the others when orders are compared: ours, a judgement of looks and not of strength. */
-const WEIGHT = { centre: 6, leg: 4, uneven: 3, mirrored: 2, strangers: 0.3 };
+const WEIGHT = { centre: 6, leg: 4, uneven: 3, mirrored: 2, strangers: 0.3, prized: 3 };
+/** Sets of so few strips have all their orders looked at. Ours: beyond it swaps are quicker. */
+const ALL_ORDERS = 6;
 
-/** `curve`: a curved outline, and how long over its chord a strip is left. */
-export interface PanelFrame { width: number; overhang: number; leg: number; curve?: { outline: Form["top"]; over: number } }
+/** `curve`: a curved outline, and how long over its chord a strip is left; `prized`: boards that are better spared. */
+export interface PanelFrame { width: number; overhang: number; leg: number; prized?: readonly string[]; curve?: { outline: Form["top"]; over: number } }
 
 /** A strip that does not reach over its chord: no order with one will do. */
 export const TOO_SHORT = 1000;
@@ -20,6 +22,7 @@ export function arrangementFault(strips: readonly Pick<Candidate, "width" | "boa
   const mean = frame.width / strips.length;
   let fault = 0;
   if (frame.curve) fault += TOO_SHORT * shortStrips(strips, lines, frame.width, frame.curve);
+  if (frame.prized) for (const each of strips) if (frame.prized.includes(each.board.id)) fault += WEIGHT.prized;
   for (const line of lines) {
     fault += WEIGHT.centre * Math.max(0, 1 - Math.abs(line - frame.width / 2) / LINES.offCentre);
     const fromEdge = Math.min(line, frame.width - line);
@@ -39,11 +42,31 @@ function shortStrips(strips: readonly Pick<Candidate, "board" | "slide">[], line
 }
 
 /**
- * The best order found for a set of strips: steepest swaps from a few seeded starts.
+ * The best order of a set of strips: of a few strips the best there is, of more the best found by steepest swaps from a few seeded starts.
  *
  * @returns the order, its fault and how many orders were looked at
  */
 export function bestOrder(set: readonly Candidate[], frame: PanelFrame, random: () => number, starts = 3): { order: Candidate[]; fault: number; tried: number } {
+  return set.length <= ALL_ORDERS ? bestOfAll(set, frame) : bestBySwaps(set, frame, random, starts);
+}
+
+function bestOfAll(set: readonly Candidate[], frame: PanelFrame): { order: Candidate[]; fault: number; tried: number } {
+  const order = set.slice().sort((a, b) => b.width - a.width);
+  const best = { order: order.slice(), fault: Infinity, tried: 0 };
+  const walk = (from: number) => {
+    if (from >= order.length - 1) {
+      const fault = arrangementFault(order, frame);
+      best.tried += 1;
+      if (fault < best.fault - 1e-9) { best.order = order.slice(); best.fault = fault; }
+      return;
+    }
+    for (let i = from; i < order.length; i += 1) { swap(order, from, i); walk(from + 1); swap(order, from, i); }
+  };
+  walk(0);
+  return best;
+}
+
+function bestBySwaps(set: readonly Candidate[], frame: PanelFrame, random: () => number, starts: number): { order: Candidate[]; fault: number; tried: number } {
   let best = set.slice().sort((a, b) => b.width - a.width);
   let fault = arrangementFault(best, frame);
   let tried = 1;

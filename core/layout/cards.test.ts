@@ -3,7 +3,8 @@ import { at, find, planOf, plainRack, strips, tableWith } from "../testing/plans
 import { demoBoard } from "../testing/boards";
 import { USUAL_SHOP } from "../piece/shop";
 import { millLanes } from "./mill";
-import { panelScores, prizedBoards } from "./scores";
+import { prizedBoards } from "../stock/prized";
+import { panelScores } from "./scores";
 
 const seven = at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"));
 const piece = tableWith(seven);

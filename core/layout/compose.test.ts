@@ -6,7 +6,9 @@ import { arrangementFault, bestOrder } from "./arrange";
 import { Candidate, jointLines, panelCandidates, widestWindow } from "./candidates";
 import { BEAUTY_BUDGET, ComposeInputs, Composed, composePanel } from "./compose";
 import { cheapestCover, setsWithin } from "./cover";
+import { allPanels, SMALL_PANEL } from "../testing/all-panels";
 import { coverModel } from "../testing/cover-model";
+import { prizedBoards } from "../stock/prized";
 import { seeded } from "../units/seeded";
 
 const need = { length: 1800, width: 850, thickness: 28 };
@@ -134,4 +136,18 @@ describe("orders", () => {
     expect(bestOrder(set, frame, seeded(1), 12).fault).toBeCloseTo(least, 9);
   });
   it("what is over comes off the two outer strips alike", () => expect(jointLines([100, 100, 120], 300)).toEqual([90, 190]));
+});
+
+describe("the whole search, where every panel can be tried (exhaustive)", () => {
+  it.each([1, 2, 3, 4, 5, 6, 7, 8])("rack %i: no set wastes less, no order within the budget looks better", (seed) => {
+    const rack = randomRack(100 + seed, SMALL_PANEL.boards);
+    const { need: small, frame } = SMALL_PANEL;
+    const { candidates } = panelCandidates(rack, "european-ash", small, USUAL_SHOP, choice);
+    const net = small.length * small.width * small.thickness;
+    const panel = composed(inputs(rack, { need: small, frame, sets: 1e6 }));
+    const all = allPanels(candidates, small.width, { ...frame, prized: prizedBoards(rack, "european-ash").map((each) => each.id) }, (least) => least + BEAUTY_BUDGET * (least - net));
+    expect(all.orders).toBeGreaterThan(1);
+    expect(panel.bound).toBeCloseTo(all.cost, -1);
+    expect(panel.fault).toBeCloseTo(all.fault, 9);
+  });
 });

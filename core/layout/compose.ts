@@ -2,6 +2,7 @@ import { seeded } from "../units/seeded";
 import type { PanelChoice, Piece, Strip } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import type { RackBoard } from "../stock/board";
+import { prizedBoards } from "../stock/prized";
 import { bestOrder, PanelFrame, TOO_SHORT } from "./arrange";
 import { Candidate, NARROWEST_STRIP, panelCandidates, PanelNeed, WIDEST_STRIP } from "./candidates";
 import { cheapestCover, setsWithin } from "./cover";
@@ -47,12 +48,15 @@ export function* composePanel(inputs: ComposeInputs): Generator<Composed | NoPan
   const bound = fixed + cover.best;
   const budget = cover.best + BEAUTY_BUDGET * (bound - net);
   const random = seeded(inputs.seed);
+  const frame: PanelFrame = {
+    ...inputs.frame, prized: prizedBoards(inputs.rack, inputs.species).map((board) => board.id).filter((id) => !inputs.choice.pinned.includes(id)),
+    ...(inputs.need.outline && { curve: { outline: inputs.need.outline, over: inputs.shop.lengthAllowance } }),
+  };
   let best: Composed | null = null;
   let tried = 0;
   let looked = 0;
   for (const set of setsWithin(free, cover, budget, inputs.sets)) {
     const all = [...pinned, ...set];
-    const frame = inputs.need.outline ? { ...inputs.frame, curve: { outline: inputs.need.outline, over: inputs.shop.lengthAllowance } } : inputs.frame;
     const found = bestOrder(all, frame, random);
     tried += found.tried;
     looked += 1;

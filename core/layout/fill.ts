@@ -22,7 +22,7 @@ export function fill(problem: Problem, state: State, random: (() => number) | nu
 }
 
 function fillFrom(problem: Problem, state: State, random: (() => number) | null, offered: readonly boolean[] | null): void {
-  const { runs, kinds, first, needKind, needCount, long, room, suits, ledBy } = problem;
+  const { runs, kinds, first, needKind, needCount, long, suits, ledBy } = problem;
   // prices for boards without end and for these boards mislead in different places: now one, now the other
   const worth = random && random() < 0.5 ? problem.endless : problem.worth;
   let [low, high] = spent();

@@ -3,6 +3,7 @@ import type { Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import type { RackBoard } from "../stock/board";
 import type { LaidStrip } from "../stock/rules";
+import { prizedBoards } from "../stock/prized";
 import { fine, mm } from "../verdict/verdict";
 import { LINES } from "./arrange";
 import { jointLines } from "./candidates";
@@ -10,16 +11,6 @@ import { stripCuts } from "./lay";
 
 /** One thing makers look at in a panel: what it is here, and how well it does from 0 to 1. */
 export interface PanelScore { id: string; name: string; said: string; share: number }
-
-/** A board at least this wide, and this much wider than the usual one of its wood, is worth sparing, mm and times. Ours. */
-const PRIZED = { width: 220, times: 1.4 };
-
-/** Boards of this wood that are too good to rip up: the widest by far. */
-export function prizedBoards(rack: readonly RackBoard[], species: string): RackBoard[] {
-  const widths = rack.filter((board) => board.species === species).map((board) => board.width).sort((a, b) => a - b);
-  const usual = widths[Math.floor(widths.length / 2)] ?? 0;
-  return rack.filter((board) => board.species === species && board.width >= Math.max(PRIZED.width, PRIZED.times * usual));
-}
 
 /** What the panel is worth to the eye and the rack. Waste counts what is sawn from the boards against what is left in the outline. */
 export function panelScores(laid: readonly LaidStrip[], at: TableGeometry, piece: Piece, rack: readonly RackBoard[], species: string, shop: Shop): PanelScore[] {

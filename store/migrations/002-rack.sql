@@ -1,4 +1,6 @@
 -- A board that has left the rack keeps its row, so that its history can be told; only those that have not left are on the rack.
+-- A board's record is written and read whole: as json it needs no taking apart on the way.
+alter table board alter column body type json;
 alter table board
   add column left_at timestamptz,
   add column left_why text check (left_why in ('cut', 'taken off')),
@@ -7,6 +9,8 @@ alter table board
   add column length numeric generated always as ((body ->> 'length')::numeric) stored,
   add column width numeric generated always as ((body ->> 'width')::numeric) stored,
   add column thickness numeric generated always as ((body ->> 'thickness')::numeric) stored,
+  add column tree text generated always as (body ->> 'tree') stored,
+  add column shelf text generated always as (body ->> 'shelf') stored,
   add column cut_from text generated always as (nullif(body ->> 'cutFrom', '')) stored,
   -- B2 before B10
   add column name_order text generated always as (coalesce(substring(id from '^[^0-9]*'), '') || lpad(coalesce(substring(id from '[0-9]+'), ''), 9, '0') || id) stored;
@@ -62,5 +66,8 @@ create table merchant_order (
 
 alter table workshop add column price_list jsonb;
 
--- a board on the rack says whose it is without reading the whole piece
-alter table piece_state add column name text generated always as (body ->> 'name') stored;
+-- The rack says whose a board is without reading the whole piece; each save of the piece keeps its name here.
+alter table board_reservation add column piece_name text not null default '';
+update board_reservation r set piece_name = s.body ->> 'name'
+  from piece p join piece_state s on s.workshop_id = p.workshop_id and s.piece_id = p.id and s.n = p.head
+ where p.workshop_id = r.workshop_id and p.id = r.piece_id;
