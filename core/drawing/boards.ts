@@ -16,7 +16,9 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
   const label = piece.form.overhang.end + at.leg.section + 40;
   let [left, right] = [0, length];
   for (const laid of panel.laid) {
-    const start = laid.at - laid.strip.slide - shop.lengthAllowance / 2;
+    // turned end for end, what was left of the strip on its board lies right of it
+    const before = laid.strip.slide + shop.lengthAllowance / 2;
+    const start = laid.at - (laid.strip.turned ? laid.board.length - before - laid.length : before);
     const end = start + laid.board.length;
     const [from, to] = [laid.at, laid.at + laid.length];
     [left, right] = [Math.min(left, start), Math.max(right, end)];
@@ -24,10 +26,7 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
     if (start < from) items.push({ kind: "hatch", x: start, y, w: from - start, h: laid.width });
     if (end > to) items.push({ kind: "hatch", x: to, y, w: end - to, h: laid.width });
     items.push({ kind: "wood", x: Math.max(from, start), y, w: Math.max(1, Math.min(to, end) - Math.max(from, start)), h: laid.width, colour: species.colour, seed: seedOf(laid.board.id), grain: "x", id: `strip:${laid.board.id}`, label: `${laid.board.id}, ${Math.round(laid.width)} mm wide` });
-    for (const d of laid.board.defects) {
-      const cy = y + Math.min(laid.width - d.width / 2, Math.max(d.width / 2, d.y + d.width / 2));
-      items.push(...defectItems({ ...d, x: start + d.x, y: cy - d.width / 2 }));
-    }
+    for (const d of laid.board.defects) items.push(...defectOnStrip(d, laid, start, shop));
     items.push({ kind: "text", x: label, y: y + laid.width / 2, text: laid.board.id, ink: "ink", size: 13, dy: 4 });
     items.push({ kind: "text", x: label, y: y + laid.width / 2, text: `${Math.round(laid.width)} mm wide, bark ${laid.strip.face === "bark-up" ? "up" : "down"}${laid.strip.turned ? ", turned" : ""}${piece.panel.pinned.includes(laid.board.id) ? ", pinned" : ""}`, ink: "grain", size: 13, dx: 38, dy: 4 });
   }
@@ -42,6 +41,18 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
   for (const x of [end, at.top.length - end - at.leg.section]) for (const y of [side, at.top.width - side - at.leg.section]) items.push(rect(x + dx, y + dy, at.leg.section, at.leg.section, "layout", "leg"));
   items.push(dimension([0, width], [length, width], 16, length, length === piece.form.top.length ? { path: ["form", "top", "length"], name: "Top length" } : undefined));
   return { id: "panel", title: `The panel from ${panel.laid.length} boards, front edge below: ${panel.laid.map((each) => `${each.board.id} ${Math.round(each.width)} mm`).join(", ")}.`, bounds: { x: left, y: 0, w: right - left, h: width }, margin: [34, 6, 6, 6], items };
+}
+
+/** A defect where it comes to lie on a strip that may be turned or flipped; nothing when it was ripped off. */
+function defectOnStrip(d: Board["defects"][number], { board, strip, across, full, width, from }: Plan["panel"]["laid"][number], start: number, shop: Shop): Item[] {
+  const low = d.y - across - shop.jointing;
+  const [a, b] = [Math.max(0, low), Math.min(full, low + d.width)];
+  if (b - a < 1) return [];
+  const mirrored = strip.turned !== (strip.face === "bark-down");
+  // what is over comes off the outer strips where they meet the panel's edge
+  const spare = full - width;
+  const y = from + Math.min(Math.max(0, width - (b - a)), Math.max(0, (mirrored ? full - b : a) - spare / 2));
+  return defectItems({ ...d, x: start + (strip.turned ? board.length - d.x - d.length : d.x), y, width: b - a });
 }
 
 /** One board of the rack, to scale with every other. */

@@ -1,5 +1,5 @@
 import type { BoardCut, RoughPiece } from "../layout/cutting";
-import { sectionMark } from "../layout/cards";
+import { sectionMark } from "../layout/marks";
 import { defectItems } from "./boards";
 import { Item, line, rect, Scene, seedOf } from "./scene";
 
@@ -9,8 +9,8 @@ export function cuttingScene(cut: BoardCut, colour: [string, string], pieces: Re
   const items: Item[] = [{ kind: "wood", x: 0, y: 0, w: board.length, h: board.width, colour, seed: seedOf(board.id), grain: "x", pale: true, id: `board:${board.id}` }];
   for (const d of board.defects) items.push(...defectItems(d));
   if (strip) {
-    items.push(rect(strip.x, 0, strip.length, Math.min(board.width, strip.width), "wash", "top"));
-    items.push({ kind: "text", x: strip.x + strip.length / 2, y: Math.min(board.width, strip.width) / 2, text: `top, ${Math.round(strip.length)} by ${Math.round(strip.width)} mm`, anchor: "middle", size: 13, dy: 4 });
+    items.push(rect(strip.x, strip.y, strip.length, Math.min(board.width - strip.y, strip.width), "wash", "top"));
+    items.push({ kind: "text", x: strip.x + strip.length / 2, y: strip.y + Math.min(board.width - strip.y, strip.width) / 2, text: `top, ${Math.round(strip.length)} by ${Math.round(strip.width)} mm`, anchor: "middle", size: 13, dy: 4 });
   }
   for (const section of cut.sections) {
     let y = section.y;

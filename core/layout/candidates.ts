@@ -10,8 +10,8 @@ export const WIDEST_STRIP = 260;
 /** Strips narrower than this look like a butcher's block, mm. @source common practice */
 export const NARROWEST_STRIP = 55;
 
-/** What one board offers the panel: the clear window of `length` that gives the widest strip. mm; cost in mm³ of rough wood used up. */
-export interface Candidate { board: RackBoard; slide: number; width: number; cost: number }
+/** What one board offers the panel: the clear window of `length` that gives the widest strip, from `slide` along the board and `across` it. mm; cost in mm³ of rough wood used up. */
+export interface Candidate { board: RackBoard; slide: number; across: number; width: number; cost: number }
 
 /** The panel to fill. `least`: the length of a strip at its outer edge, where a curved outline is shortest; the same as `length` for a straight one. */
 export interface PanelNeed { length: number; width: number; thickness: number; least?: number; outline?: Form["top"] }
@@ -58,7 +58,7 @@ function fitBoard(board: RackBoard, need: PanelNeed, shop: Shop, choice: Pick<Pa
   if (width < NARROWEST_STRIP) return clear.width < narrowest(board) ? "defects in the way" : "too narrow";
   const rest = board.length - length - shop.kerf;
   const usedLength = rest >= shop.keepOffcut ? length + shop.kerf : board.length;
-  return { board, slide: clear.slide, width, cost: usedLength * board.width * board.thickness };
+  return { board, slide: clear.slide, across: clear.from, width, cost: usedLength * board.width * board.thickness };
 }
 
 /** The place along the board where `length` holds the widest band without a defect. */

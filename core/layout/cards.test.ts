@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import type { Strip } from "../piece/schema";
 import { at, find, planOf, plainRack, strips, tableWith } from "../testing/plans";
 import { demoBoard } from "../testing/boards";
 import { USUAL_SHOP } from "../piece/shop";
@@ -10,20 +11,52 @@ const seven = at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"
 const piece = tableWith(seven);
 const plan = planOf(piece);
 const { cards, pieces, boards } = plan.cutting;
+const PHASES = ["board", "rip", "lane", "flat", "planer", "table saw", "short", "legs", "crosscut stop"];
+const phase = (id: string) => PHASES.indexOf(id.split(":")[0]);
 
 describe("cutting cards", () => {
   it("follow every piece from its board to its finished length: it becomes itself once on the way, and is sized three times", () => {
-    const rough = cards.filter((card) => card.id.startsWith("rip:") || card.id.startsWith("lane:")).flatMap((card) => card.rows.flatMap((row) => row.to));
+    const rough = cards.filter((card) => /^(rip|lane|short):/.test(card.id)).flatMap((card) => card.rows.filter((row) => !row.from.startsWith("strip")).flatMap((row) => row.to));
     for (const { id } of pieces) expect(rough.filter((mark) => mark === id), id).toHaveLength(1);
     for (const mark of plan.parts.filter((part) => part.role !== "top").flatMap((part) => part.marks)) expect(cards.filter((card) => /^(planer|table saw|crosscut stop):/.test(card.id) && card.rows.some((row) => row.to.includes(mark)))).toHaveLength(3);
   });
   it("set each machine once a setting, boards first, widest rip first, sizes last", () => {
     const keys = cards.map((card) => card.id);
     expect(new Set(keys).size).toBe(keys.length);
-    const phase = (id: string) => ["board", "rip", "lane", "planer", "table saw", "crosscut stop"].indexOf(id.split(":")[0]);
+    expect(keys.map(phase)).not.toContain(-1);
     expect(keys.map(phase)).toEqual(keys.map(phase).sort((a, b) => a - b));
     const rips = cards.filter((card) => card.id.startsWith("rip:")).map((card) => card.setting!);
     expect(rips).toEqual(rips.slice().sort((a, b) => b - a));
+  });
+  it("flatten everything that is planed, the panel's strips too, and say what is left after it", () => {
+    const flat = cards.filter((card) => card.id.startsWith("flat:")).flatMap((card) => card.rows);
+    for (const strip of ["B1", "B7"]) {
+      expect(flat.filter((row) => row.to.includes(`strip ${strip}`))).toHaveLength(1);
+      expect(cards.find((card) => card.id === `planer:${plan.geometry.core.thickness}`)!.rows[0].to).toContain(`strip ${strip}`);
+    }
+    for (const row of flat) {
+      const lane = plan.cutting.milled.find((each) => each.mark === row.from)!;
+      expect(row.check).toBe(`${(lane.thickness + lane.plan.faces.second).toFixed(1)} mm thick, one face flat`);
+    }
+  });
+  it("feed nothing shorter than 300 mm through jointer or planer: short lanes are crosscut after it (common practice)", () => {
+    const short = pieces.filter((each) => each.length < 300);
+    expect(short.length).toBeGreaterThan(1);
+    for (const { id } of short) {
+      const cut = cards.findIndex((card) => /^(lane|short):/.test(card.id) && card.rows.some((row) => row.to.includes(id)));
+      expect(cut, id).toBeGreaterThan(cards.findIndex((card) => card.id.startsWith("planer:")));
+      expect(plan.cutting.milled.find((each) => each.pieces.includes(id))!.length).toBeGreaterThanOrEqual(300);
+    }
+  });
+  it("name the pieces of a glued leg one by one, and make the legs before they are cut to length", () => {
+    const glued = planOf(tableWith(seven, at("form.leg.make", "core-faces")));
+    const made = glued.cutting.cards;
+    const planed = made.filter((card) => card.id.startsWith("planer:")).flatMap((card) => card.rows.flatMap((row) => row.to));
+    for (const mark of ["L1c", "L1f", "L1g"]) expect(planed.filter((each) => each === mark), mark).toHaveLength(1);
+    const legs = made.findIndex((card) => card.id === "legs");
+    expect(made[legs].rows.at(-1)!.to).toEqual(["L1", "L2", "L3", "L4"]);
+    expect(made.slice(legs + 1).every((card) => card.id.startsWith("crosscut stop:"))).toBe(true);
+    expect(made.map((card) => phase(card.id))).toEqual(made.map((card) => phase(card.id)).sort((a, b) => a - b));
   });
   it("check what should be left of a board after each cut: less and less, and true at the end", () => {
     for (const cut of boards) {
@@ -54,7 +87,10 @@ describe("what makers look at in a panel", () => {
     expect(score("rings")).toMatchObject({ said: "6 of 6 joints", share: 1 });
     expect(score("rings", plainRack(), tableWith(seven, at("choices.rings", "best-face"))).said).toBe("4 of 7 bark side up");
     expect(score("clear").share).toBe(1);
-    expect(score("clear", plainRack().map((board) => (board.id === "B3" ? { ...board, defects: [{ kind: "knot", x: 600, y: 40, length: 40, width: 30 }] } : board))).said).toBe("1 defect in it");
+    const knotted = plainRack().map((board) => (board.id === "B3" ? { ...board, defects: [{ kind: "knot" as const, x: 600, y: 40, length: 40, width: 30 }] } : board));
+    expect(score("clear", knotted).said).toBe("no defect in it");
+    // slid by hand, it is no longer ripped beside the knot
+    expect(score("clear", knotted, tableWith(at("panel.strips", (seven.value as Strip[]).map((each) => (each.board === "B3" ? { ...each, slide: 20 } : each))))).said).toBe("1 defect in it");
   });
   it("names a wide board that is spared, or used up", () => {
     const rack = [...plainRack(), demoBoard({ id: "W1", width: 310 })];

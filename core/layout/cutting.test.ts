@@ -16,7 +16,7 @@ describe("pieces on boards (property: 100 random lists on random racks)", () => 
   it("lie inside their board, clear of its ends, its defects, each other and the panel's strip, a kerf apart", () => {
     fc.assert(fc.property(pieces, fc.integer({ min: 1, max: 500 }), (list, seed) => {
       const rack = randomRack(seed, 12).map((board, i) => (i % 3 ? board : { ...board, defects: [{ kind: "knot" as const, x: 700, y: 20, length: 50, width: 40 }] }));
-      const used = [{ board: rack[1].id, x: 0, length: 900, width: rack[1].width }];
+      const used = [{ board: rack[1].id, x: 0, y: 0, length: 900, width: rack[1].width }];
       const { placed, missing } = cuttingPlan(list, freshCutting(), rack, used, USUAL_SHOP);
       expect(placed.length + missing.length).toBe(list.length);
       for (const one of placed) {

@@ -3,6 +3,7 @@ import type { Shop } from "../piece/shop";
 import { Board, RackBoard } from "../stock/board";
 import { millingYield } from "../stock/milling";
 import { matchingGroups } from "./matches";
+import { milledWhole } from "./mill";
 import { offcutsOf } from "./offcuts";
 import type { Taken } from "./runs";
 import { Cut, firstCut, LaidSection, SearchInputs } from "./search";
@@ -14,7 +15,7 @@ export interface RoughPiece { id: string; part: string; label: string; length: n
 export interface Placed { piece: RoughPiece; board: string; x: number; y: number }
 
 /** The panel's strip as it is crosscut from its board, mm. */
-export interface StripCut { board: string; x: number; length: number; width: number }
+export interface StripCut { board: string; x: number; y: number; length: number; width: number }
 
 /** One board and all that is cut from it, left to right; `offcuts` go back on the rack. */
 export interface BoardCut { board: Board; sections: LaidSection[]; strip: StripCut | null; offcuts: Board[]; sawn: boolean }
@@ -70,7 +71,7 @@ function sawnPieces(cutting: Cutting): Set<string> {
 }
 
 const takenBy = (strips: readonly StripCut[], sections: readonly LaidSection[]): Taken[] =>
-  [...strips.map((strip) => ({ ...strip, y: 0 })), ...sections.map((section) => ({ board: section.board, x: section.x, y: section.y, length: section.length, width: widthOf(section, 0) }))];
+  [...strips, ...sections.map((section) => ({ board: section.board, x: section.x, y: section.y, length: section.length, width: widthOf(section, 0) }))];
 
 const widthOf = (section: LaidSection, kerf: number) => section.lanes.reduce((sum, lane) => sum + lane.width + kerf, -kerf);
 const overlaps = (a: { x: number; length: number }, b: { x: number; length: number }, kerf: number) => a.x < b.x + b.length + kerf - 0.01 && b.x < a.x + a.length + kerf - 0.01;
@@ -80,7 +81,8 @@ function sectionHolds(section: LaidSection, board: Board, pieces: ReadonlyMap<st
   return section.lanes.every((lane) => {
     const members = lane.pieces.map((id) => pieces.get(id));
     const length = members.reduce((sum, piece) => sum + (piece?.length ?? 0) + shop.kerf, -shop.kerf);
-    return length <= section.length + 0.5 && members.every((piece) => piece !== undefined && wanted.has(piece.id) && piece.width <= lane.width + 0.5 && millingYield(board, shop, piece.length, piece.width).thickness >= piece.thickness);
+    const whole = milledWhole(members.map((piece) => piece?.length ?? 0));
+    return length <= section.length + 0.5 && members.every((piece) => piece !== undefined && wanted.has(piece.id) && piece.width <= lane.width + 0.5 && millingYield(board, shop, whole ? length : piece.length, piece.width).thickness >= piece.thickness);
   });
 }
 
@@ -107,7 +109,7 @@ function boardCuts(cutting: Cutting, rack: readonly RackBoard[], sections: reado
   const open = rack.filter((board) => strips.some((each) => each.board === board.id) || sections.some((each) => each.board === board.id)).map((board): BoardCut => {
     const mine = sections.filter((each) => each.board === board.id).sort((a, b) => a.x - b.x);
     const strip = strips.find((each) => each.board === board.id) ?? null;
-    const cuts = [...mine.map((section) => ({ x: section.x, y: section.y, length: section.length, width: widthOf(section, shop.kerf) })), ...(strip ? [{ ...strip, y: 0 }] : [])];
+    const cuts = [...mine.map((section) => ({ x: section.x, y: section.y, length: section.length, width: widthOf(section, shop.kerf) })), ...(strip ? [strip] : [])];
     return { board, sections: mine, strip, offcuts: offcutsOf(board, cuts, shop, names), sawn: false };
   });
   return [...sawn, ...open];

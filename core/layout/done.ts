@@ -13,7 +13,7 @@ export function withSawn(cutting: Cutting, plan: CuttingPlan, id: string, on: st
   const { reservedBy: _, ...board } = cut.board as typeof cut.board & { reservedBy?: unknown };
   return {
     ...cutting, sections: plan.boards.filter((each) => !each.sawn && each !== cut).flatMap((each) => each.sections),
-    sawn: [...cutting.sawn, { board, on, strip: cut.strip ? { x: cut.strip.x, length: cut.strip.length, width: cut.strip.width } : null, sections: cut.sections, offcuts: cut.offcuts.map((each) => strip(each)) }],
+    sawn: [...cutting.sawn, { board, on, strip: cut.strip ? { x: cut.strip.x, y: cut.strip.y, length: cut.strip.length, width: cut.strip.width } : null, sections: cut.sections, offcuts: cut.offcuts.map((each) => strip(each)) }],
     ticked: [...cutting.ticked, `board:${id}`],
   };
 }

@@ -1,6 +1,6 @@
 import type { TableGeometry } from "../form/leg-and-apron";
 import { stripChord } from "../form/outline";
-import type { Form, Piece } from "../piece/schema";
+import type { Form, Piece, Strip } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import { narrowest, RackBoard } from "../stock/board";
 import { millingYield } from "../stock/milling";
@@ -24,17 +24,27 @@ export function layStrips(panel: Piece["panel"], top: Form["top"], known: readon
     if (!board) { missing.push(strip.board); return []; }
     const milled = millingYield(board, shop, panel.crosscutFirst ? Math.min(board.length, at.core.length + shop.lengthAllowance) : board.length, narrowest(board));
     const cut = sawn.find((each) => each.board.id === strip.board)?.strip;
-    const offered = cut ? cut.width - 2 * shop.jointing : candidates.find((each) => each.board.id === board.id && Math.abs(each.slide - strip.slide) < 0.5)?.width ?? Math.floor(milled.width * 2) / 2;
-    return [{ strip, board, milled, full: Math.max(1, Math.min(strip.width ?? offered, offered)) }];
+    const candidate = candidates.find((each) => each.board.id === board.id && Math.abs(each.slide - strip.slide) < 0.5);
+    const offered = cut ? cut.width - 2 * shop.jointing : candidate?.width ?? Math.floor(milled.width * 2) / 2;
+    return [{ strip, board, milled, across: cut?.y ?? candidate?.across ?? 0, full: Math.max(1, Math.min(strip.width ?? offered, offered)) }];
   });
-  const lines = jointLines(found.map((each) => each.full), at.core.width);
-  const laid = found.map((each, i) => {
+  return { laid: acrossTop(found, top, at), missing };
+}
+
+/** Strips side by side from the front edge, each as long as its chord. */
+function acrossTop(strips: readonly Pick<LaidStrip, "strip" | "board" | "milled" | "full" | "across">[], top: Form["top"], at: Pick<TableGeometry, "core" | "top">): LaidStrip[] {
+  const lines = jointLines(strips.map((each) => each.full), at.core.width);
+  return strips.map((each, i) => {
     const from = i === 0 ? 0 : lines[i - 1];
-    const to = i === found.length - 1 ? at.core.width : lines[i];
+    const to = i === strips.length - 1 ? at.core.width : lines[i];
     const length = chordOfStrip(top, at, from, to);
     return { ...each, from, width: to - from, length, at: (at.core.length - length) / 2 };
   });
-  return { laid, missing };
+}
+
+/** The same boards in another order or slid along, as they would lie: what a hand sees while it drags. */
+export function laidAs(laid: readonly LaidStrip[], strips: readonly Strip[], top: Form["top"], at: Pick<TableGeometry, "core" | "top">): LaidStrip[] {
+  return acrossTop(strips.flatMap((strip) => { const one = laid.find((each) => each.board.id === strip.board); return one ? [{ ...one, strip }] : []; }), top, at);
 }
 
 /** How long a strip must be from `from` to `to` across the panel. An outline is cut from the whole top only, not from a panel between ends. */
@@ -46,5 +56,15 @@ export function chordOfStrip(top: Form["top"], at: Pick<TableGeometry, "core" | 
 
 /** What the panel's strips take from their boards. */
 export function stripCuts(laid: readonly LaidStrip[], shop: Shop): StripCut[] {
-  return laid.map(({ strip, board, full, length }) => ({ board: board.id, x: strip.slide, length: Math.min(board.length - strip.slide, length + shop.lengthAllowance), width: Math.min(narrowest(board), full + 2 * shop.jointing) }));
+  return laid.map(({ strip, board, full, across, length }) => ({ board: board.id, x: strip.slide, y: across, length: Math.min(board.length - strip.slide, length + shop.lengthAllowance), width: Math.min(narrowest(board) - across, full + 2 * shop.jointing) }));
+}
+
+/** Places a board can be slid to, mm: as fine as a hand drags. Ours. */
+const SLIDE_STEP = 5;
+
+/** Where a strip is cut from its board once the board has been pulled `along` the panel, mm from the board's left end; it never leaves the board. */
+export function slideBy({ strip, board, length }: Pick<LaidStrip, "strip" | "board" | "length">, along: number, shop: Pick<Shop, "lengthAllowance">): number {
+  const last = Math.max(0, board.length - length - shop.lengthAllowance);
+  const to = strip.slide + (strip.turned ? along : -along);
+  return Math.abs(along) < SLIDE_STEP ? strip.slide : Math.max(0, Math.min(last, Math.round(to / SLIDE_STEP) * SLIDE_STEP));
 }

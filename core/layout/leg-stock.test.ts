@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { USUAL_SHOP } from "../piece/shop";
 import { at, find, planOf, plainRack, tableWith } from "../testing/plans";
 import { demoBoard } from "../testing/boards";
-import { FACE, LEAF_EXTRA, legPieces, legSteps, legYield, resawnLeaves } from "./leg-stock";
+import { FACE, LEAF_EXTRA, legPieces, legSteps, legYield, resawnLeaves, thickestLeg } from "./leg-stock";
 
 describe("ways to a thick leg", () => {
   it.each(["solid", "laminated", "core-faces", "diagonal"] as const)("%s: what is sawn for a leg yields that leg", (make) => {
@@ -50,4 +50,16 @@ describe("ways to a thick leg", () => {
     // both boards of one leg come from one board of the rack
     for (const leg of ["L1", "L2", "L3", "L4"]) expect(new Set(plan.cutting.placed.filter((each) => each.piece.matched === leg).map((each) => each.board)).size).toBe(1);
   });
+});
+
+describe("the thickest leg a rack gives", () => {
+  const boards = [demoBoard({ id: "A", thickness: 52, width: 160 }), demoBoard({ id: "B", thickness: 90, width: 100, length: 700 }), demoBoard({ id: "C", thickness: 60, width: 80 })];
+  it("comes from the board that is thick and wide enough, flattened at the leg's length (by hand)", () => {
+    // 60 less two cleanings; C is 80 wide, less two jointed edges
+    expect(thickestLeg("solid", boards, 750, USUAL_SHOP)).toEqual({ section: 58, board: "C" });
+    // twice 58.4, less 2, but only 77 less 2 wide; A is twice 50.4, less 2
+    expect(thickestLeg("laminated", boards, 750, USUAL_SHOP)).toEqual({ section: 98.5, board: "A" });
+    expect(thickestLeg("diagonal", boards, 750, USUAL_SHOP)).toEqual({ section: Math.floor((100.8 / Math.SQRT2 - 3) * 2) / 2, board: "A" });
+  });
+  it("is none where no board is long enough", () => expect(thickestLeg("solid", boards, 2500, USUAL_SHOP)).toBeNull());
 });

@@ -1,5 +1,8 @@
 import type { Form } from "../piece/schema";
 import type { Shop } from "../piece/shop";
+import { Board, narrowest } from "../stock/board";
+import { millingYield } from "../stock/milling";
+import { END_TRIM } from "./runs";
 
 /** A piece sawn for a leg: `suffix` follows its mark. mm; width rough, thickness after milling. */
 export interface LegPiece { suffix: string; width: number; thickness: number; matched: boolean }
@@ -41,6 +44,19 @@ export function legYield(make: Form["leg"]["make"], thickness: number, width: nu
     case "core-faces": return Math.max(0, Math.min(thickness, width) - CORE_EXTRA + 2 * FACE.thickness);
     case "diagonal": return Math.max(0, Math.min(2 * thickness, width) / Math.SQRT2 - DIAGONAL_EXTRA);
   }
+}
+
+/**
+ * The thickest leg these boards give when it is made this way, and the board it comes from; null when none is long enough.
+ *
+ * @param length  rough length of a leg's pieces, mm; flattened at that length
+ */
+export function thickestLeg(make: Form["leg"]["make"], boards: readonly Board[], length: number, shop: Shop): { section: number; board: string } | null {
+  const found = boards.filter((board) => board.length >= length + 2 * END_TRIM).map((board) => {
+    const milled = millingYield(board, shop, length, narrowest(board));
+    return { section: Math.floor(legYield(make, milled.thickness, milled.width) * 2) / 2, board: board.id };
+  });
+  return found.reduce<{ section: number; board: string } | null>((best, each) => (best === null || each.section > best.section ? each : best), null);
 }
 
 /** Leaves that a board gives when it is resawn: each `leaf` mm thick with its cleaning. @source derived: n leaves hold n − 1 kerfs */

@@ -1,7 +1,9 @@
 import type { Shop } from "../piece/shop";
 import type { RackBoard } from "../stock/board";
 import type { RoughPiece } from "./cutting";
+import { millingYield } from "../stock/milling";
 import { boardPrices } from "./board-prices";
+import { milledWhole } from "./mill";
 import { coverPrices } from "./prices";
 import { Run, runsOf, Taken } from "./runs";
 import { Kind, kindsOf, Section, sectionsOf, Sequence, suits } from "./sections";
@@ -57,9 +59,12 @@ function catalogueOf({ pieces, rack, taken, shop, sequence, groups }: CuttingNee
   const longest = Math.max(0, ...runs.map((run) => run.length));
   const may = runs.map((run) => kinds.map((kind) => suits(kind, run, shop)));
   const offered = sectionsOf(kinds, may, widest, longest, shop.kerf, sequence);
+  const whole = offered.map((section) => section.lanes.filter((lane) => milledWhole(lane.kinds.map((kind) => kinds[kind].length))));
   const fitting = runs.map((run, r) => {
     const crook = run.board.crook / run.board.length ** 2;
-    return offered.flatMap((each, i) => (each.length <= run.length && each.width <= run.width - crook * each.length ** 2 && each.need.every(([kind]) => may[r][kind]) ? [i] : []));
+    // a lane that is milled whole is one thickness, and must come out as thick whole
+    const thick = (lane: Section["lanes"][number]) => lane.kinds.every((kind) => kinds[kind].thickness === kinds[lane.kinds[0]].thickness) && millingYield(run.board, shop, lane.length, lane.width).thickness >= kinds[lane.kinds[0]].thickness;
+    return offered.flatMap((each, i) => (each.length <= run.length && each.width <= run.width - crook * each.length ** 2 && each.need.every(([kind]) => may[r][kind]) && whole[i].every(thick) ? [i] : []));
   });
   return { kinds, runs, offered, fitting, kerf: shop.kerf, keep: shop.keepOffcut, ...priced(kinds, runs, offered, fitting, shop.kerf) };
 }

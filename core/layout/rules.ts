@@ -1,9 +1,8 @@
 import type { Shop } from "../piece/shop";
-import { BED_TIMES } from "../stock/milling-plan";
+import { BED_TIMES, SHORTEST_FED } from "../stock/milling-plan";
 import { grade, mm, set, Verdict, verdict } from "../verdict/verdict";
 import type { CuttingStage } from "./stage";
 import type { Part } from "./cut-list";
-import { millLanes } from "./mill";
 import type { Piece } from "../piece/schema";
 
 export interface CuttingFacts extends CuttingStage { piece: Piece; parts: readonly Part[]; shop: Shop }
@@ -83,9 +82,9 @@ function legStock({ piece, parts, missing, placed }: CuttingFacts): Verdict | nu
 }
 
 /** What no machine here flattens in one piece. */
-function flattened({ boards, pieces, parts, shop }: CuttingFacts): Verdict | null {
-  const top = parts.find((part) => part.role === "top");
-  const lanes = millLanes(boards.filter((cut) => !cut.sawn), new Map(pieces.map((piece) => [piece.id, piece])), { thickness: top?.finished.thickness ?? 0 }, shop);
+function flattened({ boards, milled, shop }: CuttingFacts): Verdict | null {
+  const open = new Set(boards.filter((cut) => !cut.sawn).map((cut) => cut.board.id));
+  const lanes = milled.filter((each) => open.has(each.board));
   if (lanes.length === 0) return null;
   const wide = lanes.filter((lane) => lane.plan.machine !== "jointer");
   const worst = wide.find((lane) => lane.plan.machine === "hand") ?? wide.find((lane) => lane.plan.machine === "halves") ?? wide[0];
@@ -110,15 +109,14 @@ function jointerLength({ piece, parts, shop }: CuttingFacts): Verdict {
   });
 }
 
-/** Shorter pieces than this can't be fed through jointer and planer safely, mm. @source common practice */
-const SHORTEST_FED = 300;
-
-function shortParts({ parts }: CuttingFacts): Verdict | null {
+function shortParts({ parts, milled }: CuttingFacts): Verdict | null {
   const short = parts.filter((part) => part.role !== "top" && part.milled.length < SHORTEST_FED);
   if (short.length === 0) return null;
+  const alone = milled.filter((each) => each.length < SHORTEST_FED);
   return verdict({
-    id: "cutting.short", stage: "cutting", subject: short.map((part) => part.id), level: "holds",
-    text: `${short.map((part, i) => `${i ? part.name.toLowerCase() : part.name}s`).join(" and ")} are milled as one length`, why: `Pieces under ${SHORTEST_FED} mm are never fed through the planer alone: mill the strip, then crosscut.`,
+    id: "cutting.short", stage: "cutting", subject: short.map((part) => part.id), level: alone.length > 0 ? "tight" : "holds",
+    ...(alone.length > 0 ? { limit: SHORTEST_FED, actual: Math.round(Math.min(...alone.map((each) => each.length))), sense: "at least" as const, unit: "mm" } : {}),
+    text: alone.length > 0 ? `${alone.map((each) => each.mark).join(", ")} ${alone.length === 1 ? "is" : "are"} sawn too short to be fed alone` : `${short.map((part, i) => `${i ? part.name.toLowerCase() : part.name}s`).join(" and ")} are milled as one length`, why: `Pieces under ${mm(SHORTEST_FED)} are never fed through the planer alone: ${alone.length > 0 ? "leave the section longer and crosscut it after planing, or plane it by hand" : "mill the strip, then crosscut"}.`,
   });
 }
 

@@ -31,7 +31,7 @@ export function panelScores(laid: readonly LaidStrip[], at: TableGeometry, piece
   const barkUp = laid.filter((each) => each.strip.face === "bark-up").length;
   const prized = prizedBoards(rack, species);
   const spent = prized.filter((board) => laid.some((each) => each.board.id === board.id));
-  const defects = laid.flatMap((each) => each.board.defects.filter((d) => d.x < each.strip.slide + each.length && d.x + d.length > each.strip.slide && d.y < each.full)).length;
+  const defects = laid.flatMap((each) => each.board.defects.filter((d) => d.x < each.strip.slide + each.length && d.x + d.length > each.strip.slide && d.y < each.across + each.full && d.y + d.width > each.across)).length;
   const share = (n: number) => Math.max(0, Math.min(1, n));
   const score = (id: string, name: string, said: string, good: number): PanelScore => ({ id, name, said, share: share(good) });
   return [

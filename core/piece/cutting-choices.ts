@@ -13,7 +13,7 @@ const sectionSchema = v.strictObject({
 
 /** What was sawn from a board, as it was before, and the offcuts that went back on the rack. */
 const sawnSchema = v.strictObject({
-  board: boardSchema, on: date("day it was sawn"), strip: v.nullable(v.strictObject({ x: distance("strip place"), length: size("strip length"), width: size("strip width", 1200) })),
+  board: boardSchema, on: date("day it was sawn"), strip: v.nullable(v.strictObject({ x: distance("strip place"), y: distance("strip place"), length: size("strip length"), width: size("strip width", 1200) })),
   sections: v.array(sectionSchema), offcuts: v.pipe(v.array(boardSchema), v.maxLength(40, "A board leaves 40 offcuts at most.")),
 });
 

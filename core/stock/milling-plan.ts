@@ -4,6 +4,8 @@ import { resawnLeaves } from "../layout/leg-stock";
 import { Board, narrowest } from "./board";
 import { Milled, millingYield } from "./milling";
 
+/** Shorter than this nothing is fed through jointer or planer by itself, mm. @source common practice */
+export const SHORTEST_FED = 300;
 /** Wood taken off in one pass of jointer or planer, mm. @source common practice */
 export const PASS = 1;
 /** One pass over reclaimed or sawn wood that keeps its character, mm: 0.4 to 0.8. @source common practice */

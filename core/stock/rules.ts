@@ -8,8 +8,8 @@ import { fine, grade, Level, mm, Remedy, set, Verdict, verdict } from "../verdic
 import { narrowest, RackBoard } from "./board";
 import { Milled, millingYield } from "./milling";
 
-/** A strip as it lies in the panel, front edge first; `from` and `width` are finished, `length` what the outline keeps of it, which starts at `at` along the panel; mm. */
-export interface LaidStrip { strip: Strip; board: RackBoard; milled: Milled; full: number; from: number; width: number; length: number; at: number }
+/** A strip as it lies in the panel, front edge first; `from` and `width` are finished, `across` is where it is ripped from its board, `length` what the outline keeps of it, which starts at `at` along the panel; mm. */
+export interface LaidStrip { strip: Strip; board: RackBoard; milled: Milled; full: number; across: number; from: number; width: number; length: number; at: number }
 
 export interface PanelFacts {
   piece: Piece; at: TableGeometry; shop: Shop; rack: readonly RackBoard[]; laid: readonly LaidStrip[]; missing: readonly string[]; lacking: { name: string; count: number }[];

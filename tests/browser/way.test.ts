@@ -135,6 +135,20 @@ describe("boards", () => {
     await saved(page);
     expect(await order()).toEqual([before[1], before[0], ...before.slice(2)]);
   });
+  it("are slid along by dragging, and keep their place in the top", async () => {
+    const { page } = maker;
+    const before = await order();
+    const box = (await (await page.$(`[data-scene="panel"] [data-id="strip:${before[0]}"]`))!.boundingBox())!;
+    const start = () => page.$eval('[aria-label="Boards of the panel"] input', (input) => Number((input as HTMLInputElement).value));
+    await page.mouse.move(box.x + 300, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x + 285, box.y + box.height / 2, { steps: 3 });
+    const from = await start();
+    await page.mouse.up();
+    await saved(page);
+    expect(await order()).toEqual(before);
+    expect(await start()).toBeGreaterThan(from);
+  });
   it("are moved, flipped, pinned and kept back by the keyboard's way too", async () => {
     const { page } = maker;
     const before = await order();

@@ -79,7 +79,7 @@ export function BoardView({ found, left, history, shop, ownSpecies, today }: Giv
           <NumberField label="Rings at the left edge" suffix="°" value={board.ringLeft} onTake={(ringLeft) => take({ ringLeft })} /><NumberField label="Rings at the right edge" suffix="°" value={board.ringRight} onTake={(ringRight) => take({ ringRight })} />
           <button className="button button-plain self-end" onClick={() => take({ ringLeft: -board.ringRight, ringRight: -board.ringLeft })}>Pith on the other side</button>
           <NumberField label="Moisture" suffix="%" value={board.moisture} onTake={(moisture) => take({ moisture })} /><DateField label="Measured on" value={board.measuredOn} onTake={(measuredOn) => take({ measuredOn: measuredOn ?? today })} />
-          <TextField label="Tree or bundle" value={board.tree} onTake={(tree) => take({ tree })} /><TextField label="Shelf" value={board.shelf} onTake={(shelf) => take({ shelf })} /><NumberField label="Price" value={board.price} onTake={(price) => take({ price })} />
+          <TextField label="Tree or bundle" value={board.tree} onTake={(tree) => take({ tree })} /><TextField label="Shelf" value={board.shelf} onTake={(shelf) => take({ shelf })} /><NumberField label={`Price, ${shop.currency}`} value={board.price} onTake={(price) => take({ price })} />
         </FieldRow>
         {boardFaults(board, shop).map((fault) => <p key={fault} role="alert" className="border border-tight bg-white p-2.5 text-tight">{say(fault)}</p>)}
         <div className="grid grid-cols-2 gap-8 max-md:grid-cols-1">

@@ -1,8 +1,9 @@
 "use client";
-import { useMemo, useState } from "react";
+import { useMemo, useRef, useState } from "react";
 import { panelScene } from "../../core/drawing/boards";
 import { endGrainScene } from "../../core/drawing/top";
 import { panelNeed } from "../../core/layout/candidates";
+import { laidAs, slideBy } from "../../core/layout/lay";
 import { panelScores } from "../../core/layout/scores";
 import type { Strip } from "../../core/piece/schema";
 import { LengthField } from "../fields/fields";
@@ -47,8 +48,9 @@ function PanelBoards() {
   const [order, setOrder] = useState<Strip[] | null>(null);
   const { panel } = piece;
   const { search, start, stop } = useComposer((best) => edit(`Composed from ${best.strips.map((each) => each.board).join(", ")}`, [{ path: ["panel", "strips"], value: best.strips }]));
-  const shown = order ? { ...piece, panel: { ...panel, strips: order } } : piece;
-  const scene = useMemo(() => panelScene(plan, shown, shop), [plan, shown, shop]);
+  const resting = useMemo(() => panelScene(plan, piece, shop), [plan, piece, shop]);
+  // while a hand drags, the scale stays: what is pulled beyond it is cut off by the frame
+  const scene = useMemo(() => (order ? { ...panelScene({ ...plan, panel: { ...plan.panel, laid: laidAs(plan.panel.laid, order, piece.form.top, plan.geometry) } }, piece, shop), bounds: resting.bounds } : resting), [plan, piece, order, shop, resting]);
   const ends = useMemo(() => endGrainScene(plan, true), [plan]);
   const compose = (pinned = panel.pinned) => start({
     rack, species: plan.species.id, need: panelNeed(plan.geometry, piece.form.top), shop, frame: { width: plan.geometry.core.width, overhang: Math.max(0, piece.form.overhang.side - (plan.geometry.top.width - plan.geometry.core.width) / 2), leg: plan.geometry.leg.section },
@@ -64,9 +66,22 @@ function PanelBoards() {
     return { from, to: to < 0 ? panel.strips.length - 1 : to };
   };
   const best = search.best;
+  const grip = useRef<{ id: string; x: number } | null>(null);
+  /** Dragged within its own strip a board slides along; dragged past it, it changes places. */
+  const dragged = (id: string, to: { x: number; y: number }, done: boolean) => {
+    const laid = plan.panel.laid.find((each) => `strip:${each.board.id}` === id);
+    if (!laid) return;
+    if (grip.current?.id !== id) grip.current = { id, x: to.x };
+    const along = to.x - grip.current.x;
+    const { from, to: at } = dropAt(id, to.y);
+    const slid = slideBy(laid, along, shop);
+    const next = from !== at ? moved(from, at) : slid !== panel.strips[from].slide ? panel.strips.map((each, i) => (i === from ? { ...each, slide: slid } : each)) : null;
+    if (!done) { setOrder(next); return; }
+    grip.current = null;
+    setOrder(null);
+    if (next) change(from !== at ? `${panel.strips[from].board} moved` : `${panel.strips[from].board} slid along`, next);
+  };
   const scores = useMemo(() => panelScores(plan.panel.laid, plan.geometry, piece, rack, plan.species.id, shop), [plan, piece, rack, shop]);
-  const laidCost = plan.panel.laid.reduce((sum, each) => sum + each.board.width * each.board.thickness * (plan.geometry.core.length + shop.lengthAllowance), 0);
-  const net = plan.geometry.core.length * plan.geometry.core.width * plan.geometry.core.thickness;
   return (
     <>
       <StageHead title="Which boards make the top" actions={<>
@@ -74,20 +89,14 @@ function PanelBoards() {
         <button className="button button-plain" onClick={() => set("Ring order", ["choices", "rings"], piece.choices.rings === "alternate" ? "best-face" : "alternate")}>Ring order: {piece.choices.rings === "alternate" ? "alternate" : "best faces up"}</button>
       </>}>
         {best ? <span data-search={search.running ? "running" : "done"}><b className="text-ink">{best.tried.toLocaleString("en")}</b> orders tried, least waste <b className="text-ink">{((100 * (best.cost - best.net)) / best.cost).toFixed(1)} %</b>; {best.cost - best.bound < 1 ? "no set of these boards wastes less" : `within ${((100 * (best.cost - best.bound)) / (best.bound - best.net)).toFixed(1)} % of the least there is`}. </span>
-          : plan.panel.laid.length ? `${plan.panel.laid.length} boards, ${Math.round((100 * (laidCost - net)) / laidCost)} % of what is sawn from them goes to chips. Drag a board to another place.` : "Nothing is chosen yet."}
+          : plan.panel.laid.length ? `${plan.panel.laid.length} boards, ${scores.find((each) => each.id === "waste")?.said} of what is sawn from them goes to chips. Drag boards up, down or along.` : "Nothing is chosen yet."}
         {search.running && <button className="button ml-2" onClick={stop}>Stop</button>}
       </StageHead>
       {search.running && <div className="h-1.5 bg-hairline" role="progressbar" aria-label="Search"><div className="h-full w-full animate-pulse bg-layout" /></div>}
       {search.none && <p role="alert" className="border border-fix bg-white p-2.5 text-fix">{say(search.none)}</p>}
       <SceneView scene={scene} height={286} onEdit={fromDrawing} onPick={setPicked} picked={picked}
-        onDrag={(id, to, done) => {
-          const { from, to: at } = dropAt(id, to.y);
-          if (from < 0) return;
-          if (!done) { setOrder(moved(from, at)); return; }
-          setOrder(null);
-          if (from !== at) change(`${panel.strips[from].board} moved`, moved(from, at));
-        }} />
-      {order && <p className="text-[13px] text-layout" role="status">New order: {order.map((each) => each.board).join(", ")}</p>}
+        onDrag={dragged} />
+      {order && <p className="text-[13px] text-layout" role="status">{order.some((each, i) => each.board !== panel.strips[i].board) ? `New order: ${order.map((each) => each.board).join(", ")}` : order.filter((each, i) => each.slide !== panel.strips[i].slide).map((each) => `${each.board} starts ${withUnit(each.slide)} from its left end`).join()}</p>}
       <div className="flex min-h-9 flex-wrap items-center gap-2" aria-label="Boards of the panel">
         <select className="input" aria-label="Board of the panel" value={picked ?? ""} onChange={(event) => setPicked(event.target.value || null)}>
           <option value="">Pick a board</option>{panel.strips.map((each) => <option key={each.board} value={`strip:${each.board}`}>{each.board}</option>)}

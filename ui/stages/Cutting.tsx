@@ -2,7 +2,7 @@
 import Link from "next/link";
 import { useState } from "react";
 import { wasteOf } from "../../core/layout/cutting";
-import { legPieces, legSteps } from "../../core/layout/leg-stock";
+import { legPieces, legSteps, thickestLeg } from "../../core/layout/leg-stock";
 import type { AsBuilt } from "../../core/piece/schema";
 import { Choice, FieldRow, LengthField, TextField } from "../fields/fields";
 import { fractions } from "../frame/fractions";
@@ -106,17 +106,20 @@ function Matches() {
 
 /** How a leg of more than one piece is made, and what other ways would take. */
 function LegWays() {
-  const { piece, plan, shop } = usePiece();
+  const { piece, plan, shop, rack } = usePiece();
   const { set } = useSet();
   const { say, withUnit } = useUnit();
   const section = plan.geometry.leg.section;
+  const free = rack.filter((board) => board.species === plan.species.id && !board.reservedBy);
+  const length = plan.parts.find((part) => part.role === "leg")?.rough.length ?? 0;
   const names = { solid: "Solid", laminated: "From two leaves", "core-faces": "Core with four resawn faces", diagonal: "Two boards sawn at 45°" };
   return (
     <section><h2>Ways to these legs</h2>
-      <table className="plain"><thead><tr><th>Made</th><th>Sawn for each leg</th><th className="number">Thickest of them, milled</th><th>How</th><th /></tr></thead>
+      <table className="plain"><thead><tr><th>Made</th><th>Sawn for each leg</th><th className="number">Thickest of them, milled</th><th>The rack gives at most</th><th>How</th><th /></tr></thead>
         <tbody>{(Object.keys(names) as (keyof typeof names)[]).map((make) => {
           const pieces = legPieces(make, section, shop.kerf);
-          return <tr key={make} className={make === piece.form.leg.make ? "font-[560]" : ""}><td className="whitespace-nowrap">{names[make]}</td><td>{fractions(pieces.map((each) => `${withUnit(each.width)} by ${withUnit(each.thickness)}`).join(", "))}</td><td className="number">{fractions(withUnit(Math.max(...pieces.map((each) => each.thickness))))}</td><td className="text-[13px] text-graphite">{say(legSteps(make, section, shop).join(" "))}</td>
+          const thickest = thickestLeg(make, free, length, shop);
+          return <tr key={make} className={make === piece.form.leg.make ? "font-[560]" : ""}><td className="whitespace-nowrap">{names[make]}</td><td>{fractions(pieces.map((each) => `${withUnit(each.width)} by ${withUnit(each.thickness)}`).join(", "))}</td><td className="number">{fractions(withUnit(Math.max(...pieces.map((each) => each.thickness))))}</td><td>{thickest ? fractions(`${withUnit(thickest.section)} square, from ${thickest.board}`) : "nothing long enough"}</td><td className="text-[13px] text-graphite">{say(legSteps(make, section, shop).join(" "))}</td>
             <td>{make === piece.form.leg.make ? "chosen" : <button className="button whitespace-nowrap" aria-label={`Make legs: ${names[make]}`} onClick={() => set("Leg making", ["form", "leg", "make"], make)}>Take it</button>}</td></tr>;
         })}</tbody></table>
     </section>

@@ -1,6 +1,5 @@
 "use client";
-import { useMemo } from "react";
-import { millLanes, MilledLane } from "../../core/layout/mill";
+import type { MilledLane } from "../../core/layout/mill";
 import { fractions } from "../frame/fractions";
 import { useUnit } from "../frame/unit";
 import { usePiece } from "../piece/PieceProvider";
@@ -11,8 +10,7 @@ const MACHINES = { jointer: "jointer, then planer", sled: "planer with a sled", 
 export function MillingTable() {
   const { plan, shop } = usePiece();
   const { withUnit, length } = useUnit();
-  const { boards, pieces } = plan.cutting;
-  const lanes = useMemo(() => millLanes(boards, new Map(pieces.map((each) => [each.id, each])), plan.geometry.core, shop), [boards, pieces, plan.geometry.core, shop]);
+  const lanes = plan.cutting.milled;
   if (lanes.length === 0) return null;
   const passes = ({ plan: { faces } }: MilledLane) => `${faces.firstPasses} + ${faces.secondPasses}`;
   return (
