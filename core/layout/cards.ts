@@ -110,23 +110,23 @@ function flattening(milled: readonly MilledLane[]): CutCard[] {
 }
 
 /** Parts and the panel's strips, thickest first. */
-function planing({ boards, settings, parts, panel }: CardFacts): CutCard[] {
+function planing({ boards, settings, parts, milled, panel }: CardFacts): CutCard[] {
   const strips = boards.flatMap((cut) => (cut.strip ? [stripMark(cut.board.id)] : []));
   const planer = settings.filter((each) => each.machine === "planer");
   return descending([...planer.map((each) => each.setting), ...(strips.length > 0 ? [panel] : [])]).map((setting): CutCard => ({
     id: `planer:${setting}`, machine: "Planer", setting, title: `Plane to ${mm(setting)} thick`, board: null,
     rows: [
       ...(strips.length > 0 && setting === panel ? [{ from: "Top", what: String(strips.length), to: strips, check: count(strips.length) }] : []),
-      ...planer.filter((each) => each.setting === setting).flatMap((each) => each.parts.map((part) => partRow(part, marksOf(parts, part.id, (stock) => Math.abs(stock.thickness - setting) < 0.06)))),
+      ...planer.filter((each) => each.setting === setting).flatMap((each) => each.parts.map((part) => partRow(part, marksOf(parts, part.id, (stock) => Math.abs(stock.thickness - setting) < 0.06), milled))),
     ],
   }));
 }
 
-function sizing({ settings, parts }: CardFacts, machine: "table saw" | "crosscut stop"): CutCard[] {
+function sizing({ settings, parts, milled }: CardFacts, machine: "table saw" | "crosscut stop"): CutCard[] {
   const [name, title] = machine === "table saw" ? ["Table saw", (size: number) => `Rip to ${mm(size)} wide`] as const : ["Crosscut stop", (size: number) => `Crosscut to ${mm(size)}`] as const;
   return settings.filter((each) => each.machine === machine).map((each): CutCard => ({
     id: `${machine}:${each.setting}`, machine: name, setting: each.setting, title: title(each.setting), board: null,
-    rows: each.parts.map((part) => partRow(part, machine === "table saw" ? marksOf(parts, part.id, (stock) => Math.abs(stock.width - each.setting) < 0.06) : part.marks)),
+    rows: each.parts.map((part) => (machine === "table saw" ? partRow(part, marksOf(parts, part.id, (stock) => Math.abs(stock.width - each.setting) < 0.06), milled) : partRow(part, part.marks, []))),
   }));
 }
 
@@ -145,7 +145,12 @@ function marksOf(parts: readonly Part[], id: string, fits: (stock: Part["stock"]
   return part.marks.flatMap((mark) => part.stock.filter(fits).map((stock) => `${mark}${stock.suffix}`));
 }
 
-const partRow = ({ name }: { name: string }, marks: string[]): CardRow => ({ from: name, what: String(marks.length), to: marks, check: count(marks.length) });
+/** Pieces of a lane that goes through whole stand under the lane's mark: they are not cut apart yet. */
+function partRow({ name }: { name: string }, marks: readonly string[], milled: readonly MilledLane[]): CardRow {
+  const to = distinct(marks.map((mark) => milled.find((each) => each.pieces.length > 1 && each.pieces.includes(mark))?.mark ?? mark));
+  return { from: name, what: String(to.length), to, check: count(to.length) };
+}
+
 const count = (n: number) => (n === 1 ? "1 piece" : `${n} pieces`);
 const distinct = <T>(list: readonly T[]) => [...new Set(list)];
 const descending = (sizes: readonly number[]) => distinct(sizes).sort((a, b) => b - a);

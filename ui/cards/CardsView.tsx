@@ -51,7 +51,7 @@ function Card({ card, done, toggle }: { card: CutCard; done: boolean; toggle: ()
       <button className={`ml-auto flex min-h-12 items-center gap-2 border px-5 font-[600] ${done ? "border-holds bg-holds text-white" : "border-white"}`} aria-pressed={done} onClick={toggle} aria-label={`${card.title}: ${done ? "done" : "tick off"}`}>{done ? <Check size={20} /> : <Square size={20} />}{done ? "Done" : "Tick off"}</button>
     </div>
     {cut && <div className="mt-3 bg-film p-1"><SceneView scene={cuttingScene(cut, plan.species.colour, new Map(plan.cutting.pieces.map((each) => [each.id, each])), shop.kerf, cut.board.length)} height="to-width" /></div>}
-    <table className="mt-3 w-full border-collapse text-left"><thead className="text-[15px] text-pale"><tr><th className="py-1 pr-4 font-[500]">From</th><th className="pr-4 font-[500]">Saw</th><th className="pr-4 font-[500]">It becomes</th><th className="font-[500]">Check</th></tr></thead>
+    <table className="mt-3 w-full border-collapse text-left"><thead className="text-[15px] text-pale"><tr><th className="py-1 pr-4 font-[500]">From</th><th className="pr-4 font-[500]">What is done</th><th className="pr-4 font-[500]">It becomes</th><th className="font-[500]">Check</th></tr></thead>
       <tbody>{card.rows.map((row, i) => <tr key={i} className="border-t border-graphite"><td className="py-1.5 pr-4">{row.from}</td><td className="pr-4">{fractions(say(row.what))}</td><td className="pr-4 font-[600]">{row.to.join(" ")}</td><td className="text-pale">{fractions(say(row.check))}</td></tr>)}</tbody></table>
   </>;
 }

@@ -115,11 +115,11 @@ function LegWays() {
   const names = { solid: "Solid", laminated: "From two leaves", "core-faces": "Core with four resawn faces", diagonal: "Two boards sawn at 45°" };
   return (
     <section><h2>Ways to these legs</h2>
-      <table className="plain"><thead><tr><th>Made</th><th>Sawn for each leg</th><th className="number">Thickest of them, milled</th><th>The rack gives at most</th><th>How</th><th /></tr></thead>
+      <table className="plain"><thead><tr><th>Made</th><th>Sawn for each leg</th><th>The rack gives at most</th><th>How</th><th /></tr></thead>
         <tbody>{(Object.keys(names) as (keyof typeof names)[]).map((make) => {
           const pieces = legPieces(make, section, shop.kerf);
           const thickest = thickestLeg(make, free, length, shop);
-          return <tr key={make} className={make === piece.form.leg.make ? "font-[560]" : ""}><td className="whitespace-nowrap">{names[make]}</td><td>{fractions(pieces.map((each) => `${withUnit(each.width)} by ${withUnit(each.thickness)}`).join(", "))}</td><td className="number">{fractions(withUnit(Math.max(...pieces.map((each) => each.thickness))))}</td><td>{thickest ? fractions(`${withUnit(thickest.section)} square, from ${thickest.board}`) : "nothing long enough"}</td><td className="text-[13px] text-graphite">{say(legSteps(make, section, shop).join(" "))}</td>
+          return <tr key={make} className={make === piece.form.leg.make ? "font-[560]" : ""}><td className="whitespace-nowrap">{names[make]}</td><td>{fractions(pieces.map((each) => `${withUnit(each.width)} by ${withUnit(each.thickness)}`).join(", "))}</td><td>{thickest ? fractions(`${withUnit(thickest.section)} square, from ${thickest.board}`) : "nothing long enough"}</td><td className="text-[13px] text-graphite">{say(legSteps(make, section, shop).join(" "))}</td>
             <td>{make === piece.form.leg.make ? "chosen" : <button className="button whitespace-nowrap" aria-label={`Make legs: ${names[make]}`} onClick={() => set("Leg making", ["form", "leg", "make"], make)}>Take it</button>}</td></tr>;
         })}</tbody></table>
     </section>
