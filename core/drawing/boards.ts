@@ -13,7 +13,7 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
   // the panel within its end boards or frame: what lies below it is placed from the finished top
   const [dx, dy] = [(length - at.top.length) / 2, (width - at.top.width) / 2];
   const items: Item[] = [];
-  const label = piece.form.overhang.end + at.leg.section + 40;
+  const written = piece.form.overhang.end + at.leg.section + 40;
   let [left, right] = [0, length];
   for (const laid of panel.laid) {
     // turned end for end, what was left of the strip on its board lies right of it
@@ -27,6 +27,7 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
     if (end > to) items.push({ kind: "hatch", x: to, y, w: end - to, h: laid.width });
     items.push({ kind: "wood", x: Math.max(from, start), y, w: Math.max(1, Math.min(to, end) - Math.max(from, start)), h: laid.width, colour: species.colour, seed: seedOf(laid.board.id), grain: "x", id: `strip:${laid.board.id}`, label: `${laid.board.id}, ${Math.round(laid.width)} mm wide` });
     for (const d of laid.board.defects) items.push(...defectOnStrip(d, laid, start, shop));
+    const label = Math.max(written, laid.at + written / 2);
     items.push({ kind: "text", x: label, y: y + laid.width / 2, text: laid.board.id, ink: "ink", size: 13, dy: 4 });
     items.push({ kind: "text", x: label, y: y + laid.width / 2, text: `${Math.round(laid.width)} mm wide, bark ${laid.strip.face === "bark-up" ? "up" : "down"}${laid.strip.turned ? ", turned" : ""}${piece.panel.pinned.includes(laid.board.id) ? ", pinned" : ""}`, ink: "grain", size: 13, dx: 38, dy: 4 });
   }

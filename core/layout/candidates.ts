@@ -56,9 +56,13 @@ function fitBoard(board: RackBoard, need: PanelNeed, shop: Shop, choice: Pick<Pa
   const clear = widestWindow(board, length);
   const width = Math.min(WIDEST_STRIP, Math.floor((clear.width - milled.lost.crook - 2 * shop.jointing) * 2) / 2);
   if (width < NARROWEST_STRIP) return clear.width < narrowest(board) ? "defects in the way" : "too narrow";
+  return { board, slide: clear.slide, across: clear.from, width, cost: usedUp(board, length, shop) };
+}
+
+/** Rough wood that is used up when so much of a board is cut for a strip, mm³: the rest is kept when it is long enough. */
+export function usedUp(board: Pick<RackBoard, "length" | "width" | "thickness">, length: number, shop: Pick<Shop, "kerf" | "keepOffcut">): number {
   const rest = board.length - length - shop.kerf;
-  const usedLength = rest >= shop.keepOffcut ? length + shop.kerf : board.length;
-  return { board, slide: clear.slide, across: clear.from, width, cost: usedLength * board.width * board.thickness };
+  return (rest >= shop.keepOffcut ? length + shop.kerf : board.length) * board.width * board.thickness;
 }
 
 /** The place along the board where `length` holds the widest band without a defect. */

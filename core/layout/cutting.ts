@@ -1,6 +1,6 @@
 import type { Cutting } from "../piece/schema";
 import type { Shop } from "../piece/shop";
-import { Board, RackBoard } from "../stock/board";
+import { Board, RackBoard, widthAt } from "../stock/board";
 import { millingYield } from "../stock/milling";
 import { matchingGroups } from "./matches";
 import { milledWhole } from "./mill";
@@ -77,7 +77,7 @@ const widthOf = (section: LaidSection, kerf: number) => section.lanes.reduce((su
 const overlaps = (a: { x: number; length: number }, b: { x: number; length: number }, kerf: number) => a.x < b.x + b.length + kerf - 0.01 && b.x < a.x + a.length + kerf - 0.01;
 
 function sectionHolds(section: LaidSection, board: Board, pieces: ReadonlyMap<string, RoughPiece>, wanted: ReadonlySet<string>, shop: Shop): boolean {
-  if (section.x + section.length > board.length + 0.5 || section.y + widthOf(section, shop.kerf) > board.width + 0.5) return false;
+  if (section.x + section.length > board.length + 0.5 || section.y + widthOf(section, shop.kerf) > Math.min(widthAt(board, section.x), widthAt(board, section.x + section.length)) + 0.5) return false;
   return section.lanes.every((lane) => {
     const members = lane.pieces.map((id) => pieces.get(id));
     const length = members.reduce((sum, piece) => sum + (piece?.length ?? 0) + shop.kerf, -shop.kerf);

@@ -1,5 +1,5 @@
 import type { Shop } from "../piece/shop";
-import { Board, Defect } from "../stock/board";
+import { Board, Defect, widthAt } from "../stock/board";
 import { NARROWEST_STRIP } from "./candidates";
 import { END_TRIM } from "./runs";
 
@@ -30,11 +30,6 @@ export function offcutsOf(board: Board, cuts: readonly CutOut[], shop: Pick<Shop
   }
   const names = freeNames(board.id, pieces.length, taken);
   return pieces.map((piece, i) => pieceOf(board, piece, names[i]));
-}
-
-/** A tapered board's width at x from its left end. */
-export function widthAt(board: Pick<Board, "width" | "widthEnd" | "length">, x: number): number {
-  return board.widthEnd === null ? board.width : board.width + ((board.widthEnd - board.width) * Math.min(x, board.length)) / board.length;
 }
 
 function pieceOf(board: Board, piece: CutOut, id: string): Board {

@@ -1,5 +1,5 @@
 import type { Shop } from "../piece/shop";
-import { Defect, narrowest, RackBoard } from "../stock/board";
+import { Defect, narrowest, RackBoard, widthAt } from "../stock/board";
 
 /** Wood trimmed from each end of a board for checks, mm. @source common practice */
 export const END_TRIM = 20;
@@ -17,7 +17,7 @@ export interface Run { board: RackBoard; x: number; y: number; length: number; w
 export interface Taken { board: string; x: number; y: number; length: number; width: number }
 
 /**
- * The clear runs of a board, from its left end: ends trimmed for checks, defects crosscut out or, where they run along an edge, ripped
+ * The clear runs of a board, from its left end: ends trimmed for checks, a tapered one as wide as its narrower end, defects crosscut out or, where they run along an edge, ripped
  * off; what is taken already left alone.
  *
  * @returns runs that don't overlap; none for a reserved board or one that defects cover
@@ -40,7 +40,7 @@ export function runsOf(board: RackBoard, taken: readonly Taken[], shop: Pick<Sho
     open = { board, x: from, y: band.from, length: to - from, width: band.to - band.from, blemished: kind === "blemished" };
     runs.push(open);
   }
-  return runs.filter((run) => run.length >= SHORTEST_RUN);
+  return runs.filter((run) => run.length >= SHORTEST_RUN).map((run) => (band.to < narrowest(board) ? run : { ...run, width: Math.min(widthAt(board, run.x), widthAt(board, run.x + run.length)) - band.from }));
 }
 
 /** What is left of the board's width once edge defects that are better ripped off are gone. */

@@ -9,7 +9,8 @@ import { demoBoard, randomRack } from "../testing/boards";
 import { at, find, planOf, plainRack, strips, tableWith } from "../testing/plans";
 import { withoutSawn, withSawn, withSpoiled } from "./done";
 import { matchingGroups } from "./matches";
-import { offcutsOf, widthAt } from "./offcuts";
+import { widthAt } from "../stock/board";
+import { offcutsOf } from "./offcuts";
 
 const area = (board: Board) => (board.length * (board.width + (board.widthEnd ?? board.width))) / 2;
 

@@ -6,17 +6,17 @@ import type { LaidStrip } from "../stock/rules";
 import { prizedBoards } from "../stock/prized";
 import { fine, mm } from "../verdict/verdict";
 import { LINES } from "./arrange";
-import { jointLines } from "./candidates";
+import { jointLines, usedUp } from "./candidates";
 import { stripCuts } from "./lay";
 
 /** One thing makers look at in a panel: what it is here, and how well it does from 0 to 1. */
 export interface PanelScore { id: string; name: string; said: string; share: number }
 
-/** What the panel is worth to the eye and the rack. Waste counts what is sawn from the boards against what is left in the outline. */
+/** What the panel is worth to the eye and the rack. Waste counts what is used up of the boards, as the search does, against what the outline keeps of the strips. */
 export function panelScores(laid: readonly LaidStrip[], at: TableGeometry, piece: Piece, rack: readonly RackBoard[], species: string, shop: Shop): PanelScore[] {
   if (laid.length === 0) return [];
   const cuts = stripCuts(laid, shop);
-  const used = cuts.reduce((sum, cut, i) => sum + cut.length * cut.width * laid[i].board.thickness, 0);
+  const used = cuts.reduce((sum, cut, i) => sum + usedUp(laid[i].board, cut.length, shop), 0);
   const kept = laid.reduce((sum, each) => sum + each.length * each.width * at.core.thickness, 0);
   const widths = laid.map((each) => each.width);
   const mean = widths.reduce((a, b) => a + b, 0) / widths.length;
@@ -35,7 +35,7 @@ export function panelScores(laid: readonly LaidStrip[], at: TableGeometry, piece
   const share = (n: number) => Math.max(0, Math.min(1, n));
   const score = (id: string, name: string, said: string, good: number): PanelScore => ({ id, name, said, share: share(good) });
   return [
-    score("waste", "Waste", `${Math.round((100 * (used - kept)) / used)} %`, 1 - (used - kept) / used),
+    score("waste", "Waste", `${((100 * (used - kept)) / used).toFixed(1)} %`, 1 - (used - kept) / used),
     score("balance", "Widths alike", `within ${Math.round(100 * uneven)} % of ${mm(mean)}`, 1 - uneven),
     score("centre", "Lines off the centre", mm(centre), centre / (2 * LINES.offCentre)),
     score("legs", "Lines off the legs", over === 0 ? "all" : `${over} over a leg`, 1 - over / Math.max(1, lines.length)),

@@ -86,6 +86,9 @@ describe("clear runs of a board", () => {
   it("a long defect along an edge is ripped off over the whole length", () => {
     expect(runs({ length: 2000, width: 150, defects: [{ kind: "wane", x: 0, y: 0, length: 1500, width: 25 }] })).toEqual([[20, 25, 1960, 125, false]]);
   });
+  it("a tapered board's runs are each as wide as their own narrower end", () => {
+    expect(runs({ length: 2000, width: 200, widthEnd: 100, defects: [{ kind: "knot", x: 980, y: 50, length: 20, width: 40 }] })).toEqual([[20, 0, 960, 151, false], [1000, 0, 980, 101, false]]);
+  });
   it("a stretch of sapwood stays, for hidden parts", () => {
     expect(runs({ length: 2000, width: 150, defects: [{ kind: "sap", x: 1500, y: 60, length: 480, width: 40 }] })).toEqual([[20, 0, 1480, 150, false], [1500, 0, 480, 150, true]]);
   });

@@ -27,3 +27,8 @@ export interface RackBoard extends Board { reservedBy: { piece: string; name: st
 
 /** The narrower end rules what a tapered board gives. */
 export const narrowest = (board: Board) => Math.min(board.width, board.widthEnd ?? board.width);
+
+/** A tapered board's width at x from its left end. */
+export function widthAt(board: Pick<Board, "width" | "widthEnd" | "length">, x: number): number {
+  return board.widthEnd === null ? board.width : board.width + ((board.widthEnd - board.width) * Math.min(x, board.length)) / board.length;
+}
