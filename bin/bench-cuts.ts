@@ -6,7 +6,7 @@ import { cuttingModel, randomCutting, relaxed } from "../core/testing/cutting-mo
 
 /** Seconds the solver is given on each rack, and rounds our search takes. */
 const SECONDS = 20;
-const ROUNDS = 10;
+const ROUNDS = 12;
 /** What a missing piece weighs against its wood, as in the search. */
 const MISSING = 40;
 

@@ -11,7 +11,7 @@ export async function runSearches<T extends { inputs: SearchInputs; best: Cut | 
   while (!stopped()) {
     const job = await queue.take();
     if (!job) { await new Promise((resolve) => setTimeout(resolve, REST)); continue; }
-    for (const cut of searchCuts(job.inputs, job.best ? { round: job.best.round, sections: job.best.sections } : null)) {
+    for (const cut of searchCuts(job.inputs, job.best)) {
       if (!(await queue.report(job, cut)) || stopped()) break;
     }
   }

@@ -1,7 +1,7 @@
 /** Runs the search for cuts off the main thread, a round at a time: posts the best so far, stops when told, and goes on from where it stopped. */
-import { Cut, LaidSection, searchCuts, SearchInputs } from "../core/layout/search";
+import { Cut, searchCuts, SearchInputs, Stopped } from "../core/layout/search";
 
-export type CutsOrder = { kind: "start"; inputs: SearchInputs; from: { round: number; sections: LaidSection[] } | null } | { kind: "stop" };
+export type CutsOrder = { kind: "start"; inputs: SearchInputs; from: Stopped | null } | { kind: "stop" };
 
 let running = 0;
 

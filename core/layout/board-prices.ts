@@ -4,7 +4,7 @@ import type { Section } from "./sections";
 /** Lengths are counted in steps of so many mm, rounded up: prices, not places, hang on it. Ours. */
 const STEP = 5;
 /** How often the prices are corrected. Ours: past it the bench's racks gain nothing. */
-const CORRECTIONS = 30;
+const CORRECTIONS = 20;
 /** The correction shrinks by this when so many in a row gave nothing. Ours, after Held, Wolfe and Crowder (1974). */
 const PATIENCE = { turns: 4, shrink: 0.7 };
 

@@ -3,9 +3,9 @@ import type { Problem } from "./problem";
 /** A piece without a board weighs this many times its wood. Ours: more than any waste. */
 const MISSING = 40;
 /** Of a run's sections only so many that can be cut are compared. Ours. */
-const COMPARED = 20;
+const COMPARED = 12;
 /** Fresh boards that one filling looks at on a long rack, about. Ours. */
-const FEW_RUNS = 24;
+const FEW_RUNS = 16;
 /** How far the choice of a run and of a section is shaken, so that no two fillings are alike. Ours, by the same trial. */
 const SHAKE = { run: 0.2, section: 0.15 };
 
@@ -49,7 +49,7 @@ function fillFrom(problem: Problem, state: State, random: (() => number) | null,
     }
     if (best < 0) break;
     const section = offer[best];
-    state.cut[best].push(section);
+    state.cut[best] = [...state.cut[best], section];
     state.used[best] += long[section];
     for (let n = first[section]; n < first[section + 1]; n += 1) state.demand[needKind[n]] -= needCount[n];
     if (problem.matched[section]) state.home = homes(problem, state);
@@ -97,7 +97,7 @@ function wanted({ low, high, first, needKind, needCount }: Problem, { demand }: 
 /** The board each matching group lies on, by kind; null while it is free. */
 export function homes(problem: Problem, state: State): (string | null)[] {
   const home = new Map<string, string>();
-  state.cut.forEach((cut, run) => { for (const id of cut) for (const [kind] of problem.sections[id].need) { const { group } = problem.kinds[kind]; if (group !== null) home.set(group, problem.runs[run].board.id); } });
+  state.cut.forEach((cut, run) => { for (const id of cut) if (problem.matched[id]) for (const [kind] of problem.sections[id].need) { const { group } = problem.kinds[kind]; if (group !== null) home.set(group, problem.runs[run].board.id); } });
   return problem.kinds.map(({ group }) => (group === null ? null : home.get(group) ?? null));
 }
 

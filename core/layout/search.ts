@@ -9,11 +9,17 @@ export interface SearchInputs extends CuttingNeed { seed: number; rounds: number
 /** A section at its place on a board; pieces by id, lane by lane. mm */
 export interface LaidSection { board: string; x: number; y: number; length: number; lanes: { width: number; pieces: string[] }[] }
 
-/** The best so far: wood used up and what of it ends in the piece, mm³. */
-export interface Cut { sections: LaidSection[]; missing: string[]; cost: number; net: number; tried: number; round: number; done: boolean }
+/** The best so far: wood used up and what of it ends in the piece, mm³. `trail` is where the search stands when that is elsewhere. */
+export interface Cut { sections: LaidSection[]; missing: string[]; cost: number; net: number; tried: number; round: number; trail: LaidSection[] | null; done: boolean }
+/** Where a search stopped, to go on from. */
+export type Stopped = Pick<Cut, "round" | "sections" | "trail">;
 
 /** Tries in a round: after each the best so far is given away. Ours. */
 const TRIES = 400;
+/** So many rounds follow one trail; every other trail begins anew, the rest from the best so far. Ours, by trial on the bench's racks. */
+const TRAIL = 5;
+/** Besides one run, fewer than so many of its kin are emptied with it. Ours, by the same trial. */
+const KIN = 3;
 /** Worse by this share of the cost may be taken at a round's start, so that the search leaves valleys. Ours, by trial on the bench's racks. */
 const WARMTH = 0.002;
 
@@ -21,24 +27,28 @@ const WARMTH = 0.002;
  * Gives every rough piece a place on the boards: sections are crosscut off, ripped into lanes, lanes crosscut into pieces. Least wood is
  * used up; offcuts worth keeping cost nothing. Part of the answer is taken out and put back differently, over and over.
  *
- * @param from  where an earlier search stopped: its round and sections, to go on exactly as it would have
+ * @param from  where an earlier search stopped, to go on exactly as it would have
  * @returns yields after every round; the last has `done: true`. The same inputs and seed always give the same answer.
  * @source ruin and recreate (Schrimpf and others 2000), accepted by a falling threshold
  */
-export function* searchCuts(inputs: SearchInputs, from: { round: number; sections: readonly LaidSection[] } | null = null): Generator<Cut, void> {
+export function* searchCuts(inputs: SearchInputs, from: Stopped | null = null): Generator<Cut, void> {
   const problem = pricedOnBoards(inputs);
   let best = from ? stateFrom(problem, from.sections) : firstState(problem);
+  let trail = from?.trail ? stateFrom(problem, from.trail) : best;
   for (let round = from?.round ?? 0; round < inputs.rounds; round += 1) {
-    best = roundOf(problem, best, seeded(inputs.seed * 7919 + round + 1));
-    yield cutOf(problem, best, (round + 1) * TRIES, round + 1, round + 1 === inputs.rounds);
+    if (round % TRAIL === 0) trail = (round / TRAIL) % 2 === 1 ? firstState(problem) : best;
+    trail = roundOf(problem, trail, seeded(inputs.seed * 7919 + round + 1));
+    if (trail.cost < best.cost - 1e-6) best = trail;
+    yield cutOf(problem, best, trail, round + 1, round + 1 === inputs.rounds);
   }
-  if ((from?.round ?? 0) >= inputs.rounds) yield cutOf(problem, best, inputs.rounds * TRIES, inputs.rounds, true);
+  if ((from?.round ?? 0) >= inputs.rounds) yield cutOf(problem, best, trail, inputs.rounds, true);
 }
 
 /** The first answer, without any search: each time the section that uses least wood for what it gives. */
 export function firstCut(inputs: CuttingNeed): Cut {
   const problem = problemOf(inputs);
-  return cutOf(problem, firstState(problem), 1, 0, true);
+  const first = firstState(problem);
+  return cutOf(problem, first, first, 0, true);
 }
 
 function firstState(problem: Problem): State {
@@ -47,12 +57,12 @@ function firstState(problem: Problem): State {
   return state;
 }
 
-/** One round, from the best so far. */
+/** One round of tries: the best of them, or the start. */
 function roundOf(problem: Problem, start: State, random: () => number): State {
   let best = start;
   let here = start;
   for (let i = 0; i < TRIES; i += 1) {
-    const next: State = { cut: here.cut.map((each) => each.slice()), used: here.used.slice(), demand: here.demand.slice(), home: here.home.slice(), cost: 0 };
+    const next: State = { cut: here.cut.slice(), used: here.used.slice(), demand: here.demand.slice(), home: here.home.slice(), cost: 0 };
     ruin(problem, next, random);
     fill(problem, next, random);
     if (next.cost < here.cost * (1 + WARMTH * (1 - i / TRIES) * random())) here = next;
@@ -77,7 +87,11 @@ function ruin(problem: Problem, state: State, random: () => number): void {
   const way = random();
   if (used.length === 0) return;
   if (way < 0.3) {
-    for (let n = 1 + Math.floor(random() * 2); n > 0; n -= 1) { const run = pick(used); while (state.cut[run].length > 0) take(problem, state, run, 0); }
+    // runs that could hold one another's pieces: a section of the one must suit the other
+    const first = pick(used);
+    const kin = used.filter((run) => run !== first && state.cut[first].some((section) => problem.suits[section * problem.runs.length + run] === 1));
+    for (let n = Math.floor(random() * KIN); n > 0 && kin.length > 0; n -= 1) { const run = kin.splice(Math.floor(random() * kin.length), 1)[0]; while (state.cut[run].length > 0) take(problem, state, run, 0); }
+    while (state.cut[first].length > 0) take(problem, state, first, 0);
   } else if (way < 0.85) {
     // the dearest of a few is likelier to go than a good one
     const laid = used.flatMap((run) => state.cut[run].map((section) => ({ run, section, price: dearness(problem, run, section) * (0.5 + random()) })));
@@ -96,7 +110,9 @@ function ruin(problem: Problem, state: State, random: () => number): void {
 const dearness = ({ runs, long, worth }: Problem, run: number, section: number) => (runs[run].board.width * runs[run].board.thickness * long[section]) / worth[section];
 
 function take(problem: Problem, state: State, run: number, at: number): void {
-  const [id] = state.cut[run].splice(at, 1);
+  const id = state.cut[run][at];
+  // tries share the runs they leave alone
+  state.cut[run] = state.cut[run].toSpliced(at, 1);
   const section = problem.sections[id];
   state.used[run] -= section.length + problem.kerf;
   for (const [kind, count] of section.need) state.demand[kind] += count;
@@ -122,21 +138,24 @@ function stateFrom(problem: Problem, laid: readonly LaidSection[]): State {
 }
 
 /** Numbers become pieces again. */
-function cutOf(problem: Problem, state: State, tried: number, round: number, done: boolean): Cut {
+function cutOf(problem: Problem, best: State, trail: State, round: number, done: boolean): Cut {
+  let [net, cost] = [0, 0];
+  best.cut.forEach((cut, run) => { cost += runCost(problem, run, best.used[run]); for (const id of cut) net += problem.sections[id].net; });
+  const { sections, missing } = laidOut(problem, best);
+  return { sections, missing, cost, net, tried: Math.max(1, round * TRIES), round, trail: trail === best ? null : laidOut(problem, trail).sections, done };
+}
+
+function laidOut(problem: Problem, state: State): { sections: LaidSection[]; missing: string[] } {
   const left = problem.kinds.map((kind) => kind.pieces.map((piece) => piece.id));
   const sections: LaidSection[] = [];
-  let net = 0;
-  let cost = 0;
   state.cut.forEach((cut, r) => {
     const run = problem.runs[r];
     let x = run.x;
-    cost += runCost(problem, r, state.used[r]);
     for (const id of bySize(problem, cut)) {
       const section = problem.sections[id];
       sections.push({ board: run.board.id, x, y: run.y, length: section.length, lanes: section.lanes.map((lane) => ({ width: lane.width, pieces: lane.kinds.map((kind) => left[kind].shift()!) })) });
       x += section.length + problem.kerf;
-      net += section.net;
     }
   });
-  return { sections, missing: left.flat(), cost, net, tried, round, done };
+  return { sections, missing: left.flat() };
 }

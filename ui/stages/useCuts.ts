@@ -36,7 +36,7 @@ export function useCuts() {
   take.current = (cut) => edit(`Cuts laid out: ${Math.round((100 * (cut.cost - cut.net)) / cut.cost)} % waste`, [{ path: ["cutting", "sections"], value: cut.sections }]);
   const start = useCallback((goOn: boolean) => {
     worker.current ??= new Worker(new URL("../../workers/search-cuts.ts", import.meta.url), { type: "module" });
-    const from = goOn && best.current ? { round: best.current.round, sections: best.current.sections } : null;
+    const from = goOn ? best.current : null;
     const of = (from?.round ?? 0) + ROUNDS;
     worker.current.onmessage = ({ data }: MessageEvent<Cut>) => {
       best.current = data;
