@@ -2,8 +2,8 @@ import type { Problem } from "./problem";
 
 /** A piece without a board weighs this many times its wood. Ours: more than any waste. */
 const MISSING = 40;
-/** Of a run's sections only so many that can be cut are compared. Ours. */
-const COMPARED = 12;
+/** Of a run's sections only so many that can be cut are compared: more in a layout that is made once, fewer in each of thousands. Ours. */
+const COMPARED = { once: 60, often: 12 };
 /** Fresh boards that one filling looks at on a long rack, about. Ours. */
 const FEW_RUNS = 16;
 /** How far the choice of a run and of a section is shaken, so that no two fillings are alike. Ours, by the same trial. */
@@ -60,9 +60,10 @@ function fillFrom(problem: Problem, state: State, random: (() => number) | null,
 
   function look(run: number): void {
     const before = runCost(problem, run, state.used[run]);
+    const most = random ? COMPARED.often : COMPARED.once;
     let compared = 0;
     offer[run] = NONE;
-    for (let i = 0; i < asked.length && compared < COMPARED; i += 1) {
+    for (let i = 0; i < asked.length && compared < most; i += 1) {
       const section = asked[i];
       if (suits[section * runs.length + run] === 0 || !possible(problem, state, run, section, low, high)) continue;
       compared += 1;
