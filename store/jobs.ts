@@ -4,7 +4,7 @@ import { pool, transaction } from "./database";
 export type JobState = "waiting" | "running" | "done" | "stopped" | "failed";
 export interface Job { id: string; state: JobState; best: Cut | null; rounds: number; message: string | null; runners: boolean }
 /** A search as a runner takes it; `best` is where an earlier runner got to. */
-export interface TakenJob { workshop: string; id: string; inputs: SearchInputs; best: Cut | null }
+export interface TakenJob { workshop: string; id: string; holder: string; inputs: SearchInputs; best: Cut | null }
 
 /** A runner that has not reported for so many seconds is taken for dead, and its job goes on elsewhere. Ours: a round takes under two. */
 const LEASE = 8;
@@ -38,16 +38,16 @@ export async function stopJob(workshop: string, piece: string): Promise<void> {
 export async function takeJob(): Promise<TakenJob | null> {
   await pool().query("update search_job set state = 'failed', message = 'The search stopped ' || attempts || ' times without an answer. Send it again; if it fails again, search in the browser.' where state = 'running' and lease_until < now() and attempts >= $1", [ATTEMPTS]);
   const { rows } = await pool().query<TakenJob>(
-    `update search_job set state = 'running', attempts = attempts + 1, lease_until = now() + make_interval(secs => $1)
+    `update search_job set state = 'running', attempts = attempts + 1, holder = gen_random_uuid(), lease_until = now() + make_interval(secs => $1)
       where (workshop_id, id) = (select workshop_id, id from search_job where state = 'waiting' or (state = 'running' and lease_until < now()) order by created_at for update skip locked limit 1)
-      returning workshop_id as workshop, id, inputs, best`, [LEASE]);
+      returning workshop_id as workshop, id, holder, inputs, best`, [LEASE]);
   return rows[0] ?? null;
 }
 
-/** Keeps the best so far and the runner's hold on the job; false when it was stopped meanwhile. */
+/** Keeps the best so far and the runner's hold on the job; false when it was stopped meanwhile, or another runner has it. */
 export async function reportJob(job: TakenJob, best: Cut): Promise<boolean> {
   const { rowCount } = await pool().query(
-    "update search_job set best = $3, state = $4, attempts = 0, lease_until = now() + make_interval(secs => $5) where workshop_id = $1 and id = $2 and state = 'running'",
-    [job.workshop, job.id, JSON.stringify(best), best.done ? "done" : "running", LEASE]);
+    "update search_job set best = $3, state = $4, attempts = 0, lease_until = now() + make_interval(secs => $5) where workshop_id = $1 and id = $2 and state = 'running' and holder = $6",
+    [job.workshop, job.id, JSON.stringify(best), best.done ? "done" : "running", LEASE, job.holder]);
   return rowCount === 1;
 }

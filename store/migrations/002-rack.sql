@@ -42,6 +42,8 @@ create table search_job (
   best jsonb,
   message text,
   attempts integer not null default 0,
+  -- the runner that holds it now: one that was taken for dead and comes back finds another's name here
+  holder uuid,
   lease_until timestamptz,
   created_at timestamptz not null default now(),
   primary key (workshop_id, id),

@@ -1,3 +1,4 @@
+import { spawn } from "node:child_process";
 import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
 import { MERCHANT, merchantStock } from "../../core/buying/merchant";
 import { withoutSawn, withSawn, withSpoiled } from "../../core/layout/done";
@@ -213,6 +214,34 @@ describe("searches on the server", () => {
     const job = (await jobOf(shop, piece))!;
     expect(job.state).toBe("done");
     expect(job.best).toEqual(JSON.parse(JSON.stringify(whole)));
+  });
+  it("a runner that was taken for dead and comes back is told that another has the job", async () => {
+    const { shop, piece } = await make();
+    const id = await openJob(shop, piece, inputs);
+    const first = (await takeJob())!;
+    await pool().query("update search_job set lease_until = now() - interval '1 second' where id = $1", [id]);
+    const second = (await takeJob())!;
+    const [early, late] = [...searchCuts({ ...inputs, rounds: 3 })];
+    expect(await reportJob(second, late)).toBe(true);
+    expect(await reportJob(first, early)).toBe(false);
+    expect(await jobOf(shop, piece)).toMatchObject({ state: "running", best: { round: 2 } });
+    await stopJob(shop, piece);
+  });
+  it("the runner's process is killed in mid-search; another process goes on and finds what an unbroken search finds", async () => {
+    const { shop, piece } = await make();
+    const long: SearchInputs = { ...inputs, ...randomCutting(2), rounds: 40 };
+    const start = () => spawn(process.execPath, ["bin/run.mjs", "bin/searches.ts"], { env: { ...process.env, DATABASE_URL: inject("databaseUrl") }, stdio: "ignore" });
+    const reached = async (enough: (job: NonNullable<Awaited<ReturnType<typeof jobOf>>>) => boolean) => {
+      for (let n = 0; n < 600; n += 1) { const job = await jobOf(shop, piece); if (job && enough(job)) return job; await new Promise((resolve) => setTimeout(resolve, 50)); }
+      throw new Error(`The job stands at ${JSON.stringify(await jobOf(shop, piece)).slice(0, 200)}`);
+    };
+    await openJob(shop, piece, long);
+    const first = start();
+    const second = await reached((job) => (job.best?.round ?? 0) >= 3).then((job) => { first.kill("SIGKILL"); expect(job.best!.round).toBeLessThan(40); return start(); });
+    try {
+      const done = await reached((job) => job.state === "done");
+      expect(done.best).toEqual(JSON.parse(JSON.stringify([...searchCuts(long)].at(-1))));
+    } finally { second.kill("SIGKILL"); }
   });
   it("two runners never take one job", async () => {
     const { shop, piece } = await make();
