@@ -191,7 +191,7 @@ it("what is missing is bought from the simulated merchant, and arrives on the ra
   const id = await makePiece((piece) => ({ ...piece, name: "Cherry stand", species: "black-cherry", form: { ...piece.form, top: { ...piece.form.top, length: 900, width: 600, thickness: 24 }, leg: { ...piece.form.leg, section: 60 } } }));
   await go(page, `/pieces/${id}/cutting`);
   expect(await level(page, "cutting.placed")).toBe("fix");
-  const order = await page.waitForSelector("::-p-xpath(//button[starts-with(normalize-space(.), 'Order them for')])", { timeout: 20_000 });
+  const order = await page.waitForSelector("::-p-xpath(//button[starts-with(normalize-space(.), 'Order ') and contains(., ' for ')])", { timeout: 20_000 });
   await order!.click();
   await page.waitForSelector('[data-order="open"]');
   await press(page, "It has come");

@@ -1,4 +1,5 @@
 import Link from "next/link";
+import { dayName } from "../frame/sentences";
 
 export interface HistoryLine { at: string; kind: string; body: { piece?: string; from?: string; pieces?: string[]; offcuts?: string[]; merchant?: string; paid?: number }; pieceName: string | null }
 
@@ -7,7 +8,7 @@ export function BoardHistory({ history }: { history: readonly HistoryLine[] }) {
   return (
     <section aria-label="History"><h2>History</h2>
       {history.length === 0 ? <p className="lede mt-1">Nothing yet: it begins when the board is put on the rack.</p>
-        : <ol className="mt-1">{history.map((each, i) => <li key={i} className="flex gap-4 border-b border-hairline py-1 text-[13.5px]"><span className="w-24 shrink-0 text-graphite">{each.at.slice(0, 10)}</span><span>{told(each)}</span></li>)}</ol>}
+        : <ol className="mt-1">{history.map((each, i) => <li key={i} className="flex gap-4 border-b border-hairline py-1 text-[13.5px]"><span className="w-36 shrink-0 text-graphite">{dayName(each.at.slice(0, 10))}</span><span>{told(each)}</span></li>)}</ol>}
     </section>
   );
 }

@@ -13,6 +13,7 @@ import { Choice, FieldRow, LengthField, TextField, Tick } from "../fields/fields
 import { FindAnything } from "../find/FindAnything";
 import { fractions } from "../frame/fractions";
 import { ShopLinks, TopBar } from "../frame/TopBar";
+import { dayName } from "../frame/sentences";
 import { useUnit } from "../frame/unit";
 import { RackImport } from "./RackImport";
 import { useRack } from "./useRack";
@@ -90,7 +91,7 @@ const Row = memo(function Row({ board, ownSpecies, takeOff }: { board: RackBoard
     <Link prefetch={false} href={`/rack/${encodeURIComponent(board.id)}`} className="block shrink-0 overflow-hidden max-md:hidden" style={{ width: PICTURE.width, maxHeight: ROW - 8 }} tabIndex={-1} aria-hidden><SceneView scene={boardScene(board, wood?.colour ?? ["#dcc8a2", "#b39868"], Math.max(PICTURE.length, board.length), Math.max(board.width, board.widthEnd ?? 0), board.reservedBy !== null)} height="to-width" width={PICTURE.width} /></Link>
     <Link prefetch={false} href={`/rack/${encodeURIComponent(board.id)}`} className="w-24 shrink-0 truncate font-semibold text-layout underline-offset-2 hover:underline">{board.id}</Link>
     <span className="w-52 shrink-0 text-[13.5px]">{fractions(`${length(board.length)} by ${length(board.width)}${board.widthEnd === null ? "" : ` to ${length(board.widthEnd)}`} by ${withUnit(board.thickness)}`)}<span className="block text-[13px] text-graphite">{wood?.name ?? board.species}</span></span>
-    <span className="min-w-0 flex-1 text-[13px] text-graphite">{board.moisture} % on {board.measuredOn}{board.shelf && `, shelf ${board.shelf}`}{board.tree && `, tree ${board.tree}`}<span className="block truncate">{[board.cutFrom && `offcut of ${board.cutFrom}`, board.defects.map((each) => each.kind).join(", "), board.reservedBy && `reserved for ${board.reservedBy.name}`].filter(Boolean).join("; ")}</span></span>
+    <span className="min-w-0 flex-1 text-[13px] text-graphite">{board.moisture} % on {dayName(board.measuredOn)}{board.shelf && `, shelf ${board.shelf}`}{board.tree && `, tree ${board.tree}`}<span className="block truncate">{[board.cutFrom && `offcut of ${board.cutFrom}`, board.defects.map((each) => each.kind).join(", "), board.reservedBy && `reserved for ${board.reservedBy.name}`].filter(Boolean).join("; ")}</span></span>
     {!board.reservedBy && <button className="button px-2" aria-label={`Take off ${board.id}`} onClick={() => void takeOff(board)}>Take off</button>}
   </>;
 });

@@ -4,6 +4,7 @@ import { Price, priceOf } from "../../core/buying/price-list";
 import type { Purchase } from "../../core/buying/propose";
 import type { Board } from "../../core/stock/board";
 import { fractions } from "../frame/fractions";
+import { dayName } from "../frame/sentences";
 import { useUnit } from "../frame/unit";
 import { usePiece } from "../piece/PieceProvider";
 import { ShoppingTable } from "./CutList";
@@ -48,11 +49,11 @@ export function Buying() {
       {message && <p role="status" className="mt-2 border border-layout bg-white p-2.5">{message}</p>}
       {look?.faults.map((fault) => <p key={fault.line} role="alert" className="mt-1 text-[13.5px] text-fix">Line {fault.line}: {fault.message}</p>)}
       {look?.purchase && look.purchase.boards.length > 0 && <>
-        <h3 className="mt-3 font-[600]">{look.merchant.name}: {look.purchase.boards.length} boards hold {look.needed.length - look.purchase.missing.length} of {look.needed.length} pieces</h3>
+        <h3 className="mt-3 font-[600]">{look.merchant.name}: {look.purchase.boards.length === 1 ? "1 board holds" : `${look.purchase.boards.length} boards hold`} {look.needed.length - look.purchase.missing.length} of {look.needed.length === 1 ? "1 piece" : `${look.needed.length} pieces`}</h3>
         <p className="text-[13.5px] text-graphite">{fractions(look.purchase.boards.map((board) => `${board.id} ${length(board.length)} by ${length(board.width)} by ${withUnit(board.thickness)}`).join("; "))}. {look.purchase.cubicMetres.toFixed(3)} m³, {look.purchase.factor.toFixed(2)} times what the finished pieces hold.{look.purchase.missing.length > 0 && ` Nothing in stock holds ${look.purchase.missing.join(", ")}.`}</p>
-        <button className="button mt-1" disabled={busy} onClick={() => void ask({ kind: "order", boards: look.purchase!.boards.map((board) => board.id) })}>Order them for {look.purchase.price.toFixed(2)} {look.merchant.currency}, here on {look.dueOn}</button>
+        <button className="button mt-1" disabled={busy} onClick={() => void ask({ kind: "order", boards: look.purchase!.boards.map((board) => board.id) })}>Order {look.purchase.boards.length === 1 ? "it" : "them"} for {look.purchase.price.toFixed(2)} {look.merchant.currency}, here on {dayName(look.dueOn)}</button>
       </>}
-      {look && look.orders.length > 0 && <ul className="mt-2">{look.orders.map((order) => <li key={order.id} data-order={order.received ? "received" : "open"} className="flex items-center gap-3 border-b border-hairline py-1 text-[13.5px]"><span>{order.boards.map((board) => board.id).join(", ")}, {order.total.toFixed(2)} {order.currency}, ordered {order.orderedOn}: {order.received ? "on the rack" : `comes on ${order.dueOn}`}</span>{!order.received && <button className="button button-plain" disabled={busy} onClick={() => void ask({ kind: "receive", order: order.id })}>It has come</button>}</li>)}</ul>}
+      {look && look.orders.length > 0 && <ul className="mt-2">{look.orders.map((order) => <li key={order.id} data-order={order.received ? "received" : "open"} className="flex items-center gap-3 border-b border-hairline py-1 text-[13.5px]"><span>{order.boards.map((board) => board.id).join(", ")}, {order.total.toFixed(2)} {order.currency}, ordered on {dayName(order.orderedOn)}: {order.received ? "on the rack" : `comes on ${dayName(order.dueOn)}`}</span>{!order.received && <button className="button button-plain" disabled={busy} onClick={() => void ask({ kind: "receive", order: order.id })}>It has come</button>}</li>)}</ul>}
     </section>
   );
 }

@@ -7,7 +7,7 @@ import { usePiece } from "../piece/PieceProvider";
 import type { CutsOrder } from "../../workers/search-cuts";
 
 /** Rounds of one search in the browser; going on adds as many. */
-const ROUNDS = 12;
+const ROUNDS = 15;
 
 export interface CutsSearch { running: boolean; best: Cut | null; of: number; fault: string | null }
 
