@@ -43,7 +43,7 @@ const TROUBLE: Patch[][] = [
   [at("cutting.sections", [{ board: "Z99", x: 20, y: 0, length: 900, lanes: [{ width: 100, pieces: ["A1"] }] }])], [at("cutting.sawn", [{ board: { ...demoBoard({ id: "Z1" }), reservedBy: undefined }, on: TODAY, strip: null, offcuts: [], sections: [{ board: "Z1", x: 20, y: 0, length: 900, lanes: [{ width: 100, pieces: ["E1"] }] }] }].map((each) => JSON.parse(JSON.stringify(each)))), at("cutting.spoiled", [{ piece: "E1", board: "Z1", on: TODAY, why: "" }])],
 ];
 
-const REMINDERS = ["build.cautions", "cutting.short", "movement.stopped"];
+const REMINDERS = ["build.cautions", "movement.stopped"];
 
 const otherBoards = (change: (board: RackBoard, i: number) => Partial<RackBoard>) => plainRack().map((board, i) => ({ ...board, ...change(board, i) }));
 
@@ -60,6 +60,9 @@ const ELSEWHERE: [string, () => Plan][] = [
   ["brief.turning", () => planOf(tableWith(at("brief.room", { length: 2000, width: 2000, height: 2000 }), at("form.top.length", 2400)))],
   ["form.top-weight", () => planOf(tableWith(at("form.top.length", 3000), at("form.top.width", 1200), at("form.top.thickness", 45)))],
   ["movement.overhang", () => planOf(tableWith(at("form.overhang.side", 12)))],
+  ["cutting.saws", () => planOf(tableWith(seven), otherBoards((board) => ({ width: board.width + 250 })))],
+  ["cutting.saws", () => planOf(tableWith(seven, at("cutting.sequence", "rip-first")), plainRack(), { ...USUAL_SHOP, ripLength: 400 })],
+  ["cutting.short", () => planOf(tableWith(seven, at("cutting.sections", [{ board: "R1", x: 20, y: 0, length: 191, lanes: [{ width: 76, pieces: ["K1"] }] }])))],
   ["cutting.flattened", () => planOf(tableWith(seven), plainRack(), { ...USUAL_SHOP, jointerWidth: 60, planerWidth: 80 })],
   ["cutting.yield", () => planOf(tableWith(seven, at("form.top.thickness", 12), at("form.apron.thickness", 17)), plainRack())],
 ];

@@ -84,6 +84,7 @@ const STALE = -2;
 const NONE = -1;
 
 export function possible(problem: Problem, state: State, run: number, section: number, low: number, high: number): boolean {
+  if (problem.once && state.cut[run].length > 0) return false;
   if (state.used[run] + problem.long[section] > problem.room[run] || !wanted(problem, state, section, low, high)) return false;
   if (problem.matched[section]) for (let n = problem.first[section]; n < problem.first[section + 1]; n += 1) { const home = state.home[problem.needKind[n]]; if (home !== null && home !== problem.runs[run].board.id) return false; }
   return true;

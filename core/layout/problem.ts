@@ -17,6 +17,8 @@ export interface Problem {
   /** sections stand best worth for their length first; for each run, those that can be cut from it; `suits[section · runs + run]` says the same */
   fits: Int32Array[]; suits: Uint8Array;
   kerf: number; keep: number;
+  /** ripped first, a run becomes one section: trimmed, ripped along its whole length, its lanes then crosscut */
+  once: boolean;
   /** what each section is worth at the prices it was given, and at prices for boards without end, mm³; `bound` the least wood any answer uses */
   worth: Float64Array; endless: Float64Array; bound: number;
   /** the same needs, flat: those of section s stand from `first[s]` to `first[s + 1]` */
@@ -49,7 +51,7 @@ export function pricedOnBoards(need: CuttingNeed): Problem {
   return assembled(catalogue, real.map((each, kind) => Math.max(each, LEAST * kinds[kind].net)));
 }
 
-interface Catalogue { kinds: Kind[]; runs: Run[]; offered: Section[]; fitting: number[][]; kerf: number; keep: number; prices: number[]; bound: number }
+interface Catalogue { kinds: Kind[]; runs: Run[]; offered: Section[]; fitting: number[][]; kerf: number; keep: number; once: boolean; prices: number[]; bound: number }
 
 /** Runs, sections and which section can be cut from which run, with what a piece of each kind costs in wood. */
 function catalogueOf({ pieces, rack, taken, shop, sequence, groups }: CuttingNeed): Catalogue {
@@ -66,11 +68,11 @@ function catalogueOf({ pieces, rack, taken, shop, sequence, groups }: CuttingNee
     const thick = (lane: Section["lanes"][number]) => lane.kinds.every((kind) => kinds[kind].thickness === kinds[lane.kinds[0]].thickness) && millingYield(run.board, shop, lane.length, lane.width).thickness >= kinds[lane.kinds[0]].thickness;
     return offered.flatMap((each, i) => (each.length <= run.length && each.width <= run.width - crook * each.length ** 2 && each.need.every(([kind]) => may[r][kind]) && whole[i].every(thick) ? [i] : []));
   });
-  return { kinds, runs, offered, fitting, kerf: shop.kerf, keep: shop.keepOffcut, ...priced(kinds, runs, offered, fitting, shop.kerf) };
+  return { kinds, runs, offered, fitting, kerf: shop.kerf, keep: shop.keepOffcut, once: sequence === "rip-first", ...priced(kinds, runs, offered, fitting, shop.kerf) };
 }
 
 /** The numbers the search runs on, sections that are worth most for their length first. */
-function assembled({ kinds, runs, offered, fitting, kerf, keep, prices, bound }: Catalogue, real: readonly number[]): Problem {
+function assembled({ kinds, runs, offered, fitting, kerf, keep, once, prices, bound }: Catalogue, real: readonly number[]): Problem {
   const value = offered.map((section) => worthOf(section, real));
   const usable = [...new Set(fitting.flat())];
   const density = (i: number) => value[i] / (offered[i].length + kerf);
@@ -81,7 +83,7 @@ function assembled({ kinds, runs, offered, fitting, kerf, keep, prices, bound }:
   const suitable = new Uint8Array(sections.length * runs.length);
   fits.forEach((list, run) => { for (const section of list) suitable[section * runs.length + run] = 1; });
   return {
-    kinds, runs, sections, fits, suits: suitable, kerf, keep, bound, worth: Float64Array.from(usable, (i) => value[i]), endless: Float64Array.from(sections, (section) => worthOf(section, prices)), ...flatNeeds(kinds, sections),
+    kinds, runs, sections, fits, suits: suitable, kerf, keep, once, bound, worth: Float64Array.from(usable, (i) => value[i]), endless: Float64Array.from(sections, (section) => worthOf(section, prices)), ...flatNeeds(kinds, sections),
     long: Float64Array.from(sections, (each) => each.length + kerf), room: Float64Array.from(runs, (run) => run.length + kerf + 1e-9),
   };
 }

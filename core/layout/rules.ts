@@ -10,7 +10,7 @@ export interface CuttingFacts extends CuttingStage { piece: Piece; parts: readon
 const LEG_TEXT = { solid: "Legs come solid from the rack", laminated: "Legs are glued from two leaves", "core-faces": "Legs are a core with four resawn faces", diagonal: "Legs are sawn at 45° from two boards" };
 
 /** Every rule of the cutting stage. */
-export const CUTTING_RULES: ((facts: CuttingFacts) => Verdict | null)[] = [placedAll, circular, unknownMatch, movedAway, spoiledPieces, legStock, flattened, jointerLength, shortParts, yieldOf];
+export const CUTTING_RULES: ((facts: CuttingFacts) => Verdict | null)[] = [placedAll, circular, unknownMatch, movedAway, spoiledPieces, legStock, withinSaws, flattened, jointerLength, shortParts, yieldOf];
 
 /** Longest length any board of the plan has, mm. */
 const boardsLongest = (strips: CuttingFacts["strips"], boards: CuttingFacts["boards"]) => Math.max(0, ...strips.map((each) => each.length), ...boards.map((each) => each.board.length));
@@ -78,6 +78,22 @@ function legStock({ piece, parts, missing, placed }: CuttingFacts): Verdict | nu
     text: lacking ? `No stock thick enough for ${lacking} leg piece${lacking > 1 ? "s" : ""}` : LEG_TEXT[piece.form.leg.make],
     why: solid ? `A solid leg needs ${mm(leg.finished.thickness)} after milling.` : `They need ${[...new Set(leg.stock.map((each) => mm(each.thickness)))].join(" and ")} after milling.`,
     remedies: lacking ? [set(solid ? "Glue legs from two leaves" : "Use solid legs", ["form", "leg", "make"], solid ? "laminated" : "solid")] : [],
+  });
+}
+
+/** Whether the saws owned take the boards in the order that is chosen. */
+function withinSaws({ boards, piece, shop }: CuttingFacts): Verdict | null {
+  const open = boards.filter((cut) => !cut.sawn);
+  if (open.length === 0) return null;
+  const ripFirst = piece.cutting.sequence === "rip-first";
+  const wide = ripFirst ? [] : open.filter((cut) => Math.max(cut.board.width, cut.board.widthEnd ?? 0) > shop.crosscutWidth).map((cut) => cut.board);
+  const ripped = open.flatMap((cut) => cut.sections.filter((section) => section.length > shop.ripLength).map(() => cut.board));
+  const odd = ripped.length > 0 ? ripped : wide;
+  return verdict({
+    id: "cutting.saws", stage: "cutting", subject: odd.map((board) => `board:${board.id}`), level: odd.length > 0 ? "tight" : "holds", source: "the shop's own tools",
+    text: ripped.length > 0 ? `${ripped[0].id} is ripped longer than there is room for at the saw` : wide.length > 0 ? `${wide[0].id} is wider than the crosscut saw takes` : "The saws here take every board",
+    why: ripped.length > 0 ? `There is room to rip ${mm(shop.ripLength)}. Crosscut it first.` : wide.length > 0 ? `It is ${mm(Math.max(wide[0].width, wide[0].widthEnd ?? 0))} wide and the saw takes ${mm(shop.crosscutWidth)}: turn it over and meet the cut from the other side, use the track saw, or rip it first.` : `None is wider than ${mm(shop.crosscutWidth)} at the crosscut saw, none is ripped longer than ${mm(shop.ripLength)}.`,
+    remedies: ripped.length > 0 ? [set("Crosscut first, short rips", ["cutting", "sequence"], "crosscut-first")] : wide.length > 0 ? [set("Rip whole boards first", ["cutting", "sequence"], "rip-first")] : [],
   });
 }
 

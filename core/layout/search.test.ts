@@ -72,6 +72,27 @@ describe("a plan of cuts", () => {
     expect(sections("rip-first")[0].lanes.some((lane) => lane.pieces.length > 1)).toBe(true);
   });
 
+  it("crosscut-first keeps pieces too short to be fed alone end to end, and only those", () => {
+    const piece = (id: string, length: number) => ({ id, part: "p", label: id, length, width: 100, thickness: 25, net: length * 100 * 25 });
+    const pieces = [...Array.from({ length: 4 }, (_, i) => piece(`S${i}`, 190)), ...Array.from({ length: 4 }, (_, i) => piece(`N${i}`, 500))];
+    const { sections } = last({ pieces, rack: [demoBoard({ length: 2600, width: 130, thickness: 32 }), demoBoard({ id: "T2", length: 2600, width: 130, thickness: 32 })], taken: [], shop: USUAL_SHOP, groups: {}, sequence: "crosscut-first", seed: 1, rounds: 1 });
+    const lanes = sections.flatMap((section) => section.lanes.map((lane) => lane.pieces.map((id) => id[0]).join("")));
+    expect(lanes.filter((lane) => lane.includes("N")).every((lane) => lane === "N")).toBe(true);
+    expect(lanes.filter((lane) => lane.includes("S")).every((lane) => lane.length > 1)).toBe(true);
+  });
+
+  it("rip-first saws no clear run more than once across before it is ripped, and what it finds wastes no less than a free order", () => {
+    for (const seed of [1, 5, 10]) {
+      const given = { ...inputsOf(seed, 3), groups: {} };
+      const free = last(given);
+      const ripped = last({ ...given, sequence: "rip-first" });
+      const runs = given.rack.flatMap((board) => runsOf(board, [], USUAL_SHOP));
+      for (const run of runs) expect(ripped.sections.filter((each) => each.board === run.board.id && each.x >= run.x - 1e-6 && each.x < run.x + run.length).length).toBeLessThanOrEqual(1);
+      expect(free.sections.length).toBeGreaterThanOrEqual(ripped.sections.length);
+      if (ripped.missing.length === 0) expect(ripped.cost).toBeGreaterThanOrEqual(free.cost * 0.98);
+    }
+  });
+
   it("names what finds no board: a part longer than any", () => {
     const cut = firstCut({ pieces: [{ id: "X", part: "x", label: "X", length: 5000, width: 100, thickness: 25 }], rack: [demoBoard()], taken: [], shop: USUAL_SHOP, sequence: "least-waste", groups: {} });
     expect(cut).toMatchObject({ sections: [], missing: ["X"], cost: 0 });

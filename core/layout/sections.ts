@@ -1,12 +1,13 @@
 import type { Shop } from "../piece/shop";
 import { millingYield } from "../stock/milling";
+import { SHORTEST_FED } from "../stock/milling-plan";
 import type { RoughPiece } from "./cutting";
 import type { Run } from "./runs";
 
 /** A board thicker than this many times the need, and 8 mm, is kept for something better. Ours. */
 const THICKEST = 1.9;
 /** Pieces end to end in one lane, and lanes side by side in one section: more than a person keeps count of. Ours. */
-const LANE_MOST = 6;
+const LANE_MOST: Record<Sequence, number> = { "least-waste": 6, "crosscut-first": 1, "rip-first": 9 };
 const SECTION_LANES = 5;
 /** A section of several lanes that leaves more than this share of itself beside them is not offered; the largest that keeps the catalogue short enough. Ours. */
 const EMPTY_AT_MOST = [0, 0.025, 0.04, 0.05, 0.065, 0.08, 0.1, 0.14, 0.22, 0.35];
@@ -49,11 +50,11 @@ export function suits(kind: Kind, run: Run, shop: Shop): boolean {
  *
  * @param boards    kinds that can share a board, as lists of whether each may
  * @param widest, longest  of any run, mm
- * @param sequence  crosscut-first holds one piece a lane; otherwise short pieces lie end to end
+ * @param sequence  crosscut-first holds one piece a lane; otherwise short pieces lie end to end, more of them when whole boards are ripped
  */
 export function sectionsOf(kinds: readonly Kind[], boards: readonly (readonly boolean[])[], widest: number, longest: number, kerf: number, sequence: Sequence): Section[] {
   const together = boards.filter((one, i) => !boards.some((other, j) => i !== j && one.every((may, k) => !may || other[k]) && (j < i || other.some((may, k) => may && !one[k]))));
-  const lanes = lanesOf(kinds, longest, kerf, sequence === "crosscut-first" ? 1 : LANE_MOST).filter((lane) => lane.width <= widest && together.some((may) => lane.kinds.every((kind) => may[kind])));
+  const lanes = lanesOf(kinds, longest, kerf, sequence).filter((lane) => lane.width <= widest && together.some((may) => lane.kinds.every((kind) => may[kind])));
   // longest first: the first lane rules the section's length
   lanes.sort((a, b) => b.length - a.length || b.width - a.width);
   let best = lanes.map((lane) => sectionOf(kinds, [lane], lane.width));
@@ -99,7 +100,9 @@ function walked(kinds: readonly Kind[], lanes: readonly Lane[], boards: readonly
   return walk(0, -1, 0, 0) ? sections : null;
 }
 
-function lanesOf(kinds: readonly Kind[], longest: number, kerf: number, most: number): Lane[] {
+function lanesOf(kinds: readonly Kind[], longest: number, kerf: number, sequence: Sequence): Lane[] {
+  // pieces too short to be fed alone lie end to end in any order of sawing
+  const most = (chosen: readonly number[]) => (chosen.every((kind) => kinds[kind].length < SHORTEST_FED) ? Math.max(LANE_MOST["least-waste"], LANE_MOST[sequence]) : LANE_MOST[sequence]);
   const lanes: Lane[] = [];
   const walk = (from: number, chosen: number[], length: number) => {
     for (let kind = from; kind < kinds.length; kind += 1) {
@@ -109,8 +112,9 @@ function lanesOf(kinds: readonly Kind[], longest: number, kerf: number, most: nu
       // a lane mixes two kinds at most: three lengths against one stop are a mistake waiting
       if (new Set([...chosen, kind]).size > 2) continue;
       const now = [...chosen, kind];
+      if (now.length > most(now)) continue;
       lanes.push({ kinds: now, length: long, width: kinds[kind].width });
-      if (now.length < most) walk(kind, now, long);
+      if (now.length < most(now)) walk(kind, now, long);
     }
   };
   walk(0, [], 0);

@@ -9,6 +9,8 @@ export const shopSchema = v.strictObject({
   name: name("shop name"),
   jointerWidth: size("jointer width", 1000), jointerLength: size("jointer bed length", 6000),
   planerWidth: size("planer width", 2000), bandsawHeight: size("bandsaw height", 1000),
+  /** the widest board the crosscut saw takes in one cut, and the longest that can be ripped with room before and behind the saw */
+  crosscutWidth: v.optional(size("crosscut saw's width", 3000), 310), ripLength: v.optional(size("longest board ripped", 12000), 3000),
   chisels: sizes("chisel"), routerBits: sizes("router bit"), mortiseDepth: size("mortise depth the shop can cut", 300),
   looseTenons: v.array(v.strictObject({ thickness: size("loose tenon thickness", 40), width: size("loose tenon width", 120) })),
   clamps: v.array(v.strictObject({ reach: size("clamp reach", 4000), count: count("clamps", 0, 200), force: between("clamp force", 0.5, 20, " kN") })),
@@ -22,7 +24,7 @@ export const shopSchema = v.strictObject({
 export type Shop = v.InferOutput<typeof shopSchema>;
 
 export const USUAL_SHOP: Shop = {
-  name: "Demo workshop", jointerWidth: 260, jointerLength: 1800, planerWidth: 410, bandsawHeight: 300,
+  name: "Demo workshop", jointerWidth: 260, jointerLength: 1800, planerWidth: 410, bandsawHeight: 300, crosscutWidth: 310, ripLength: 3000,
   chisels: [6, 8, 10, 12, 15, 20], routerBits: [6, 8, 10, 12], mortiseDepth: 75,
   looseTenons: [{ thickness: 8, width: 30 }, { thickness: 10, width: 40 }, { thickness: 12, width: 50 }],
   clamps: [{ reach: 600, count: 6, force: 4 }, { reach: 1000, count: 8, force: 5 }, { reach: 1250, count: 4, force: 5 }],
