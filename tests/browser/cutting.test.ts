@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { readRack } from "../../core/formats/rack-csv";
 import type { Piece } from "../../core/piece/schema";
+import { RACK_PAGE } from "../../core/stock/rack-query";
 import { SPECIES } from "../../core/wood/species";
 import { address, fileOf, go, level, Maker, makePiece, newPage, post, press, saved, sitDown, typeField, until } from "./maker";
 
@@ -46,8 +47,10 @@ describe("from an imported rack to a glued panel in the log", () => {
     await saved(page);
     const sections = (await pieceOf(id)).cutting.sections;
     expect(sections.length).toBeGreaterThan(3);
-    const held = (await (await fetch(`${address()}/api/rack/page?species=american-elm`)).json()) as { boards: { id: string; reservedBy: { name: string } | null }[] };
-    for (const section of sections) expect(held.boards.find((board) => board.id === section.board)!.reservedBy!.name).toBe("Elm table");
+    type Page = { boards: { id: string; reservedBy: { name: string } | null }[] };
+    const held = (await Promise.all([0, RACK_PAGE].map(async (from) => ((await (await fetch(`${address()}/api/rack/page?species=american-elm&from=${from}`)).json()) as Page).boards))).flat();
+    expect(held).toHaveLength(17);
+    for (const section of sections) expect(held.find((board) => board.id === section.board)!.reservedBy!.name).toBe("Elm table");
   });
 
   it("sent to the server it is searched there, and its answer taken", async () => {
