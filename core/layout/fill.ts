@@ -22,18 +22,20 @@ export function fill(problem: Problem, state: State, random: (() => number) | nu
 }
 
 function fillFrom(problem: Problem, state: State, random: (() => number) | null, offered: readonly boolean[] | null): void {
-  const { runs, kinds, first, needKind, needCount, long, suits, ledBy } = problem;
+  const { runs, kinds, first, needKind, needCount, long, room, suits, ledBy, matched, area, kerf, keep, once } = problem;
   // prices for boards without end and for these boards mislead in different places: now one, now the other
   const worth = random && random() < 0.5 ? problem.endless : problem.worth;
   let [low, high] = spent();
-  // only what is still wanted: of all sections few
-  let asked: number[] = [];
+  // only what is still wanted, of all sections few; `wantedAt` says at which step a section last was
+  const asked: number[] = [];
   for (let kind = 0; kind < kinds.length; kind += 1) {
     if (state.demand[kind] === 0) continue;
     const led = ledBy[kind];
     for (let i = 0; i < led.length; i += 1) if (wanted(problem, state, led[i], low, high)) asked.push(led[i]);
   }
   asked.sort((a, b) => a - b);
+  const wantedAt = new Int32Array(problem.sections.length).fill(-1);
+  for (const section of asked) wantedAt[section] = 0;
   const offer = new Int32Array(runs.length).fill(STALE);
   const price = new Float64Array(runs.length);
   // mostly a little, now and then hard
@@ -41,10 +43,10 @@ function fillFrom(problem: Problem, state: State, random: (() => number) | null,
   const shake = new Float64Array(runs.length).fill(1);
   if (random) for (let run = 0; run < runs.length; run += 1) shake[run] += SHAKE.run * bold * random();
   if (offered) for (let run = 0; run < runs.length; run += 1) if (!offered[run]) offer[run] = NONE;
-  while (asked.length > 0) {
+  for (let step = 0; asked.length > 0; step += 1) {
     let best = -1;
     for (let run = 0; run < runs.length; run += 1) {
-      if (offer[run] === STALE || (offer[run] >= 0 && !possible(problem, state, run, offer[run], low, high))) look(run);
+      if (offer[run] === STALE || (offer[run] >= 0 && (wantedAt[offer[run]] !== step || !atHome(offer[run], run)))) look(run);
       if (offer[run] >= 0 && (best < 0 || price[run] < price[best])) best = run;
     }
     if (best < 0) break;
@@ -52,24 +54,39 @@ function fillFrom(problem: Problem, state: State, random: (() => number) | null,
     state.cut[best] = [...state.cut[best], section];
     state.used[best] += long[section];
     for (let n = first[section]; n < first[section + 1]; n += 1) state.demand[needKind[n]] -= needCount[n];
-    if (problem.matched[section]) state.home = homes(problem, state);
+    if (matched[section]) state.home = homes(problem, state);
     [low, high] = spent();
     offer[best] = STALE;
-    asked = asked.filter((each) => wanted(problem, state, each, low, high));
+    let kept = 0;
+    for (let i = 0; i < asked.length; i += 1) if (wanted(problem, state, asked[i], low, high)) { wantedAt[asked[i]] = step + 1; asked[kept] = asked[i]; kept += 1; }
+    asked.length = kept;
   }
 
+  /** The section that costs least for what it is worth, of those that can be cut from this run now. */
   function look(run: number): void {
-    const before = runCost(problem, run, state.used[run]);
-    const most = random ? COMPARED.often : COMPARED.once;
-    let compared = 0;
     offer[run] = NONE;
+    if (once && state.cut[run].length > 0) return;
+    const most = random ? COMPARED.often : COMPARED.once;
+    const used = state.used[run];
+    const left = room[run] - used;
+    const whole = runs[run].length + kerf;
+    // what the run has cost so far, in lengths
+    const before = used <= 0 ? 0 : whole - used >= keep ? used : whole;
+    let compared = 0;
     for (let i = 0; i < asked.length && compared < most; i += 1) {
       const section = asked[i];
-      if (suits[section * runs.length + run] === 0 || !possible(problem, state, run, section, low, high)) continue;
+      if (long[section] > left || suits[section * runs.length + run] === 0 || !atHome(section, run)) continue;
       compared += 1;
-      const dear = ((runCost(problem, run, state.used[run] + long[section]) - before) / worth[section]) * shake[run] * (random ? 1 + SHAKE.section * bold * random() : 1);
+      const after = used + long[section];
+      const dear = ((((whole - after >= keep ? after : whole) - before) * area[run]) / worth[section]) * shake[run] * (random ? 1 + SHAKE.section * bold * random() : 1);
       if (offer[run] === NONE || dear < price[run]) { price[run] = dear; offer[run] = section; }
     }
+  }
+
+  function atHome(section: number, run: number): boolean {
+    if (matched[section] === 0) return true;
+    for (let n = first[section]; n < first[section + 1]; n += 1) { const home = state.home[needKind[n]]; if (home !== null && home !== runs[run].board.id) return false; }
+    return true;
   }
 
   /** Bits of the kinds of which nothing is wanted any more. */
@@ -104,11 +121,10 @@ export function homes(problem: Problem, state: State): (string | null)[] {
 }
 
 /** Wood that a run loses when `used` of it is cut off, kerfs and all: the rest is kept when it is long enough. */
-export function runCost({ runs, kerf, keep }: Problem, run: number, used: number): number {
+export function runCost({ runs, area, kerf, keep }: Problem, run: number, used: number): number {
   if (used <= 0) return 0;
-  const { length, board } = runs[run];
-  const rest = length + kerf - used;
-  return (rest >= keep ? used : length + kerf) * board.width * board.thickness;
+  const whole = runs[run].length + kerf;
+  return (whole - used >= keep ? used : whole) * area[run];
 }
 
 function costOf(problem: Problem, state: State): number {

@@ -25,8 +25,8 @@ export interface Problem {
   first: Int32Array; needKind: Int32Array; needCount: Int32Array;
   /** sections by the first kind they need; bits of the kinds a section needs, the first 31 kinds and the next, and whether any of them is matched */
   ledBy: Int32Array[]; low: Int32Array; high: Int32Array; matched: Uint8Array;
-  /** length of each section with its kerf, and of each run, a last kerf falling beyond its end; mm */
-  long: Float64Array; room: Float64Array;
+  /** length of each section with its kerf, and of each run, a last kerf falling beyond its end, mm; width by thickness of each run's board, mm² */
+  long: Float64Array; room: Float64Array; area: Float64Array;
 }
 
 /** A price of nothing would leave a piece for last: it counts at least this share of its own wood. Ours. */
@@ -84,7 +84,7 @@ function assembled({ kinds, runs, offered, fitting, kerf, keep, once, prices, bo
   fits.forEach((list, run) => { for (const section of list) suitable[section * runs.length + run] = 1; });
   return {
     kinds, runs, sections, fits, suits: suitable, kerf, keep, once, bound, worth: Float64Array.from(usable, (i) => value[i]), endless: Float64Array.from(sections, (section) => worthOf(section, prices)), ...flatNeeds(kinds, sections),
-    long: Float64Array.from(sections, (each) => each.length + kerf), room: Float64Array.from(runs, (run) => run.length + kerf + 1e-9),
+    long: Float64Array.from(sections, (each) => each.length + kerf), room: Float64Array.from(runs, (run) => run.length + kerf + 1e-9), area: Float64Array.from(runs, ({ board }) => board.width * board.thickness),
   };
 }
 
