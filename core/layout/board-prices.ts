@@ -15,13 +15,13 @@ const PATIENCE = { turns: 4, shrink: 0.7 };
  * @param start   prices were there boards without end, mm³
  * @param demand  pieces of each kind
  * @param target  cost of an answer there is, mm³; sets how far a correction goes
- * @returns the prices under which the boards promise most
+ * @returns the prices under which the boards promise most, what they promise and what the first ones did, mm³: no answer costs less, but for the rounding up to steps
  * @source Lagrangian relaxation of the demand (Geoffrion 1974), its dual by subgradients (Held, Wolfe and Crowder 1974); a board's filling is an unbounded knapsack
  */
-export function boardPrices(runs: readonly Run[], sections: readonly Section[], fits: readonly ArrayLike<number>[], demand: readonly number[], start: readonly number[], kerf: number, keep: number, target: number): number[] {
+export function boardPrices(runs: readonly Run[], sections: readonly Section[], fits: readonly ArrayLike<number>[], demand: readonly number[], start: readonly number[], kerf: number, keep: number, target: number): { prices: number[]; promise: number; begun: number } {
   const steps = sections.map((each) => Math.ceil((each.length + kerf) / STEP - 1e-9));
   let best = start.slice();
-  let [most, share, idle] = [-Infinity, 1, 0];
+  let [most, begun, share, idle] = [-Infinity, -Infinity, 1, 0];
   let prices = start.slice();
   for (let turn = 0; turn <= CORRECTIONS; turn += 1) {
     const worth = sections.map((each) => each.need.reduce((sum, [kind, count]) => sum + count * prices[kind], 0));
@@ -32,6 +32,7 @@ export function boardPrices(runs: readonly Run[], sections: readonly Section[], 
       promise += filled.cost;
       for (const section of filled.sections) for (const [kind, count] of sections[section].need) cut[kind] += count;
     });
+    if (turn === 0) begun = promise;
     if (promise > most) { most = promise; idle = 0; best = prices; } else if ((idle += 1) >= PATIENCE.turns) { share *= PATIENCE.shrink; idle = 0; }
     const lack = demand.map((need, kind) => need - cut[kind]);
     const size = lack.reduce((sum, each) => sum + each * each, 0);
@@ -39,7 +40,7 @@ export function boardPrices(runs: readonly Run[], sections: readonly Section[], 
     const by = (share * Math.max(target * 1e-4, target - promise)) / size;
     prices = prices.map((each, kind) => Math.max(0, each + by * lack[kind]));
   }
-  return best;
+  return { prices: best, promise: most, begun };
 }
 
 /** The best filling of one run at these prices: its sections, and their cost less their worth, mm³; nothing when no filling is worth it. */

@@ -123,6 +123,22 @@ describe("windows between defects", () => {
   });
 });
 
+describe("a prized board", () => {
+  const set = panelCandidates(randomRack(5, 30), "european-ash", need, USUAL_SHOP, choice).candidates.slice(0, 5);
+  const frame = { width: 600, overhang: 40, leg: 75 };
+  it("in the panel is a fault, wherever it lies", () => {
+    const plain = arrangementFault(set, frame);
+    for (const each of set) expect(arrangementFault(set, { ...frame, prized: [each.board.id] })).toBeGreaterThan(plain + 1);
+    expect(arrangementFault(set, { ...frame, prized: ["another"] })).toBe(plain);
+  });
+  it("is spared when another set wastes about as little, and used when it is pinned", () => {
+    const boards = [...Array.from({ length: 8 }, (_, i) => demoBoard({ id: `N${i}`, width: 123, length: 1840 })), demoBoard({ id: "WIDE", width: 247, length: 1840 })];
+    const ask = { need: { ...need, width: 600 }, frame: { width: 600, overhang: 40, leg: 75 }, sets: 5000 };
+    expect(composed(inputs(boards, ask)).strips.map((each) => each.board)).not.toContain("WIDE");
+    expect(composed(inputs(boards, { ...ask, choice: { ...choice, pinned: ["WIDE"] } })).strips.map((each) => each.board)).toContain("WIDE");
+  });
+});
+
 describe("orders", () => {
   const set = panelCandidates(randomRack(5, 30), "european-ash", need, USUAL_SHOP, choice).candidates.slice(0, 6);
   const frame = { width: 700, overhang: 40, leg: 75 };

@@ -48,7 +48,7 @@ export function pricedOnBoards(need: CuttingNeed): Problem {
   const catalogue = catalogueOf(need);
   const { kinds, runs, offered, fitting, kerf, keep, prices, bound } = catalogue;
   const real = boardPrices(runs, offered, fitting, kinds.map((kind) => kind.pieces.length), prices, kerf, keep, bound * SLACK);
-  return assembled(catalogue, real.map((each, kind) => Math.max(each, LEAST * kinds[kind].net)));
+  return assembled(catalogue, real.prices.map((each, kind) => Math.max(each, LEAST * kinds[kind].net)));
 }
 
 interface Catalogue { kinds: Kind[]; runs: Run[]; offered: Section[]; fitting: number[][]; kerf: number; keep: number; once: boolean; prices: number[]; bound: number }

@@ -173,6 +173,15 @@ describe("the rack in pages", () => {
   });
 });
 
+it("the rack names the piece that holds a board as it is called now", async () => {
+  const table = await atTheSaw();
+  const holder = async () => (await rackPage(table.shop, { ...ANY_BOARD, text: "B1" }, 0)).find((board) => board.id === "B1")!.reservedBy;
+  expect(await holder()).toEqual({ piece: table.id, name: "Table" });
+  await table.save("Renamed", { ...table.piece, name: "Kitchen table" });
+  expect(await holder()).toEqual({ piece: table.id, name: "Kitchen table" });
+  expect((await boardOf(table.shop, "B1"))!.board.reservedBy!.name).toBe("Kitchen table");
+});
+
 it("50 clients fight for 20 boards: no board twice, and who is told yes has them", async () => {
   const shop = await addWorkshop("Auction", USUAL_SHOP);
   await putBoards(shop, Array.from({ length: 20 }, (_, i) => plain(demoBoard({ id: `A${i + 1}` }))));
