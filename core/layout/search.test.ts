@@ -9,6 +9,7 @@ import { coverPrices } from "./prices";
 import { problemOf } from "./problem";
 import { runsOf } from "./runs";
 import { last } from "../testing/searches";
+import { kindsOf, sectionsOf } from "./sections";
 import { firstCut, searchCuts, SearchInputs } from "./search";
 
 const inputsOf = (seed: number, rounds = 2): SearchInputs => ({ ...randomCutting(seed), taken: [], shop: USUAL_SHOP, sequence: "least-waste", seed: 1, rounds });
@@ -57,7 +58,7 @@ describe("a plan of cuts", () => {
   });
 
   it("goes on from where it stopped exactly as if it had not stopped", () => {
-    const inputs = inputsOf(10, 8);
+    const inputs = inputsOf(14, 8);
     const whole = [...searchCuts(inputs)];
     expect(whole.map((each) => each.done)).toEqual([false, false, false, false, false, false, false, true]);
     // in its second trail, begun anew, it does not stand where its best is
@@ -81,6 +82,9 @@ describe("a plan of cuts", () => {
     const lanes = sections.flatMap((section) => section.lanes.map((lane) => lane.pieces.map((id) => id[0]).join("")));
     expect(lanes.filter((lane) => lane.includes("N")).every((lane) => lane === "N")).toBe(true);
     expect(lanes.some((lane) => /^S{2,}$/.test(lane))).toBe(true);
+    const kinds = kindsOf(pieces);
+    const offered = sectionsOf(kinds, [kinds.map(() => true)], 220, 2600, 3, "crosscut-first").flatMap((section) => section.lanes.map((lane) => lane.kinds.map((kind) => kinds[kind].length)));
+    expect(offered.filter((lengths) => lengths.includes(500)).every((lengths) => lengths.length === 1)).toBe(true);
   });
 
   it("a lane of short pieces comes out thick enough as long as it is, since it is planed whole", () => {

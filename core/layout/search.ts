@@ -38,7 +38,7 @@ export function* searchCuts(inputs: SearchInputs, from: Stopped | null = null): 
   for (let round = from?.round ?? 0; round < inputs.rounds; round += 1) {
     if (round % TRAIL === 0) trail = (round / TRAIL) % 2 === 1 ? firstState(problem) : best;
     trail = roundOf(problem, trail, seeded(inputs.seed * 7919 + round + 1));
-    if (trail.cost < best.cost - 1e-6) best = trail;
+    if (trail.cost < best.cost + 1e-6) best = trail;
     yield cutOf(problem, best, trail, round + 1, round + 1 === inputs.rounds);
   }
   if ((from?.round ?? 0) >= inputs.rounds) yield cutOf(problem, best, trail, inputs.rounds, true);
