@@ -90,7 +90,7 @@ function PanelBoards() {
         <button className="button button-plain" onClick={() => set("Ring order", ["choices", "rings"], piece.choices.rings === "alternate" ? "best-face" : "alternate")}>Ring order: {piece.choices.rings === "alternate" ? "alternate" : "best faces up"}</button>
       </>}>
         {best ? <span data-search={search.running ? "running" : "done"}><b className="text-ink">{best.tried.toLocaleString("en")}</b> orders tried, least waste <b className="text-ink">{search.running ? `${((100 * (best.cost - best.net)) / best.cost).toFixed(1)} %` : waste}</b>; {best.cost - best.bound < 1 ? "no set of these boards wastes less" : `within ${((100 * (best.cost - best.bound)) / (best.bound - best.net)).toFixed(1)} % of the least there is`}. </span>
-          : plan.panel.laid.length ? `${plan.panel.laid.length} boards, ${waste} of what is used up of them goes to chips. Drag boards up, down or along.` : "Nothing is chosen yet."}
+          : plan.panel.laid.length ? `${plan.panel.laid.length} boards, ${waste} of the wood used up goes to chips. Drag boards up, down or along.` : "Nothing is chosen yet."}
         {search.running && <button className="button ml-2" onClick={stop}>Stop</button>}
       </StageHead>
       {search.running && <div className="h-1.5 bg-hairline" role="progressbar" aria-label="Search"><div className="h-full w-full animate-pulse bg-layout" /></div>}

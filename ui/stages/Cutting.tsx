@@ -41,8 +41,8 @@ export function CuttingStage() {
       {search.running && <div className="h-1.5 bg-hairline" role="progressbar" aria-label="Search" aria-valuemin={0} aria-valuemax={search.of} aria-valuenow={best?.round ?? 0}><div className="h-full bg-layout" style={{ width: `${(100 * (best?.round ?? 0)) / search.of}%` }} /></div>}
       {search.fault && <p role="alert" className="border border-fix bg-white p-2.5 text-fix">{say(search.fault)}</p>}
       <CutDiagrams plan={plan} width={null} after={(cut) => (cut.sawn
-        ? <><b className="font-semibold text-holds">Sawn</b><button className="button button-plain ml-auto" aria-label={`Put ${cut.board.id} together again`} onClick={() => whole(cut.board.id)}>Not sawn after all</button></>
-        : <button className="button ml-auto" aria-label={`${cut.board.id} is sawn`} onClick={() => saw(cut.board.id)}>It is sawn</button>)} />
+        ? <><b className="font-semibold text-holds">Sawn</b><button className="button button-plain ml-auto whitespace-nowrap" aria-label={`Put ${cut.board.id} together again`} onClick={() => whole(cut.board.id)}>Not sawn after all</button></>
+        : <button className="button ml-auto whitespace-nowrap" aria-label={`${cut.board.id} is sawn`} onClick={() => saw(cut.board.id)}>It is sawn</button>)} />
       <FieldRow>
         <SequenceChoice />
         <Spoil />
