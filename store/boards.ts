@@ -1,3 +1,4 @@
+import { createHash } from "node:crypto";
 import type { PoolClient } from "pg";
 import type { Board, RackBoard } from "../core/stock/board";
 import { RACK_PAGE, RackQuery, RackSum } from "../core/stock/rack-query";
@@ -37,13 +38,8 @@ export async function rackSum(workshop: string, asked: RackQuery): Promise<RackS
   return { ...sum, species };
 }
 
-/** A name for each kind of question, so that the database plans it once a connection; there are as many as there are ways to fill the form. */
-const questions = new Map<string, string>();
-function prepared(text: string): string {
-  const known = questions.get(text) ?? `rack-${questions.size + 1}`;
-  questions.set(text, known);
-  return known;
-}
+/** A name for each kind of question, so that the database plans it once a connection; the same in every bundle that shares the connection. */
+const prepared = (text: string) => `rack-${createHash("sha256").update(text).digest("hex").slice(0, 24)}`;
 
 /** Only what is asked becomes a condition, so that each kind of question has its own plan. */
 function matching(workshop: string, asked: RackQuery): { where: string; values: unknown[] } {

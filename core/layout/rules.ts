@@ -86,7 +86,7 @@ function withinSaws({ boards, piece, shop }: CuttingFacts): Verdict | null {
   const open = boards.filter((cut) => !cut.sawn);
   if (open.length === 0) return null;
   const ripFirst = piece.cutting.sequence === "rip-first";
-  const wide = ripFirst ? [] : open.filter((cut) => Math.max(cut.board.width, cut.board.widthEnd ?? 0) > shop.crosscutWidth).map((cut) => cut.board);
+  const wide = ripFirst ? [] : open.map(({ board }) => board).filter(({ width, widthEnd }) => Math.max(width, widthEnd ?? 0) > shop.crosscutWidth);
   const ripped = open.flatMap((cut) => cut.sections.filter((section) => section.length > shop.ripLength).map(() => cut.board));
   const odd = ripped.length > 0 ? ripped : wide;
   return verdict({

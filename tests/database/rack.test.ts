@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
+import { afterAll, beforeAll, describe, expect, inject, it, vi } from "vitest";
 import { MERCHANT, merchantStock } from "../../core/buying/merchant";
 import { withoutSawn, withSawn, withSpoiled } from "../../core/layout/done";
 import { freshPiece } from "../../core/piece/fresh";
@@ -171,6 +171,20 @@ describe("the rack in pages", () => {
     expect(await removeBoard(shop, board.id)).toBe(true);
     expect(await changeBoard(shop, { ...board, moisture: 11 }, board)).toBe(false);
   });
+});
+
+it("two bundles that share the pool ask different questions without mixing up their names", async () => {
+  const shop = await addWorkshop("Bundles", USUAL_SHOP);
+  await putBoards(shop, [plain(demoBoard({ id: "A1", length: 2000 })), plain(demoBoard({ id: "A2", length: 3000 }))]);
+  vi.resetModules();
+  const other = await import("../../store/boards");
+  expect(other.rackPage).not.toBe(rackPage);
+  const names = (boards: Board[]) => boards.map((board) => board.id);
+  for (let n = 0; n < 3; n += 1) {
+    expect(names(await rackPage(shop, ANY_BOARD, 0))).toEqual(["A1", "A2"]);
+    expect(names(await other.rackPage(shop, { ...ANY_BOARD, sort: "length" }, 0))).toEqual(["A2", "A1"]);
+    expect(names(await other.rackPage(shop, { ...ANY_BOARD, longest: 2500 }, 0))).toEqual(["A2"]);
+  }
 });
 
 it("the rack names the piece that holds a board as it is called now", async () => {
