@@ -8,4 +8,4 @@ export interface RackPage { boards: RackBoard[]; sum: RackSum }
 
 export const ANY_BOARD: RackQuery = { text: "", species: null, longest: 0, widest: 0, thickest: 0, free: false, sort: "name" };
 /** Boards given at once. */
-export const RACK_PAGE = 16;
+export const RACK_PAGE = 12;

@@ -32,7 +32,7 @@ export function RackView({ first, ownSpecies }: { first: RackPage; ownSpecies: S
   const list = useRef<HTMLUListElement>(null);
   const [top, setTop] = useState(0);
   useEffect(() => { setTop(list.current?.offsetTop ?? 0); }, [message, importing]);
-  const rows = useWindowVirtualizer({ count: sum.total, estimateSize: () => ROW, overscan: 6, scrollMargin: top, initialRect: { width: 1240, height: 700 } });
+  const rows = useWindowVirtualizer({ count: sum.total, estimateSize: () => ROW, overscan: 3, scrollMargin: top, initialRect: { width: 1240, height: 700 } });
   const shown = rows.getVirtualItems();
   const [from, to] = [shown[0]?.index ?? 0, shown.at(-1)?.index ?? 0];
   useEffect(() => { need(from, to); }, [from, to, need]);

@@ -1,5 +1,5 @@
 "use client";
-import { useCallback, useEffect, useRef, useState } from "react";
+import { startTransition, useCallback, useEffect, useRef, useState } from "react";
 import type { RackBoard } from "../../core/stock/board";
 import { ANY_BOARD, RACK_PAGE, RackPage, RackQuery } from "../../core/stock/rack-query";
 
@@ -26,7 +26,8 @@ export function useRack(first: RackPage) {
       if (!answer.ok) { setFault(json.message); return; }
       setFault(null);
       if (json.sum) setSum(json.sum);
-      setPages((before) => new Map(fresh ? [[page, json.boards]] : [...before, [page, json.boards]]));
+      // drawn in slices between frames, so that scrolling never waits for boards that come in
+      startTransition(() => setPages((before) => new Map(fresh ? [[page, json.boards]] : [...before, [page, json.boards]])));
     } catch {
       asking.current.open.delete(page);
       setFault("The server does not answer. What is shown may be old; scroll or search to try again.");
