@@ -46,7 +46,7 @@ function fillFrom(problem: Problem, state: State, random: (() => number) | null,
   for (let step = 0; asked.length > 0; step += 1) {
     let best = -1;
     for (let run = 0; run < runs.length; run += 1) {
-      if (offer[run] === STALE || (offer[run] >= 0 && (wantedAt[offer[run]] !== step || !atHome(offer[run], run)))) look(run);
+      if (offer[run] === STALE || (offer[run] >= 0 && (wantedAt[offer[run]] !== step || !atHome(problem, state, offer[run], run)))) look(run);
       if (offer[run] >= 0 && (best < 0 || price[run] < price[best])) best = run;
     }
     if (best < 0) break;
@@ -75,18 +75,12 @@ function fillFrom(problem: Problem, state: State, random: (() => number) | null,
     let compared = 0;
     for (let i = 0; i < asked.length && compared < most; i += 1) {
       const section = asked[i];
-      if (long[section] > left || suits[section * runs.length + run] === 0 || !atHome(section, run)) continue;
+      if (long[section] > left || suits[section * runs.length + run] === 0 || !atHome(problem, state, section, run)) continue;
       compared += 1;
       const after = used + long[section];
       const dear = ((((whole - after >= keep ? after : whole) - before) * area[run]) / worth[section]) * shake[run] * (random ? 1 + SHAKE.section * bold * random() : 1);
       if (offer[run] === NONE || dear < price[run]) { price[run] = dear; offer[run] = section; }
     }
-  }
-
-  function atHome(section: number, run: number): boolean {
-    if (matched[section] === 0) return true;
-    for (let n = first[section]; n < first[section + 1]; n += 1) { const home = state.home[needKind[n]]; if (home !== null && home !== runs[run].board.id) return false; }
-    return true;
   }
 
   /** Bits of the kinds of which nothing is wanted any more. */
@@ -100,10 +94,16 @@ function fillFrom(problem: Problem, state: State, random: (() => number) | null,
 const STALE = -2;
 const NONE = -1;
 
-export function possible(problem: Problem, state: State, run: number, section: number, low: number, high: number): boolean {
+/** Whether a section can still be cut from a run. */
+export function possible(problem: Problem, state: State, run: number, section: number): boolean {
   if (problem.once && state.cut[run].length > 0) return false;
-  if (state.used[run] + problem.long[section] > problem.room[run] || !wanted(problem, state, section, low, high)) return false;
-  if (problem.matched[section]) for (let n = problem.first[section]; n < problem.first[section + 1]; n += 1) { const home = state.home[problem.needKind[n]]; if (home !== null && home !== problem.runs[run].board.id) return false; }
+  return state.used[run] + problem.long[section] <= problem.room[run] && wanted(problem, state, section, 0, 0) && atHome(problem, state, section, run);
+}
+
+/** Whether every matched piece of a section would lie on the board its group lies on already. */
+function atHome({ matched, first, needKind, runs }: Problem, { home }: State, section: number, run: number): boolean {
+  if (matched[section] === 0) return true;
+  for (let n = first[section]; n < first[section + 1]; n += 1) { const board = home[needKind[n]]; if (board !== null && board !== runs[run].board.id) return false; }
   return true;
 }
 

@@ -127,7 +127,7 @@ function stateFrom(problem: Problem, laid: readonly LaidSection[]): State {
   for (const section of laid) {
     const run = problem.runs.findIndex((each) => each.board.id === section.board && section.x >= each.x - 1e-6 && section.x < each.x + each.length);
     const id = ids.get(name(section.lanes.map((lane) => lane.pieces.map((piece) => kindOf.get(piece) ?? -1))));
-    if (run < 0 || id === undefined || !possible(problem, state, run, id, 0, 0)) continue;
+    if (run < 0 || id === undefined || !possible(problem, state, run, id)) continue;
     state.cut[run].push(id);
     state.used[run] += problem.sections[id].length + problem.kerf;
     for (const [kind, count] of problem.sections[id].need) state.demand[kind] -= count;

@@ -1,6 +1,6 @@
--- A board that has left the rack keeps its row, so that its history can be told; only those that have not left are on the rack.
 -- A board's record is written and read whole: as json it needs no taking apart on the way.
 alter table board alter column body type json;
+-- A board that has left the rack keeps its row, so that its history can be told; only those that have not left are on the rack.
 alter table board
   add column left_at timestamptz,
   add column left_why text check (left_why in ('cut', 'taken off')),
