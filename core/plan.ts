@@ -1,4 +1,4 @@
-/** The one way through: inputs in, everything derived out. Stages are memoised by what they read. */
+/** The one way through: inputs in, everything derived out, as a list of named stages. How the list is run stands in stages.ts. */
 import { moistureYear, MoistureYear } from "./climate/year";
 import { BRIEF_RULES } from "./brief/rules";
 import { proposeTable, TableProposal } from "./brief/propose";
@@ -10,7 +10,7 @@ import { GlueStage, glueStages } from "./glueup/stages";
 import { JOINT_RULES } from "./joinery/rules";
 import { SettingCard, settingCard } from "./joinery/settings";
 import { crossRailJoint, LegRailJoint, legRailJoint } from "./joinery/tenon";
-import { panelCandidates, panelNeed, Unfit, Candidate } from "./layout/candidates";
+import { panelCandidates, panelNeed } from "./layout/candidates";
 import { cutParts, Part } from "./layout/cut-list";
 import { knownBoards, layStrips } from "./layout/lay";
 import { CuttingStage, cuttingStage } from "./layout/stage";
@@ -28,7 +28,7 @@ import { FLAT_RULES } from "./movement/flat-rules";
 import { HOLD_RULES } from "./movement/hold-rules";
 import type { Stop } from "./movement/restraint";
 import type { CourseName } from "./movement/table-restraint";
-import { MOVEMENT_RULES, MovementFacts } from "./movement/rules";
+import { MOVEMENT_RULES } from "./movement/rules";
 import { topMovement, TopMovement, UNKNOWN_RINGS } from "./movement/year";
 import { Learned, learned } from "./learning/offers";
 import { boardCoefficient } from "./movement/coefficient";
@@ -39,6 +39,8 @@ import type { RackBoard } from "./stock/board";
 import { LaidStrip, PANEL_RULES } from "./stock/rules";
 import { BUILD_RULES, LOG_RULES } from "./steps/rules";
 import { DatedStep, scheduled, stepsFor } from "./steps/order";
+import { Failure, stageList, Stood } from "./stages";
+import { faultVerdicts, judge, Judged } from "./verdict/faults";
 import type { Stage, Verdict } from "./verdict/verdict";
 import { findSpecies, Species, SPECIES } from "./wood/species";
 
@@ -79,6 +81,8 @@ export interface Plan {
   /** coefficients the log's widths speak of, offered beside the table's */
   learned: Learned[];
   verdicts: Verdict[];
+  /** stages and rules that threw: faults of Taller, which a verdict tells and the rest of the plan stands beside */
+  failures: Failure[];
 }
 
 /** Number of verdict rules in force, by stage. */
@@ -87,90 +91,108 @@ export const RULE_COUNT: Record<Stage, number> = {
   "glue-up": GLUE_RULES.length, cutting: CUTTING_RULES.length, build: BUILD_RULES.length, log: LOG_RULES.length,
 };
 
+/** Nothing of a plan stands without what failed here: a fault in Taller, told with the stages that threw. */
+export class PlanFailed extends Error {
+  constructor(readonly failures: readonly Failure[]) {
+    super(`This piece can't be planned: Taller fails at ${failures.map((each) => each.stage).join(", ")}. Take back the change that brought it.`, { cause: failures[0] });
+    this.name = "PlanFailed";
+  }
+}
+
 /**
  * The whole plan of a piece.
  *
+ * @throws PlanFailed when a stage that all others build on threw, see `createPlanner`
  * @example const plan = planPiece({ piece: freshPiece("Table", "2026-11-23"), shop: USUAL_SHOP, rack: [], ownSpecies: [], today: "2026-11-23" });
  */
 export function planPiece(inputs: PlanInputs): Plan {
   return createPlanner()(inputs);
 }
 
-/** A planner that remembers its last answer stage by stage, so that only what depends on a change is computed again. */
+/**
+ * A planner that remembers its last answer stage by stage, so that only what depends on a change is computed again. A stage that throws
+ * becomes a verdict and a line in `failures`, and leaves its part of the plan empty.
+ *
+ * @throws PlanFailed when nothing can stand: the wood, the geometry, the year or the courses of moisture failed
+ */
 export function createPlanner(): (inputs: PlanInputs) => Plan {
-  const remember = {
-    species: last(findKnownSpecies), proposal: last(proposeTable), geometry: last(tableGeometry), year: last(moistureYear), start: last(startOf), first: last(firstOf), recordCourse: last(courseOfTop), record: last(movementFrom), partMoves: last(partMovements), shopAir: last(shopAirOf), roomAir: last(roomAirOf), films: last(filmsOf), courses: last(coursesOf), held: last(heldBy), insets: last(insetMovements), stopped: last(stoppedIn),
-    candidates: last(candidatesFor), known: last(knownBoards), namesOf: last((found: readonly Candidate[], unfit: readonly Unfit[]) => ({ candidates: found.map(({ board, width, slide }) => ({ board: board.id, width, slide })), unfit: unfit.map(({ board, reason }) => ({ board: board.id, reason })) })), laid: last(layStrips), top: last(topOf), fasteners: last(fastenersOf), joints: last(jointsFor), cards: last(cardsFor),
-    parts: last(partsFor), adhesive: last(findAdhesive), glue: last(glueStages), cutting: last(cuttingStage), steps: last(stepsOf), predicted: last(predictedWidths), learned: last(learnedFrom),
-    brief: last(briefVerdicts), form: last(formVerdicts), movement: last(movementVerdicts), joinery: last(jointVerdicts), panel: last(panelVerdicts),
-    glueVerdicts: last(glueVerdicts), cuttingVerdicts: last(cuttingVerdicts), build: last(buildVerdicts), log: last(logVerdicts),
-  };
-  return ({ piece, shop, rack, ownSpecies, today }) => {
-    const species = remember.species(piece.species, ownSpecies);
-    const proposal = remember.proposal(piece.brief);
-    const geometry = remember.geometry(piece.form, piece.asBuilt);
-    const year = remember.year(piece.brief.climate);
-    const start = remember.start(piece.moisture, piece.log);
-    const { candidates, unfit } = remember.candidates(rack, species.id, geometry, shop, piece.panel.banned, piece.panel.crosscutFirst, piece.form.top);
-    const known = remember.known(rack, piece.cutting.sawn);
-    const { laid, missing } = remember.laid(piece.panel, piece.form.top, known, geometry, shop, candidates, piece.cutting.sawn);
-    const delivered = piece.delivery ?? piece.brief.deadline ?? addDays(piece.day, USUAL_BUILD);
-    const films = remember.films(piece.finish, piece.faces);
-    const courses = remember.courses(geometry.core.thickness, geometry.rail.thickness, geometry.leg.section, species, start, delivered, remember.shopAir(shop.climate), remember.roomAir(year, piece.faces), films, year);
-    const top = remember.top(geometry, species, start, courses, laid, piece.fitted);
-    const fasteners = remember.fasteners(piece.form, piece.joints, piece.choices, geometry, top);
-    const joints = remember.joints(geometry, piece.joints, shop);
-    const held = remember.held(piece.form, geometry, top, piece.choices.fixedLine, species);
-    const stopped = remember.stopped(piece.form, piece.joints, piece.choices, geometry, species, top, joints, fasteners, held, courses);
-    const insets = remember.insets(piece.insets, species, start.value, courses.rail);
-    const cards = remember.cards(joints);
-    const parts = remember.parts(piece.form, geometry, fasteners.length, piece.joints, joints, held.breadboards?.length ?? 0, piece.asBuilt, shop);
-    const adhesive = remember.adhesive(piece.glueUp.adhesive);
-    const glueUp = remember.glue(laid, piece, geometry, species, shop, adhesive);
-    const cutting = remember.cutting(parts, rack, laid, piece.cutting, piece.form.leg.make, species, shop, geometry);
-    const outOfRoom = start.value < year.driest.moisture || start.value > year.wettest.moisture;
-    const steps = remember.steps(piece, parts, joints, glueUp, adhesive, outOfRoom);
-    const first = remember.first(piece.moisture, piece.log);
-    const record = first.on === start.on ? top : remember.record(geometry, species, first, remember.recordCourse(geometry.core.thickness, species, first, delivered, remember.shopAir(shop.climate), remember.roomAir(year, piece.faces), films, year), laid, piece.fitted);
-    const predicted = remember.predicted(piece.log, record);
-    const partMoves = remember.partMoves(parts, courses, species, start.value, top.coefficient);
-    const lessons = remember.learned(piece.log, piece.fitted, top, record.course, rack, species);
-    return {
-      species, proposal, geometry, year, top, courses, delivered, fasteners, ...held, insets, stopped, joints, cards, parts, adhesive, glueUp, steps, predicted, learned: lessons, partMoves,
-      record: { course: record.course, changes: record.changes, start: record.start, width: record.width },
-      panel: { laid, lines: cutting.lines, ...remember.namesOf(candidates, unfit) }, cutting,
-      verdicts: [
-        ...remember.brief(piece.brief, piece.form), ...remember.form(piece.form, piece.brief, geometry, species, shop.lift),
-        ...remember.movement(piece, geometry, species, year, top, fasteners, today, delivered, held, insets, stopped), ...remember.joinery(piece, geometry, shop, joints),
-        ...remember.panel(piece, geometry, shop, rack, laid, missing, cutting.lacking), ...remember.glueVerdicts(piece, glueUp, adhesive, shop),
-        ...remember.cuttingVerdicts(piece, parts, cutting, shop), ...remember.build(piece, steps, today), ...remember.log(piece, top, predicted, lessons, year, delivered, today),
-      ],
-    };
+  const run = LIST.runner();
+  return (inputs) => asPlan(run(inputs));
+}
+
+const LIST = stageList<PlanInputs>()
+  .stage("species", "form", ({ piece, ownSpecies }) => [piece.species, ownSpecies], (id, own) => findSpecies(id, own) ?? SPECIES[0])
+  .stage("proposal", "brief", ({ piece }) => [piece.brief], proposeTable)
+  .stage("geometry", "form", ({ piece }) => [piece.form, piece.asBuilt], tableGeometry)
+  .stage("year", "movement", ({ piece }) => [piece.brief.climate], moistureYear)
+  .stage("start", "movement", ({ piece }) => [piece.moisture, piece.log], (moisture, log) => latestMoisture({ moisture, log }))
+  .stage("delivered", "movement", ({ piece }) => [piece.delivery ?? piece.brief.deadline ?? addDays(piece.day, USUAL_BUILD)], (day) => day)
+  .stage("films", "movement", ({ piece }) => [piece.finish, piece.faces], filmsOf)
+  .stage("shopAir", "movement", ({ shop }) => [shop.climate], shopAirOf)
+  .stage("roomAir", "movement", ({ year, piece }) => [year, piece.faces], roomAirOf)
+  .stage("found", "boards", ({ rack, species, geometry, shop, piece }) => [rack, species.id, geometry, shop, piece.panel.banned, piece.panel.crosscutFirst, piece.form.top], candidatesFor)
+  .stage("known", "boards", ({ rack, piece }) => [rack, piece.cutting.sawn], knownBoards)
+  .stage("lay", "boards", ({ piece, known, geometry, shop, found }) => [piece.panel, piece.form.top, known, geometry, shop, found.candidates, piece.cutting.sawn], layStrips)
+  .stage("courses", "movement", ({ geometry, species, start, delivered, shopAir, roomAir, films, year }) => [geometry.core.thickness, geometry.rail.thickness, geometry.leg.section, species, start, delivered, shopAir, roomAir, films, year], coursesOf)
+  .stage("top", "movement", ({ geometry, species, start, courses, lay, piece }) => [geometry, species, start, courses.top, lay.laid, piece.fitted], movementFrom)
+  .stage("fasteners", "movement", ({ piece, geometry, top }) => [piece.form, piece.joints, piece.choices, geometry, top], (form, joints, choices, at, top) => fastenersFor({ form, joints, choices }, at, top))
+  .stage("joints", "joints", ({ geometry, piece, shop }) => [geometry, piece.joints, shop], jointsFor)
+  .stage("held", "movement", ({ piece, geometry, top, species }) => [piece.form, geometry, top, piece.choices.fixedLine, species], heldBy)
+  .stage("stopped", "movement", ({ piece, geometry, species, top, joints, fasteners, held, courses }) => [piece.form, piece.joints, piece.choices, geometry, species, top, joints, fasteners, held, courses], stoppedIn)
+  .stage("insets", "movement", ({ piece, species, start, courses }) => [piece.insets, species, start.value, courses.rail], insetMovements)
+  .stage("cards", "joints", ({ joints }) => [joints], (joints) => joints.map((joint) => settingCard(joint, RAIL_NAMES[joint.rail])))
+  .stage("parts", "form", ({ piece, geometry, fasteners, joints, held, shop }) => [piece.form, geometry, fasteners.length, piece.joints, joints, held.breadboards?.length ?? 0, piece.asBuilt, shop], partsFor)
+  .stage("adhesive", "glue-up", ({ piece }) => [piece.glueUp.adhesive], findAdhesive)
+  .stage("glueUp", "glue-up", ({ lay, piece, geometry, species, shop, adhesive }) => [lay.laid, piece, geometry, species, shop, adhesive], glueStages)
+  .stage("cutting", "cutting", ({ parts, rack, lay, piece, species, shop, geometry }) => [parts, rack, lay.laid, piece.cutting, piece.form.leg.make, species, shop, geometry], cuttingStage)
+  .stage("steps", "build", ({ piece, parts, joints, glueUp, adhesive, start, year }) => [piece, parts, joints, glueUp, adhesive, start.value < year.driest.moisture || start.value > year.wettest.moisture],
+    (piece, parts, joints, stages, adhesive, outOfRoom) => scheduled(stepsFor({ piece, parts, joints, stages, adhesive, outOfRoom }), piece.day, piece.done))
+  .stage("first", "log", ({ piece }) => [piece.moisture, piece.log], (moisture, log) => firstMoisture({ moisture, log }))
+  .stage("recordCourse", "log", ({ first, start, top, geometry, species, delivered, shopAir, roomAir, films, year }) => [first.on === start.on ? top.course : null, geometry.core.thickness, species, first, delivered, shopAir, roomAir, films, year],
+    (same, thickness, ...others) => same ?? courseOfTop(thickness, ...others))
+  .stage("record", "log", ({ first, start, top, geometry, species, recordCourse, lay, piece }) => [first.on === start.on ? top : null, geometry, species, first, recordCourse, lay.laid, piece.fitted], (same, ...others) => same ?? movementFrom(...others))
+  .stage("predicted", "log", ({ piece, record }) => [piece.log, record], predictedWidths)
+  .stage("partMoves", "movement", ({ parts, courses, species, start, top }) => [parts, courses, species, start.value, top.coefficient], partMovements)
+  .stage("learned", "log", ({ piece, top, record, rack, species }) => [piece.log, piece.fitted, top, record.course, rack, species], learnedFrom)
+  .stage("names", "boards", ({ found }) => [found], ({ candidates, unfit }) => ({ candidates: candidates.map(({ board, width, slide }) => ({ board: board.id, width, slide })), unfit: unfit.map(({ board, reason }) => ({ board: board.id, reason })) }))
+  .stage("briefJudged", "brief", ({ piece }) => [piece.brief, piece.form], (brief, form) => judge("brief", BRIEF_RULES, { brief, form }))
+  .stage("formJudged", "form", ({ piece, geometry, species, shop }) => [piece.form, piece.brief, geometry, species, shop.lift], (form, brief, at, species, lift) => judge("form", FORM_RULES, { form, brief, at, species, lift }))
+  .stage("movementJudged", "movement", ({ piece, geometry, species, year, top, fasteners, today, delivered, held, insets, stopped }) => [piece, geometry, species, year, top, fasteners, today, delivered, held, insets, stopped],
+    (piece, at, species, year, top, fasteners, today, delivered, held, insets, stopped) => judge("movement", [...FLAT_RULES, ...HOLD_RULES, ...MOVEMENT_RULES], { piece, at, species, year, top, fasteners, today, delivered, ...held, insets, stopped }))
+  .stage("jointsJudged", "joints", ({ piece, geometry, shop, joints }) => [piece, geometry, shop, joints], (piece, at, shop, joints) => judge("joints", JOINT_RULES, { piece, at, shop, joints }))
+  .stage("boardsJudged", "boards", ({ piece, geometry, shop, rack, lay, cutting }) => [piece, geometry, shop, rack, lay.laid, lay.missing, cutting.lacking], (piece, at, shop, rack, laid, missing, lacking) => judge("boards", PANEL_RULES, { piece, at, shop, rack, laid, missing, lacking }))
+  .stage("glueUpJudged", "glue-up", ({ piece, glueUp, adhesive, shop }) => [piece, glueUp, adhesive, shop], (piece, stages, adhesive, shop) => judge("glue-up", GLUE_RULES, { piece, stages, adhesive, shop }))
+  .stage("cuttingJudged", "cutting", ({ piece, parts, cutting, shop }) => [piece, parts, cutting, shop], (piece, parts, cutting, shop) => judge("cutting", CUTTING_RULES, { piece, parts, ...cutting, shop }))
+  .stage("buildJudged", "build", ({ piece, steps, today }) => [piece, steps, today], (piece, steps, today) => judge("build", BUILD_RULES, { piece, steps, today }))
+  .stage("logJudged", "log", ({ piece, top, predicted, learned: lessons, year, delivered, today }) => [piece, top, predicted, lessons, year, delivered, today],
+    (piece, top, predicted, lessons, year, delivered, today) => judge("log", LOG_RULES, { piece, top, predicted, learned: lessons, year, delivered, today }));
+
+type Values = ReturnType<ReturnType<typeof LIST.runner>>["values"];
+/** Without these there is no plan. */
+const NEEDED = ["species", "proposal", "geometry", "year", "delivered", "courses", "top", "adhesive"] as const;
+const NOTHING_CUT: CuttingStage = { boards: [], placed: [], missing: [], stale: [], chosen: false, circle: [], unknown: [], pieces: [], strips: [], settings: [], shopping: [], milled: [], cards: [], yieldShare: 0, lines: [], lacking: [] };
+const NOTHING_HELD = { breadboards: null, channels: null, slats: null, framed: null };
+
+/** The plan of what stands; what failed is empty, and told. */
+function asPlan({ values: at, failures, waiting }: Stood<Required<Values>>): Plan {
+  if (!isWhole(at)) throw new PlanFailed(failures);
+  const { species, proposal, geometry, year, delivered, courses, top, adhesive, cutting = NOTHING_CUT, record = top } = at;
+  const judged = [at.briefJudged, at.formJudged, at.movementJudged, at.jointsJudged, at.boardsJudged, at.glueUpJudged, at.cuttingJudged, at.buildJudged, at.logJudged].filter((each): each is Judged => each !== undefined);
+  const all = [...failures, ...judged.flatMap((each) => each.failures)];
+  return {
+    species, proposal, geometry, year, top, courses, delivered, adhesive, cutting, ...(at.held ?? NOTHING_HELD),
+    fasteners: at.fasteners ?? [], insets: at.insets ?? [], stopped: at.stopped ?? [], joints: at.joints ?? [], cards: at.cards ?? [], parts: at.parts ?? [],
+    glueUp: at.glueUp ?? [], steps: at.steps ?? [], predicted: at.predicted ?? [], learned: at.learned ?? [], partMoves: at.partMoves ?? [],
+    record: { course: record.course, changes: record.changes, start: record.start, width: record.width },
+    panel: { laid: at.lay?.laid ?? [], lines: cutting.lines, candidates: at.names?.candidates ?? [], unfit: at.names?.unfit ?? [] },
+    verdicts: [...faultVerdicts(all, waiting), ...judged.flatMap((each) => each.verdicts)], failures: all,
   };
 }
 
-/** Remembers the last call: the same arguments, by identity, give the same answer. */
-function last<A extends readonly unknown[], R>(compute: (...args: A) => R): (...args: A) => R {
-  let args: A | null = null;
-  let result: R;
-  return (...now) => {
-    if (args === null || now.length !== args.length || now.some((each, i) => each !== args![i])) {
-      result = compute(...now);
-      args = now;
-    }
-    return result;
-  };
-}
-
-const run = <F>(rules: readonly ((facts: F) => Verdict | Verdict[] | null)[], facts: F): Verdict[] => rules.flatMap((rule) => rule(facts) ?? []);
-
-const findKnownSpecies = (id: string, own: readonly Species[]) => findSpecies(id, own) ?? SPECIES[0];
-const firstOf = (moisture: Piece["moisture"], log: Piece["log"]) => firstMoisture({ moisture, log });
-const startOf = (moisture: Piece["moisture"], log: Piece["log"]) => latestMoisture({ moisture, log });
+const isWhole = (at: Values): at is Values & Required<Pick<Values, (typeof NEEDED)[number]>> => NEEDED.every((name) => at[name] !== undefined);
 
 /** Days from the first working day to delivery where no day is promised. @source common practice: six weeks */
 const USUAL_BUILD = 42;
-const fastenersOf = (form: Piece["form"], joints: Piece["joints"], choices: Piece["choices"], at: TableGeometry, top: TopMovement) => fastenersFor({ form, joints, choices }, at, top);
 
 /** What holds the top flat, by its construction; the others are null. */
 function heldBy(form: Piece["form"], at: TableGeometry, top: TopMovement, fixed: Piece["choices"]["fixedLine"], species: Species): Pick<Plan, "breadboards" | "channels" | "slats" | "framed"> {
@@ -187,8 +209,6 @@ function candidatesFor(rack: readonly RackBoard[], species: string, at: TableGeo
   return panelCandidates(rack, species, panelNeed(at, top), shop, { banned, crosscutFirst });
 }
 
-const topOf = (at: TableGeometry, species: Species, start: TopMovement["start"], courses: Record<CourseName, Course>, laid: readonly LaidStrip[], fitted: Piece["fitted"]) => movementFrom(at, species, start, courses.top, laid, fitted);
-
 function movementFrom(at: TableGeometry, species: Species, start: TopMovement["start"], course: Course, laid: readonly LaidStrip[], fitted: Piece["fitted"]): TopMovement {
   return topMovement({ width: at.core.width, thickness: at.core.thickness, species, start, course, fitted, strips: laid.map((each) => ({ strip: each.strip, board: each.board, width: each.full })) });
 }
@@ -199,15 +219,10 @@ function jointsFor(at: TableGeometry, choice: Piece["joints"], shop: Shop): LegR
 }
 
 const RAIL_NAMES = { "long-rail": "Leg to long rail", "end-rail": "Leg to end rail", "cross-rail": "Cross-rail to long rail" };
-const cardsFor = (joints: readonly LegRailJoint[]) => joints.map((joint) => settingCard(joint, RAIL_NAMES[joint.rail]));
 
 function partsFor(form: Piece["form"], at: TableGeometry, fasteners: number, { fastening, buttons }: Piece["joints"], joints: readonly LegRailJoint[], endBoard: number, asBuilt: Piece["asBuilt"], shop: Shop) {
   const ends: PlainPart[] = endBoard > 0 ? [{ id: "end-board", name: "Breadboard end", letter: "D", role: "end-board", count: 2, shoulder: endBoard, width: form.breadboard.width, thickness: at.top.thickness, grain: "x", tenonEnds: 0 }] : [];
   return cutParts([...plainParts(form, at), ...ends], { count: fastening === "button" ? fasteners : 0, width: buttons.width, tongue: buttons.tongue }, joints, form, asBuilt, shop);
-}
-
-function stepsOf(piece: Piece, parts: readonly Part[], joints: readonly LegRailJoint[], stages: readonly GlueStage[], adhesive: Adhesive, outOfRoom: boolean) {
-  return scheduled(stepsFor({ piece, parts, joints, stages, adhesive, outOfRoom }), piece.day, piece.done);
 }
 
 /** What Movement says the top measures on each day its width was taken; from the second on, against the first that was taken. */
@@ -217,20 +232,6 @@ function predictedWidths(log: Piece["log"], record: TopMovement): { on: string; 
   const from = widths.length > 1 ? widths[0].value - on(widths[0].on) : record.width;
   return widths.map((each) => ({ on: each.on, width: from + on(each.on) }));
 }
-
-const briefVerdicts = (brief: Piece["brief"], form: Piece["form"]) => run(BRIEF_RULES, { brief, form });
-const formVerdicts = (form: Piece["form"], brief: Piece["brief"], at: TableGeometry, species: Species, lift: number) => run(FORM_RULES, { form, brief, at, species, lift });
-const movementVerdicts = (piece: Piece, at: TableGeometry, species: Species, year: MoistureYear, top: TopMovement, fasteners: readonly Fastener[], today: string, delivered: string, held: ReturnType<typeof heldBy>, insets: readonly InsetMovement[], stopped: readonly Stop[]) => {
-  const facts: MovementFacts = { piece, at, species, year, top, fasteners, today, delivered, ...held, insets, stopped };
-  return [...run(FLAT_RULES, facts), ...run(HOLD_RULES, facts), ...run(MOVEMENT_RULES, facts)];
-};
-const jointVerdicts = (piece: Piece, at: TableGeometry, shop: Shop, joints: readonly LegRailJoint[]) => run(JOINT_RULES, { piece, at, shop, joints });
-const panelVerdicts = (piece: Piece, at: TableGeometry, shop: Shop, rack: readonly RackBoard[], laid: readonly LaidStrip[], missing: readonly string[], lacking: { name: string; count: number }[]) =>
-  run(PANEL_RULES, { piece, at, shop, rack, laid, missing, lacking });
-const glueVerdicts = (piece: Piece, stages: readonly GlueStage[], adhesive: Adhesive, shop: Shop) => run(GLUE_RULES, { piece, stages, adhesive, shop });
-const cuttingVerdicts = (piece: Piece, parts: readonly Part[], cutting: CuttingStage, shop: Shop) => run(CUTTING_RULES, { piece, parts, ...cutting, shop });
-const buildVerdicts = (piece: Piece, steps: readonly DatedStep[], today: string) => run(BUILD_RULES, { piece, steps, today });
-const logVerdicts = (piece: Piece, top: TopMovement, predicted: { on: string; width: number }[], lessons: readonly Learned[], year: MoistureYear, delivered: string, today: string) => run(LOG_RULES, { piece, top, predicted, learned: lessons, year, delivered, today });
 
 /** What the table says of a board, by its rings, beside what was measured on it. */
 function learnedFrom(log: Piece["log"], fitted: Piece["fitted"], top: TopMovement, course: Course, rack: readonly RackBoard[], species: Species): Learned[] {
