@@ -18,13 +18,14 @@ export interface StageList<I, K> {
    * @param mark     where its failure is told
    * @param reads    picks what it reads; the same by identity means it need not run again
    * @param compute  a pure function of exactly those
+   * @param otherwise  what later stages go on with when this one can't be computed; without it they wait
    */
-  stage: <N extends string, A extends readonly unknown[], R>(name: N, mark: Mark, reads: (at: I & K) => readonly [...A], compute: (...read: A) => R) => StageList<I, K & Record<N, R>>;
+  stage: <N extends string, A extends readonly unknown[], R>(name: N, mark: Mark, reads: (at: I & K) => readonly [...A], compute: (...read: A) => R, otherwise?: R) => StageList<I, K & Record<N, R>>;
   /** Runs the list for one lot of inputs after another, remembering stage by stage. */
   runner: () => (inputs: I) => Stood<K>;
 }
 
-interface Entry { name: string; mark: Mark; reads: (at: never) => readonly unknown[]; compute: (...read: never[]) => unknown }
+interface Entry { name: string; mark: Mark; reads: (at: never) => readonly unknown[]; compute: (...read: never[]) => unknown; otherwise?: unknown }
 
 /** An empty list over these inputs. @example stageList<{ a: number }>().stage("double", "form", ({ a }) => [a], (a) => 2 * a).runner()({ a: 2 }) */
 export function stageList<I extends object>(): StageList<I, object> {
@@ -33,7 +34,7 @@ export function stageList<I extends object>(): StageList<I, object> {
 
 function listOf<I extends object, K>(entries: readonly Entry[]): StageList<I, K> {
   return {
-    stage: (name, mark, reads, compute) => listOf([...entries, { name, mark, reads: reads as Entry["reads"], compute: compute as unknown as Entry["compute"] }]),
+    stage: (name, mark, reads, compute, otherwise) => listOf([...entries, { name, mark, reads: reads as Entry["reads"], compute: compute as unknown as Entry["compute"], otherwise }]),
     runner: () => {
       const remembered = entries.map(remembering);
       return (inputs) => {
@@ -51,16 +52,18 @@ class Missing extends Error {
   constructor(readonly of: string) { super(`${of} could not be computed`); }
 }
 
-function runOne({ name, mark, reads }: Entry, compute: (read: readonly unknown[]) => unknown, at: Record<string, unknown>, stood: Stood<Record<string, unknown>>): void {
+function runOne({ name, mark, reads, otherwise }: Entry, compute: (read: readonly unknown[]) => unknown, at: Record<string, unknown>, stood: Stood<Record<string, unknown>>): void {
   try {
     const value = compute(reads(at as never));
     at[name] = value;
     stood.values[name] = value;
   } catch (error) {
     const missing = error instanceof Missing ? error.of : null;
+    if (otherwise !== undefined) at[name] = stood.values[name] = otherwise;
+    if (otherwise !== undefined && missing) return;
     if (missing) stood.waiting.push({ stage: name, mark, for: missing });
     else stood.failures.push({ stage: name, mark, ...told(error) });
-    Object.defineProperty(at, name, { get: () => { throw new Missing(missing ?? name); } });
+    if (otherwise === undefined) Object.defineProperty(at, name, { get: () => { throw new Missing(missing ?? name); } });
   }
 }
 

@@ -35,7 +35,8 @@ export interface Scene {
   stage?: Stage;
 }
 
-export const rect = (x: number, y: number, w: number, h: number, ink: Ink, id?: string): Item => ({ kind: "rect", x, y, w, h, ink, id });
+/** A rectangle from one corner to the other, whichever way they lie: a rail between legs that overlap is drawn where they do. */
+export const rect = (x: number, y: number, w: number, h: number, ink: Ink, id?: string): Item => ({ kind: "rect", x: Math.min(x, x + w), y: Math.min(y, y + h), w: Math.abs(w), h: Math.abs(h), ink, id });
 export const line = (points: Point[], ink: Ink): Item => ({ kind: "path", points, closed: false, ink });
 export const dimension = (from: Point, to: Point, offset: number, value: number, edit?: Edit): Item => ({ kind: "dimension", from, to, offset, value, edit });
 

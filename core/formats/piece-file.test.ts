@@ -43,8 +43,8 @@ describe("a file that is wrong gets a sentence that names the field and the fix"
   it("a newer version", () => expect(refused(changed((json) => { json["version"] = 9 as never; }))).toMatch(/version 9.*up to 3.*up to date/));
   it("an older version", () => expect(refused(changed((json) => { json["version"] = 0 as never; }))).toMatch(/version 0.*Export it again/));
   it("a version that is no number", () => expect(refused(changed((json) => { json["version"] = "1" as never; }))).toMatch(/whole number/));
-  it("a zero size", () => expect(refused(text.replace('"thickness": 28', '"thickness": 0'))).toBe("In the field “form.top.thickness”: Top thickness must be more than 0 mm."));
-  it("a negative size", () => expect(refused(text.replace('"length": 1800', '"length": -5'))).toMatch(/form\.top\.length.*more than 0 mm/));
+  it("a zero size", () => expect(refused(text.replace('"thickness": 28', '"thickness": 0'))).toBe("In the field “form.top.thickness”: Top thickness must be 6 mm at least."));
+  it("a negative size", () => expect(refused(text.replace('"length": 1800', '"length": -5'))).toMatch(/form\.top\.length.*200 mm at least/));
   it("a size that is text", () => expect(refused(text.replace('"length": 1800', '"length": "long"'))).toMatch(/form\.top\.length”: Top length must be a number of mm/));
   it("a field that is missing", () => expect(refused(text.replace(/ {4}"reveal": 5\n/, "").replace('"thickness": 25,', '"thickness": 25'))).toMatch(/reveal/));
   it("a field too many", () => expect(refused(text.replace('"format"', '"colour": 1,\n  "format"'))).toMatch(/colour”: Taller has no such field/));

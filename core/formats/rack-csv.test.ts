@@ -52,7 +52,7 @@ describe("what is wrong is said by its line, and the good rows are offered", () 
     expect(faults).toEqual([{ line: 3, message: "“long” in the column length is not a number." }]);
   });
   it.each([
-    ["european-ash,0,150,38", /Length must be more than 0 mm/], ["european-ash,2400,-4,38", /Width must be more than 0 mm/], ["unobtainable,2400,150,38", /no species Taller knows/],
+    ["european-ash,0,150,38", /Length must be 50 mm at least/], ["european-ash,2400,-4,38", /Width must be 5 mm at least/], ["unobtainable,2400,150,38", /no species Taller knows/],
     ["european-ash,2400,150,", /column thickness is empty/], ["european-ash,2400,99999,38", /1200 mm at most/],
   ])("%s", (rest, message) => {
     const { boards, faults } = read(`${HEADER}\n${row("B1", rest)}`);

@@ -66,7 +66,9 @@ function clampForce({ stages }: GlueFacts): Verdict | null {
 
 function planer({ stages, piece, shop }: GlueFacts): Verdict | null {
   if (stages.length === 0) return null;
-  const widest = Math.max(...stages.filter((stage) => stage.id !== "last").map((stage) => stage.width));
+  const parts = stages.filter((stage) => stage.id !== "last");
+  // where every part is one strip, nothing glued goes through: the whole is flattened after its seams
+  const widest = Math.max(...(parts.length > 0 ? parts : stages).map((stage) => stage.width));
   const level: Level = widest <= shop.planerWidth ? "holds" : "tight";
   return verdict({
     id: "glueup.planer", stage: "glue-up", subject: ["panel"], level,

@@ -34,9 +34,10 @@ export function layStrips(panel: Piece["panel"], top: Form["top"], known: readon
 /** Strips side by side from the front edge, each as long as its chord. */
 function acrossTop(strips: readonly Pick<LaidStrip, "strip" | "board" | "milled" | "full" | "across">[], top: Form["top"], at: Pick<TableGeometry, "core" | "top">): LaidStrip[] {
   const lines = jointLines(strips.map((each) => each.full), at.core.width);
+  const held = (line: number) => Math.max(0, Math.min(at.core.width, line));
   return strips.map((each, i) => {
-    const from = i === 0 ? 0 : lines[i - 1];
-    const to = i === strips.length - 1 ? at.core.width : lines[i];
+    const from = i === 0 ? 0 : held(lines[i - 1]);
+    const to = i === strips.length - 1 ? at.core.width : held(lines[i]);
     const length = chordOfStrip(top, at, from, to);
     return { ...each, from, width: to - from, length, at: (at.core.length - length) / 2 };
   });

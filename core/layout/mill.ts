@@ -19,6 +19,8 @@ export function millLanes(boards: readonly BoardCut[], pieces: ReadonlyMap<strin
   return boards.flatMap((cut) => {
     const strip = cut.strip ? [{ mark: stripMark(cut.board.id), pieces: ["top"], length: cut.strip.length, width: cut.strip.width, thickness: panel.thickness }] : [];
     const lanes = cut.sections.flatMap((section) => section.lanes.flatMap((lane, i) => {
+      // pieces that were sawn for a plan that has since changed are wood on the shelf: nothing says what to mill them to
+      if (!lane.pieces.some((id) => pieces.has(id))) return [];
       const thickness = Math.max(0, ...lane.pieces.map((id) => pieces.get(id)?.thickness ?? 0));
       const one = { width: lane.width, thickness };
       if (!milledWhole(lane.pieces.map(lengthOf))) return lane.pieces.map((id) => ({ ...one, mark: id, pieces: [id], length: lengthOf(id) }));

@@ -1,6 +1,7 @@
 import type { Form } from "../piece/schema";
 import { SAMPLES_A_YEAR, sampleDate } from "./course";
 import { widthChange } from "./width";
+import { evenPlaces } from "./flat";
 import { fixedLine, TopMovement, travel } from "./year";
 
 /** Room a peg keeps beyond its travel, mm in all. @source common practice */
@@ -9,6 +10,8 @@ export const PEG_CLEARANCE = 1;
 export const LENGTHWISE = 1 / 50;
 /** Outermost peg from the end of its mortise, mm. @source common practice */
 const PEG_FROM_END = 25;
+/** Pegs stand so many of their own diameters apart at least, so that the tongue does not split between them. @source common practice */
+const PEGS_APART = 3;
 
 /** One peg through an end board and its slot in the tongue. mm; outward is away from the fixed peg. */
 export interface Peg {
@@ -45,7 +48,7 @@ export interface Breadboards {
 export function breadboards(form: Form, top: TopMovement, fixed: "centre" | "front-edge" | "back-edge"): Breadboards {
   const { breadboard: choice } = form;
   const line = fixedLine(fixed, top.width);
-  const places = pegPlaces(top.width, choice.pegs, choice.endGap);
+  const places = pegPlaces(top.width, choice);
   const held = places.reduce((a, b) => (Math.abs(b - line) < Math.abs(a - line) - 1e-9 ? b : a));
   const along = (from: number, moisture: number) => widthChange(from, top.coefficient * LENGTHWISE, top.start.value, moisture);
   const pegs = places.map((at, i): Peg => {
@@ -87,10 +90,10 @@ function endBoardLength(choice: Form["breadboard"], top: TopMovement): number {
   }
 }
 
-/** Pegs evenly from one closed end of the mortise to the other. */
-function pegPlaces(width: number, count: number, endGap: number): number[] {
+/** Pegs evenly from one closed end of the mortise to the other: as many as are asked, or as have wood between them. */
+function pegPlaces(width: number, { pegs, peg, endGap }: Form["breadboard"]): number[] {
   const first = Math.min(width / 2, endGap + PEG_FROM_END);
-  return count === 1 ? [width / 2] : Array.from({ length: count }, (_, i) => first + (i * (width - 2 * first)) / (count - 1));
+  return evenPlaces(first, width - first, Math.min(pegs, 1 + Math.floor((width - 2 * first) / (PEGS_APART * peg))));
 }
 
 function flushDays(top: TopMovement, length: number): string[] {

@@ -13,7 +13,7 @@ const TRAVEL = "Wood Handbook FPL-GTR-282, ch. 13, for the travel";
 const round1 = (n: number) => Math.round(n * 10) / 10;
 const half = (n: number) => Math.ceil(n * 2 - 1e-9) / 2;
 
-export const FLAT_RULES: ((facts: MovementFacts) => Verdict | null)[] = [pegs, endBoardLength, mortiseEnds, shoulder, tongueSize, channelSlots, channelEnds, slatGaps, slatScrews, panelInFrame, mitres];
+export const FLAT_RULES: ((facts: MovementFacts) => Verdict | null)[] = [pegs, pegsFit, endBoardLength, mortiseEnds, shoulder, tongueSize, channelSlots, channelEnds, slatGaps, slatScrews, panelInFrame, mitres];
 
 function pegs({ piece, breadboards, top }: MovementFacts): Verdict | null {
   if (!breadboards || piece.form.breadboard.slots === "none") return null;
@@ -35,6 +35,19 @@ function pegs({ piece, breadboards, top }: MovementFacts): Verdict | null {
       // where a slot is long enough and only lies wrong, setting it off is all it takes
       ...(piece.form.breadboard.setOff || !slotted.every((peg) => peg.slot >= piece.form.breadboard.peg + Math.max(0, peg.wet, peg.dry) + Math.max(0, -peg.dry, -peg.wet)) ? [] : [set("Set the slots off to the side they travel", ["form", "breadboard", "setOff"], true)]),
     ],
+  });
+}
+
+/** Pegs too near one another are not drilled, or the tongue splits: on a narrow top fewer fit than are asked for. */
+function pegsFit({ piece, breadboards, top }: MovementFacts): Verdict | null {
+  if (!breadboards) return null;
+  const { pegs: asked, peg } = piece.form.breadboard;
+  const fit = breadboards.pegs.length;
+  return verdict({
+    id: "movement.pegs-fit", stage: "movement", subject: breadboards.pegs.map((each) => each.id), level: fit < asked ? "tight" : "holds",
+    text: fit < asked ? `Only ${fit} of ${asked} pegs fit across the tongue` : `${fit} peg${fit > 1 ? "s" : ""} fit across the tongue`,
+    why: `Pegs of ${mm(peg)} want three of their own diameters from one to the next, on ${mm(top.width)} of panel.`, limit: asked, actual: fit, sense: "at least", unit: "pegs",
+    remedies: fit < asked ? [set(`Use ${fit} peg${fit > 1 ? "s" : ""} an end`, ["form", "breadboard", "pegs"], fit)] : [],
   });
 }
 
@@ -101,6 +114,10 @@ function tongueSize({ piece, breadboards, at }: MovementFacts): Verdict | null {
 function channelSlots({ piece, channels, top }: MovementFacts): Verdict | null {
   if (!channels) return null;
   const moving = channels.bolts.filter((each) => !each.fixed);
+  if (moving.length === 0) return verdict({
+    id: "movement.channel-slots", stage: "movement", subject: ["top"], level: "fix", text: "One bolt a channel can't hold the top flat",
+    why: `Across ${mm(top.width)} no second bolt fits 90 mm from the edge. A top this narrow needs no channel.`, remedies: [set("Leave the channels out", ["form", "construction"], "solid")],
+  });
   const short = (bolt: (typeof moving)[number]) => Math.min(bolt.room.wet - Math.max(0, bolt.wet), bolt.room.dry + Math.min(0, bolt.dry));
   const worst = moving.reduce((a, b) => (short(b) < short(a) ? b : a));
   const left = short(worst);

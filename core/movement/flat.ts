@@ -10,15 +10,15 @@ import type { Species } from "../wood/species";
 export interface ChannelBolt { id: string; at: number; fixed: boolean; dry: number; wet: number; setOff: number; room: { dry: number; wet: number }; need: number }
 export interface Channels { length: number; groove: number; bolts: ChannelBolt[]; ends: { need: number; has: number }; x: number[] }
 
-/** Bolts of a channel, and how far the outer ones stand from the edges, mm. @source common practice */
-const BOLTS = { count: 5, fromEdge: 90, channelFromEdge: 50, clearance: 1 };
+/** Bolts of a channel, how far apart they stand at least and how far the outer ones from the edges, mm. @source common practice */
+const BOLTS = { count: 5, apart: 60, fromEdge: 90, channelFromEdge: 50, clearance: 1 };
 
 /** Channels across the underside: slots and bolts, and the groove longer than the steel by what the wood gives. */
 export function channels(form: Form, at: TableGeometry, top: TopMovement, fixed: "centre" | "front-edge" | "back-edge"): Channels {
   const { channel: choice } = form;
   const line = fixedLine(fixed, top.width);
   const first = Math.min(top.width / 2, BOLTS.fromEdge);
-  const places = Array.from({ length: BOLTS.count }, (_, i) => first + (i * (top.width - 2 * first)) / (BOLTS.count - 1));
+  const places = evenPlaces(first, top.width - first, Math.min(BOLTS.count, 1 + Math.floor((top.width - 2 * first) / BOLTS.apart)));
   const held = places.reduce((a, b) => (Math.abs(b - line) < Math.abs(a - line) - 1e-9 ? b : a));
   const bolts = places.map((place, i): ChannelBolt => {
     const { dry, wet } = travel(top, place, held);
@@ -37,6 +37,11 @@ export function channels(form: Form, at: TableGeometry, top: TopMovement, fixed:
     ends: { need: Math.max(0, -end.dry, -otherEnd.dry, -end.wet, -otherEnd.wet), has: choice.endRoom },
     x: Array.from({ length: choice.count }, (_, i) => -at.top.length / 2 + ((i + 0.5) * at.top.length) / choice.count),
   };
+}
+
+/** So many places from one end to the other, evenly; a single one stands in the middle. */
+export function evenPlaces(from: number, to: number, count: number): number[] {
+  return count < 2 ? [(from + to) / 2] : Array.from({ length: count }, (_, i) => from + (i * (to - from)) / (count - 1));
 }
 
 /** Slats side by side: each moves on its own about its screws. mm; gaps between two neighbours. */

@@ -16,14 +16,14 @@ type Needs = Pick<Plan, "top" | "fasteners" | "breadboards" | "channels" | "slat
 export function governing(plan: Needs, piece: Pick<Piece, "form" | "joints" | "choices">): Governing {
   const { top } = plan;
   const moving = (at: number, held: number) => top.course.mean.map((_, i) => travelOn(top, at, held, i));
-  if (plan.breadboards && piece.form.breadboard.slots !== "none" && plan.breadboards.pegs.length > 1) {
+  if (plan.breadboards && piece.form.breadboard.slots !== "none" && plan.breadboards.pegs.some((each) => !each.fixed)) {
     const held = plan.breadboards.pegs.find((each) => each.fixed)!.at;
     const peg = closest(plan.breadboards.pegs);
     const reach = Math.abs(peg.at - held);
     const along = (moisture: number) => widthChange(reach, top.coefficient * LENGTHWISE, top.start.value, moisture);
     return { what: "the tongue at the outermost peg", room: "its slot", id: peg.id, travel: moving(peg.at, held).map((each, i) => each - along(top.course.mean[i])), play: peg.room };
   }
-  if (plan.channels) {
+  if (plan.channels && plan.channels.bolts.some((each) => !each.fixed)) {
     const held = plan.channels.bolts.find((each) => each.fixed)!.at;
     const bolt = closest(plan.channels.bolts);
     return { what: "the outermost bolt of a channel", room: "its slot", id: bolt.id, travel: moving(bolt.at, held), play: bolt.room };
@@ -40,7 +40,7 @@ export function governing(plan: Needs, piece: Pick<Piece, "form" | "joints" | "c
   return { what: `the outermost end ${name}`, room: piece.joints.fastening === "button" || piece.joints.fastening === "slotted" ? "its slot" : piece.joints.fastening === "figure-8" ? "its recess" : piece.joints.fastening === "oversized" ? "its hole" : "there", id: fastener.id, travel: moving(clamped(top.width / 2 - fastener.z, top.width), line), play };
 }
 
-/** Of all that move, the one that binds worst; where none does, the one that travels most. */
+/** Of all that move, the one that binds worst; where none does, the one that travels most. @throws when none of them moves */
 export const closest = <T extends { fixed: boolean; dry: number; wet: number; room: { dry: number; wet: number } }>(all: readonly T[]): T => {
   const left = (each: T) => Math.min(0, each.room.wet - Math.max(0, each.wet, each.dry), each.room.dry - Math.max(0, -each.dry, -each.wet));
   const most = (each: T) => Math.max(Math.abs(each.wet), Math.abs(each.dry));

@@ -1,20 +1,20 @@
 /** What is chosen and done with the boards: where parts are cut, what has been sawn, the top's outline, the glue-ups that were run. */
 import * as v from "valibot";
 import { boardSchema } from "../stock/board";
-import { choice, date, distance, name, size, text } from "./fields";
+import { between, choice, date, distance, list, name, size, text } from "./fields";
 
 const mark = (field: string) => text(field, 40);
 
 /** A section at its place on a board, its pieces lane by lane; see the search. */
 const sectionSchema = v.strictObject({
-  board: mark("board"), x: distance("section place"), y: distance("section place"), length: size("section length"),
-  lanes: v.pipe(v.array(v.strictObject({ width: size("lane width", 1200), pieces: v.pipe(v.array(mark("piece")), v.maxLength(12, "A lane holds 12 pieces at most.")) })), v.maxLength(12, "A section holds 12 lanes at most.")),
+  board: mark("board"), x: distance("section place", 12000), y: distance("section place", 12000), length: size("section length", 10, 12000),
+  lanes: list("lanes of a section", v.strictObject({ width: size("lane width", 5, 1200), pieces: list("pieces of a lane", mark("piece"), 12, 1) }), 12, 1),
 });
 
 /** What was sawn from a board, as it was before, and the offcuts that went back on the rack. */
 const sawnSchema = v.strictObject({
-  board: boardSchema, on: date("day it was sawn"), strip: v.nullable(v.strictObject({ x: distance("strip place"), y: distance("strip place"), length: size("strip length"), width: size("strip width", 1200) })),
-  sections: v.array(sectionSchema), offcuts: v.pipe(v.array(boardSchema), v.maxLength(40, "A board leaves 40 offcuts at most.")),
+  board: boardSchema, on: date("day it was sawn"), strip: v.nullable(v.strictObject({ x: distance("strip place", 12000), y: distance("strip place", 12000), length: size("strip length", 10, 12000), width: size("strip width", 5, 1200) })),
+  sections: list("sections sawn from a board", sectionSchema, 60), offcuts: v.pipe(v.array(boardSchema), v.maxLength(40, "A board leaves 40 offcuts at most.")),
 });
 
 /** Fields of the cutting plan. `sections` empty: Taller lays the pieces out itself. */
@@ -33,7 +33,7 @@ export const outlineFields = {
   outline: choice("outline", ["rectangle", "ellipse", "soft", "notched"]),
   bulge: distance("bulge of the sides", 400), notch: v.strictObject({ length: distance("notch length", 600), width: distance("notch width", 600) }),
   /** x and y of its middle, from the middle of the top */
-  cutouts: v.pipe(v.array(v.strictObject({ name: name("name of the cut-out"), x: v.pipe(v.number("Its place must be a number of mm."), v.finite("Its place must be a number of mm.")), y: v.pipe(v.number("Its place must be a number of mm."), v.finite("Its place must be a number of mm.")), length: size("cut-out length", 3000), width: size("cut-out width", 2000) })), v.maxLength(20, "20 cut-outs at most.")),
+  cutouts: v.pipe(v.array(v.strictObject({ name: name("name of the cut-out"), x: between("place of the cut-out", -3000, 3000, " mm"), y: between("place of the cut-out", -1250, 1250, " mm"), length: size("cut-out length", 5, 3000), width: size("cut-out width", 5, 2000) })), v.maxLength(20, "20 cut-outs at most.")),
 };
 
 const moment = (field: string) => v.pipe(text(field, 40), v.isoTimestamp(`${field} must be a moment such as 2027-03-31T14:05:00Z.`));

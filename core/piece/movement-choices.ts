@@ -11,34 +11,34 @@ export const FASTENINGS = ["button", "figure-8", "z-clip", "slotted", "oversized
 export const topConstructionFields = {
   construction: choice("top construction", CONSTRUCTIONS),
   breadboard: v.strictObject({
-    width: size("breadboard width", 300), joint: choice("breadboard joint", ["tongue", "loose-tenons"]),
-    tongue: size("tongue length", 120), thickness: v.nullable(size("tongue thickness", 60)),
-    pegs: count("pegs an end", 1, 15), peg: size("peg diameter", 20), slots: choice("peg slots", ["computed", "given", "none"]), slot: size("slot length", 80),
+    width: size("breadboard width", 20, 300), joint: choice("breadboard joint", ["tongue", "loose-tenons"]),
+    tongue: size("tongue length", 5, 120), thickness: v.nullable(size("tongue thickness", 2, 60)),
+    pegs: count("pegs an end", 1, 15), peg: size("peg diameter", 3, 20), slots: choice("peg slots", ["computed", "given", "none"]), slot: size("slot length", 3, 80),
     setOff: v.boolean("Slots are set off or not."), drawOffset: distance("draw offset", 4), endGap: distance("gap at the mortise's ends", 80),
     school: choice("breadboard length", ["long", "flush-today", "flush-mid"]), glued: distance("glued length at the fixed peg", 400),
   }),
-  channel: v.strictObject({ count: count("channels", 1, 8), slot: size("channel slot", 60), bolt: size("bolt", 16), washer: size("washer", 60), endRoom: distance("room at the channel's ends", 60), setOff: v.boolean("Slots are set off or not.") }),
-  slats: v.strictObject({ count: count("slats", 2, 40), gap: distance("gap between slats", 40), screws: choice("screws across a slat", ["one", "two"]), screwSpread: size("distance of two screws", 200), clearance: distance("clearance of a screw's hole", 10) }),
-  frame: v.strictObject({ width: size("frame width", 250), corners: choice("frame corners", ["tenoned", "mitred"]), groove: size("groove depth", 60), gap: distance("gap in the groove on the day", 40), panel: choice("panel held", ["floating", "glued"]) }),
+  channel: v.strictObject({ count: count("channels", 1, 8), slot: size("channel slot", 4, 60), bolt: size("bolt", 3, 16), washer: size("washer", 4, 60), endRoom: distance("room at the channel's ends", 60), setOff: v.boolean("Slots are set off or not.") }),
+  slats: v.strictObject({ count: count("slats", 2, 40), gap: distance("gap between slats", 40), screws: choice("screws across a slat", ["one", "two"]), screwSpread: size("distance of two screws", 5, 200), clearance: distance("clearance of a screw's hole", 10) }),
+  frame: v.strictObject({ width: size("frame width", 20, 250), corners: choice("frame corners", ["tenoned", "mitred"]), groove: size("groove depth", 2, 60), gap: distance("gap in the groove on the day", 40), panel: choice("panel held", ["floating", "glued"]) }),
 };
 
 /** Fields of the joints: how the top is fastened to its base. */
 export const fasteningFields = {
   fastening: choice("top fastening", FASTENINGS),
-  figure8: v.strictObject({ centres: size("plate's centre distance", 80), swing: between("recess lets it swing", 0, 80, "°"), longRails: choice("plates on the long rails", ["along", "across"]) }),
-  zClip: v.strictObject({ groove: size("clip groove depth", 40), engaged: size("clip engaged", 40) }),
-  slotted: v.strictObject({ slot: size("slot", 80), screw: size("screw", 16), setOff: v.boolean("Slots are set off or not.") }),
-  oversized: v.strictObject({ hole: size("hole", 60), screw: size("screw", 16), washer: size("washer", 80), setOff: v.boolean("Holes are set off or not.") }),
+  figure8: v.strictObject({ centres: size("plate's centre distance", 5, 80), swing: between("recess lets it swing", 0, 80, "°"), longRails: choice("plates on the long rails", ["along", "across"]) }),
+  zClip: v.strictObject({ groove: size("clip groove depth", 2, 40), engaged: size("clip engaged", 1, 40) }),
+  slotted: v.strictObject({ slot: size("slot", 3, 80), screw: size("screw", 2, 16), setOff: v.boolean("Slots are set off or not.") }),
+  oversized: v.strictObject({ hole: size("hole", 3, 60), screw: size("screw", 2, 16), washer: size("washer", 4, 80), setOff: v.boolean("Holes are set off or not.") }),
   loose: v.strictObject({ gap: distance("gap at the tabs on the day", 60) }),
 };
 
-const box = { id: text("id", 60), name: name("name"), width: size("opening width", 3000), height: size("opening height", 2500) };
+const box = { id: text("id", 60), name: name("name"), width: size("opening width", 50, 3000), height: size("opening height", 30, 2500) };
 
 /** Something that sits in an opening and moves there. `gap` is what is left on the day, mm: at each long edge of a panel or door, above a drawer. */
 export const insetSchema = v.variant("kind", [
   v.strictObject({ kind: v.literal("drawer"), ...box, gap: distance("gap above the drawer", 40) }),
-  v.strictObject({ kind: v.literal("door"), ...box, gap: distance("gap of the door", 40), build: choice("door", ["framed", "solid"]), stile: size("stile", 300) }),
-  v.strictObject({ kind: v.literal("panel"), ...box, gap: distance("gap in the groove", 40), groove: size("groove depth", 60), thickness: size("panel thickness", 80) }),
+  v.strictObject({ kind: v.literal("door"), ...box, gap: distance("gap of the door", 40), build: choice("door", ["framed", "solid"]), stile: size("stile", 15, 300) }),
+  v.strictObject({ kind: v.literal("panel"), ...box, gap: distance("gap in the groove", 40), groove: size("groove depth", 2, 60), thickness: size("panel thickness", 3, 80) }),
 ], "An inset must be one of: drawer, door, panel.");
 
 export type TopChoices = v.InferOutput<v.StrictObjectSchema<typeof topConstructionFields, undefined>>;

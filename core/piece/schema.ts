@@ -3,18 +3,18 @@ import * as v from "valibot";
 import { climateSchema } from "./climate";
 import { cuttingSchema, glueRunSchema, outlineFields } from "./cutting-choices";
 import { fasteningFields, insetSchema, topConstructionFields } from "./movement-choices";
-import { between, choice, count, date, distance, moisture, name, size, text } from "./fields";
+import { between, choice, count, date, distance, list, moisture, name, size, text } from "./fields";
 
 export const PIECE_FORMAT = "taller-piece";
 export const PIECE_VERSION = 3;
 
 const briefSchema = v.strictObject({
-  room: v.strictObject({ length: size("room length"), width: size("room width"), height: size("room height") }),
+  room: v.strictObject({ length: size("room length", 500, 30000), width: size("room width", 500, 30000), height: size("room height", 1500, 12000) }),
   seats: v.strictObject({ daily: count("seats daily", 1, 40), most: count("seats at most", 1, 40) }),
   seating: choice("seating", ["chairs", "bench"]),
   place: choice("place", ["indoors", "porch"]),
   climate: climateSchema,
-  topHeight: size("top height", 1500),
+  topHeight: size("top height", 150, 1500),
   match: text("what it must match"),
   deadline: v.nullable(date("deadline")),
 });
@@ -26,17 +26,17 @@ const formSchema = v.strictObject({
   kind: v.literal("leg-and-apron", "This version builds leg-and-apron tables and benches only."),
   use: choice("use", ["table", "bench"]),
   top: v.strictObject({
-    length: size("top length", 6000), width: size("top width", 2500), thickness: size("top thickness", 150),
+    length: size("top length", 200, 6000), width: size("top width", 60, 2500), thickness: size("top thickness", 6, 150),
     edge: v.strictObject({ kind: choice("top edge", ["square", "eased", "rounded", "bevel-below"]), size: distance("top edge size", 60) }),
     ...outlineFields,
   }),
   overhang: v.strictObject({ end: distance("end overhang", 1500), side: distance("side overhang", 800) }),
-  height: size("height", 1500),
+  height: size("height", 150, 1500),
   leg: v.strictObject({
-    section: size("leg section", 300), taper: choice("taper", ["none", "two-faces", "four-faces"]), foot: size("leg foot", 300),
+    section: size("leg section", 15, 300), taper: choice("taper", ["none", "two-faces", "four-faces"]), foot: size("leg foot", 10, 300),
     make: choice("leg making", LEG_MAKES),
   }),
-  apron: v.strictObject({ depth: size("apron depth", 400), thickness: size("apron thickness", 100), reveal: distance("reveal", 100) }),
+  apron: v.strictObject({ depth: size("apron depth", 20, 400), thickness: size("apron thickness", 6, 100), reveal: distance("reveal", 100) }),
   crossRails: count("cross-rails", 0, 6),
   cornerBlocks: v.boolean("Corner blocks are there or not."),
   ...topConstructionFields,
@@ -45,22 +45,22 @@ const formSchema = v.strictObject({
 const jointsSchema = v.strictObject({
   legRail: v.strictObject({
     kind: choice("leg joint", ["mortise-tenon", "loose-tenon"]),
-    thickness: v.nullable(size("tenon thickness", 60)),
-    length: v.nullable(size("tenon length", 250)),
+    thickness: v.nullable(size("tenon thickness", 2, 60)),
+    length: v.nullable(size("tenon length", 5, 250)),
     tenons: v.nullable(count("tenons a rail", 1, 3)),
     meeting: choice("where two tenons meet", ["mitred", "short"]),
     haunch: v.boolean("A haunch is there or not."),
   }),
   buttons: v.strictObject({
-    width: size("button width", 80), tongue: size("button tongue", 40), engaged: size("button engagement", 40),
-    grooveDepth: size("button groove depth", 40), slotLength: size("end-rail slot length", 200), spacing: size("button spacing", 1000),
+    width: size("button width", 10, 80), tongue: size("button tongue", 3, 40), engaged: size("button engagement", 1, 40),
+    grooveDepth: size("button groove depth", 3, 40), slotLength: size("end-rail slot length", 10, 200), spacing: size("button spacing", 60, 1000),
   }),
   ...fasteningFields,
 });
 
 const strip = v.strictObject({
-  board: text("board", 40), face: choice("face", ["bark-up", "bark-down"]), turned: v.boolean(), slide: distance("slide", 20000),
-  width: v.nullable(size("strip width", 1000)),
+  board: text("board", 40), face: choice("face", ["bark-up", "bark-down"]), turned: v.boolean(), slide: distance("slide", 12000),
+  width: v.nullable(size("strip width", 5, 1000)),
 });
 
 /** `what` is the top, or the id of a board; a meter's raw reading is kept beside the value it was corrected to. */
@@ -71,7 +71,7 @@ const logEntry = v.variant("kind", [
     kind: v.literal("moisture"), id: text("id", 60), on: date("date"), value: moisture("moisture reading"), text: text("note", 400), what: text("what was measured", 40),
     meter: v.nullable(v.strictObject({ reading: moisture("meter reading"), temperature: between("wood temperature", -20, 60, " °C"), offset: between("species offset", -10, 10, " %") })),
   }),
-  v.strictObject({ kind: v.literal("width"), id: text("id", 60), on: date("date"), value: size("width reading", 2500), text: text("note", 400), what: text("what was measured", 40), moisture: v.nullable(moisture("moisture beside the width")) }),
+  v.strictObject({ kind: v.literal("width"), id: text("id", 60), on: date("date"), value: size("width reading", 5, 2500), text: text("note", 400), what: text("what was measured", 40), moisture: v.nullable(moisture("moisture beside the width")) }),
   v.strictObject({ kind: v.literal("air"), id: text("id", 60), on: date("date"), value: between("relative humidity", 1, 99, " %"), temperature: between("temperature", -40, 60, " °C"), text: text("note", 400) }),
 ]);
 
@@ -96,8 +96,8 @@ export const pieceSchema = v.strictObject({
   }),
   panel: v.strictObject({
     strips: v.pipe(v.array(strip), v.maxLength(40, "A panel holds 40 strips at most.")),
-    pinned: v.array(text("board", 40)),
-    banned: v.array(text("board", 40)),
+    pinned: list("pinned boards", text("board", 40), 200),
+    banned: list("banned boards", text("board", 40), 1000),
     crosscutFirst: v.boolean(),
   }),
   cutting: cuttingSchema,
@@ -109,9 +109,9 @@ export const pieceSchema = v.strictObject({
   delivery: v.nullable(date("day of delivery")),
   insets: v.pipe(v.array(insetSchema), v.maxLength(40, "A piece holds 40 drawers, doors and panels at most.")),
   fitted: v.pipe(v.array(v.strictObject({ what: text("what was measured", 40), coefficient: between("coefficient", 0.0002, 0.008, " per percent"), uncertainty: between("uncertainty", 0, 0.01), on: date("date") })), v.maxLength(60, "60 fitted coefficients at most.")),
-  asBuilt: v.array(v.strictObject({ part: text("part", 60), dimension: choice("dimension", ["length", "width", "thickness"]), value: size("measured size"), on: date("date") })),
+  asBuilt: list("measured sizes", v.strictObject({ part: text("part", 60), dimension: choice("dimension", ["length", "width", "thickness"]), value: size("measured size", 1, 6000), on: date("date") }), 400),
   log: v.pipe(v.array(logEntry), v.maxLength(2000, "The log holds 2000 entries at most.")),
-  done: v.array(text("step", 80)),
+  done: list("steps done", text("step", 80), 400),
 });
 
 export type Piece = v.InferOutput<typeof pieceSchema>;

@@ -1,22 +1,22 @@
 /** What the workshop owns and how it works. Sizes in mm. */
 import * as v from "valibot";
 import { climateSchema } from "./climate";
-import { between, count, distance, name, size, text } from "./fields";
+import { between, count, distance, list, name, size, text } from "./fields";
 
-const sizes = (field: string) => v.array(size(field, 300));
+const sizes = (field: string, most: number) => list(`${field} list`, size(field, 1, most), 60);
 
 export const shopSchema = v.strictObject({
   name: name("shop name"),
-  jointerWidth: size("jointer width", 1000), jointerLength: size("jointer bed length", 6000),
-  planerWidth: size("planer width", 2000), bandsawHeight: size("bandsaw height", 1000),
+  jointerWidth: size("jointer width", 50, 1000), jointerLength: size("jointer bed length", 300, 6000),
+  planerWidth: size("planer width", 50, 2000), bandsawHeight: size("bandsaw height", 20, 1000),
   /** the widest board the crosscut saw takes in one cut, and the longest that can be ripped with room before and behind the saw */
-  crosscutWidth: v.optional(size("crosscut saw's width", 3000), 310), ripLength: v.optional(size("longest board ripped", 12000), 3000),
-  chisels: sizes("chisel"), routerBits: sizes("router bit"), mortiseDepth: size("mortise depth the shop can cut", 300),
-  looseTenons: v.array(v.strictObject({ thickness: size("loose tenon thickness", 40), width: size("loose tenon width", 120) })),
-  clamps: v.array(v.strictObject({ reach: size("clamp reach", 4000), count: count("clamps", 0, 200), force: between("clamp force", 0.5, 20, " kN") })),
+  crosscutWidth: v.optional(size("crosscut saw's width", 50, 3000), 310), ripLength: v.optional(size("longest board ripped", 200, 12000), 3000),
+  chisels: sizes("chisel", 80), routerBits: sizes("router bit", 60), mortiseDepth: size("mortise depth the shop can cut", 5, 300),
+  looseTenons: list("loose tenons", v.strictObject({ thickness: size("loose tenon thickness", 3, 40), width: size("loose tenon width", 5, 120) }), 60),
+  clamps: list("clamps", v.strictObject({ reach: size("clamp reach", 50, 4000), count: count("clamps", 0, 200), force: between("clamp force", 0.5, 20, " kN") }), 60),
   kerf: distance("saw kerf", 8), jointing: distance("jointing allowance an edge", 10), cleaning: distance("cleaning a face", 5),
   lengthAllowance: distance("length allowance", 200), widthAllowance: distance("width allowance", 30),
-  keepOffcut: size("shortest offcut kept", 3000), temperature: between("shop temperature", -10, 45, " °C"), lift: between("what one person lifts", 5, 60, " kg"),
+  keepOffcut: size("shortest offcut kept", 100, 3000), temperature: between("shop temperature", -10, 45, " °C"), lift: between("what one person lifts", 5, 60, " kg"),
   currency: v.optional(v.pipe(text("currency", 3), v.regex(/^[A-Z]{3}$/, "A currency is three capitals, such as EUR.")), "EUR"),
   climate: v.optional(climateSchema, { kind: "typical", id: "shop-heated" }),
 });

@@ -65,6 +65,8 @@ export function SceneView({ scene, height: asked, width: fixed, paper = false, o
           if (item.kind === "dimension") {
             return <DimensionLine key={i} {...dimensionPlace(item, scale, length(item.value, item.fine))} text={length(item.value, item.fine)} name={item.edit?.name ?? ""} paper={paper} onOpen={onEdit && item.edit ? () => setTyping(i) : undefined} hidden={typing === i} />;
           }
+          // parts that overlap where nothing should fit leave nothing between them to draw
+          if ("w" in item && (item.w < 0 || item.h < 0)) return null;
           const id = "id" in item ? item.id : undefined;
           const pickable = id && onPick && !["leg", "chair"].includes(id);
           return (

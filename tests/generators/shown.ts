@@ -1,0 +1,53 @@
+/** Everything the screens and sheets compute from a plan when they are drawn, and what must be true of it. */
+import { boardScene, panelScene } from "../../core/drawing/boards";
+import { closeUp } from "../../core/drawing/close-up";
+import { cuttingScene } from "../../core/drawing/cutting";
+import { elevationsScene, frontScene, planScene, sideScene, thumbScene } from "../../core/drawing/elevations";
+import { fasteningScene, holdingScene } from "../../core/drawing/fastening";
+import { glueScene } from "../../core/drawing/glue-up";
+import { insetScene } from "../../core/drawing/inset";
+import { buttonScene, legSectionScene, tenonSideScene } from "../../core/drawing/joint";
+import { roomScene } from "../../core/drawing/room";
+import type { Scene } from "../../core/drawing/scene";
+import { endGrainScene, movementScene } from "../../core/drawing/top";
+import { writeCutList } from "../../core/formats/cut-list-csv";
+import { writePiece } from "../../core/formats/piece-file";
+import { rehearse } from "../../core/glueup/rehearsal";
+import { alternatives, differences } from "../../core/movement/compare";
+import { governing } from "../../core/movement/governing";
+import { panelProfile } from "../../core/movement/profile";
+import type { Piece } from "../../core/piece/schema";
+import type { Shop } from "../../core/piece/shop";
+import type { Plan } from "../../core/plan";
+import { leaves, worked } from "../../core/sources/worked";
+
+/** Every drawing of a piece, on the first day, the last, and its driest and wettest. */
+export function scenesOf(plan: Plan, piece: Piece, shop: Shop): Scene[] {
+  const drawable = { geometry: plan.geometry, species: plan.species, form: piece.form };
+  const days = [0, plan.top.wet.at, plan.top.dry.at, plan.top.course.mean.length - 1];
+  const byId = new Map(plan.cutting.pieces.map((each) => [each.id, each]));
+  return [
+    roomScene(piece, plan.species.colour), planScene(drawable), frontScene(drawable), sideScene(drawable), elevationsScene(drawable), thumbScene(drawable),
+    ...days.flatMap((day) => [movementScene(plan, piece, day, 8), endGrainScene(plan, true, day, 8), closeUp(plan, piece, day)]), endGrainScene(plan, false),
+    legSectionScene(plan), tenonSideScene(plan, "long-rail"), tenonSideScene(plan, "end-rail"), buttonScene(plan, piece.joints.buttons), fasteningScene(plan, piece), holdingScene(plan, piece),
+    panelScene(plan, piece, shop), ...plan.glueUp.map((stage) => glueScene(plan, stage)), ...plan.cutting.boards.map((cut) => cuttingScene(cut, plan.species.colour, byId, shop.kerf, 2400)),
+    ...plan.cutting.boards.map((cut) => boardScene(cut.board, plan.species.colour, 2400, 160, false)), ...plan.insets.map((moved, i) => insetScene(piece.insets[i], moved, plan.species)),
+  ].filter((scene): scene is Scene => scene !== null);
+}
+
+/** Words and tables beside the drawings. */
+export function wordsOf(plan: Plan, piece: Piece): unknown[] {
+  return [
+    governing(plan, piece), panelProfile(plan.top, plan.species, 0), worked(plan, piece), leaves(plan, piece), alternatives(piece, plan.species), differences({ plan, piece }, { plan, piece }),
+    plan.glueUp.map((stage) => rehearse(stage, piece.choices.alignment, piece.glueUp.hands)), writeCutList(plan), writePiece(piece),
+  ];
+}
+
+/** Paths of numbers that are none, and of words that betray one; at most a few. */
+export function nonsenseIn(value: unknown, path = "plan", found: string[] = []): string[] {
+  if (found.length > 4) return found;
+  if (typeof value === "number" && !Number.isFinite(value)) found.push(`${path} is ${value}`);
+  else if (typeof value === "string" && /\bNaN\b|\bInfinity\b|\bundefined\b/.test(value)) found.push(`${path} says “${value.slice(0, 80)}”`);
+  else if (value !== null && typeof value === "object") for (const [key, each] of Object.entries(value)) nonsenseIn(each, `${path}.${key}`, found);
+  return found;
+}

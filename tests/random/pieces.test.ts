@@ -1,0 +1,44 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { applyPatches, Patch } from "../../core/piece/patch";
+import { freshPiece } from "../../core/piece/fresh";
+import type { Piece } from "../../core/piece/schema";
+import { planPiece } from "../../core/plan";
+import { drawsOf, faultOf, oddIn, timed, usualTime } from "../generators/holds";
+import { DEMO_PIECES, DEMO_RACK, DEMO_SHOP, randomPiece, randomRack, randomShop, TODAY } from "../generators/pieces";
+
+/** Another seed draws other pieces: `SEED=7 npm test`. The soak draws them by the thousand. */
+const SEED = Number(process.env.SEED ?? 20261125);
+const DRAWS = drawsOf(300);
+
+describe(`random pieces over every choice (seed ${SEED}, ${DRAWS} draws)`, () => {
+  it("each plans without an exception in under 100 times the demo's median, holds no number that is none, and all its drawings are finite", () => {
+    const usual = usualTime();
+    const found = fc.check(fc.property(fc.record({ piece: randomPiece, shop: randomShop, rack: randomRack }), (drawn) => {
+      const fault = faultOf(drawn);
+      if (fault) throw new Error(fault);
+      if (timed(() => planPiece({ ...drawn, ownSpecies: [], today: TODAY })) > 100 * usual) throw new Error("It takes over 100 times as long as the demo's.");
+    }), { numRuns: DRAWS, seed: SEED, interruptAfterTimeLimit: 120_000, markInterruptAsFailure: true });
+    expect(found.failed ? `${found.errorInstance instanceof Error ? found.errorInstance.message : "too slow"}\n${found.counterexample ? oddIn(found.counterexample[0]) : ""}` : null).toBeNull();
+  }, 150_000);
+
+  it("the demo's own are among them", () => {
+    for (const piece of DEMO_PIECES) expect(faultOf({ piece, shop: DEMO_SHOP, rack: DEMO_RACK })).toBeNull();
+  });
+});
+
+/** What random pieces, probes and hands have found; each was red once. */
+const FOUND: [string, Patch[], string | null][] = [
+  ["channels under a top 85 wide: all bolts fell together", [{ path: ["form", "construction"], value: "channel" }, { path: ["form", "top", "width"], value: 85 }], "movement.channel-slots"],
+  ["breadboards on a top 100 wide: all pegs fell together", [{ path: ["form", "construction"], value: "breadboard" }, { path: ["form", "top", "width"], value: 100 }], "movement.pegs-fit"],
+  ["breadboards on a top 60 wide with fifteen pegs", [{ path: ["form", "construction"], value: "breadboard" }, { path: ["form", "top", "width"], value: 60 }, { path: ["form", "breadboard", "pegs"], value: 15 }], "movement.pegs-fit"],
+];
+const withPatches = (patches: Patch[]): Piece => applyPatches(freshPiece("Found", TODAY), patches);
+
+describe("what was found before stays mended", () => {
+  it.each(FOUND)("%s", (_, patches, id) => {
+    const piece = withPatches(patches);
+    expect(faultOf({ piece, shop: DEMO_SHOP, rack: DEMO_RACK })).toBeNull();
+    if (id) expect(planPiece({ piece, shop: DEMO_SHOP, rack: DEMO_RACK, ownSpecies: [], today: TODAY }).verdicts.find((each) => each.id === id)!.level).not.toBe("holds");
+  });
+});
