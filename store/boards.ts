@@ -1,5 +1,6 @@
 import { createHash } from "node:crypto";
 import type { PoolClient } from "pg";
+import { mendBoard } from "../core/piece/mend";
 import type { Board, RackBoard } from "../core/stock/board";
 import { RACK_PAGE, RackQuery, RackSum } from "../core/stock/rack-query";
 import { pool, transaction } from "./database";
@@ -16,7 +17,37 @@ export async function rack(workshop: string, forPiece: string | null, species: s
        from board b ${RESERVATION} and r.piece_id is distinct from $2::uuid
       where b.workshop_id = $1 and b.left_at is null and ($3::text is null or b.species = $3)
       order by b.name_order`, [workshop, forPiece, species]);
-  return rows.map(asRackBoard);
+  return rows.flatMap(asRackBoard);
+}
+
+/** Boards of one wood that a piece looks through, and how many of that wood there are. */
+export interface Offered { boards: RackBoard[]; total: number }
+/** Boards that come with a piece's page, and the most it looks through: a fair sample of a longer rack. Ours: plans stay quick, and a page small. */
+export const AT_ONCE = 120;
+export const OFFERED = 1000;
+
+/**
+ * The boards a piece uses and up to `most` others of its wood: free ones first, then in no order, so that what is left out is like what is taken.
+ *
+ * @param uses  boards it names, on the rack or not
+ */
+export async function offeredBoards(workshop: string, piece: string, species: string, uses: readonly string[], most: number): Promise<Offered> {
+  const values = [workshop, piece, species, uses];
+  const [{ rows }, { rows: [{ total }] }] = await Promise.all([
+    pool().query<Row>(
+      `with taken as (
+         select b.body, b.name_order, r.piece_id as piece, r.piece_name as name
+           from board b ${RESERVATION} and r.piece_id is distinct from $2::uuid
+          where b.workshop_id = $1 and b.left_at is null and b.id = any($4)),
+       others as (
+         select b.body, b.name_order, r.piece_id as piece, r.piece_name as name
+           from board b ${RESERVATION} and r.piece_id is distinct from $2::uuid
+          where b.workshop_id = $1 and b.left_at is null and b.species = $3 and not (b.id = any($4))
+          order by r.piece_id is not null, b.shuffle limit ${Math.floor(most)})
+       select body, piece, name from (select * from taken union all select * from others) each order by name_order`, values),
+    pool().query<{ total: number }>("select count(*)::int as total from board where workshop_id = $1 and species = $2 and left_at is null", [workshop, species]),
+  ]);
+  return { boards: rows.flatMap(asRackBoard), total };
 }
 
 const SORTS = { name: "b.name_order", length: "b.length desc, b.name_order", width: "b.width desc, b.name_order" };
@@ -25,7 +56,7 @@ export async function rackPage(workshop: string, asked: RackQuery, from: number)
   const { where, values } = matching(workshop, asked);
   const text = `select b.body, r.piece_id as piece, r.piece_name as name from board b ${RESERVATION} where ${where} order by ${SORTS[asked.sort]} limit ${RACK_PAGE} offset $${values.length + 1}`;
   const { rows } = await pool().query<Row>({ name: prepared(text), text, values: [...values, Math.max(0, Math.floor(from))] });
-  return rows.map(asRackBoard);
+  return rows.flatMap(asRackBoard);
 }
 
 /** How many boards match, how much wood that is, m³, and how many of each species there are at all. */
@@ -56,36 +87,66 @@ function matching(workshop: string, asked: RackQuery): { where: string; values: 
 }
 
 const asBoard = (body: Board): Board => ({ ...body, cutFrom: body.cutFrom ?? "" });
-const asRackBoard = ({ body, piece, name }: Row): RackBoard => ({ ...asBoard(body), reservedBy: piece ? { piece, name: name ?? "another piece" } : null });
-
-/** Which of these names are on the rack. */
-export async function boardsOnRack(workshop: string, ids: readonly string[]): Promise<string[]> {
-  const { rows } = await pool().query<{ id: string }>("select id from board where workshop_id = $1 and id = any($2) and left_at is null order by name_order", [workshop, ids]);
-  return rows.map((row) => row.id);
+/** A row as this Taller takes it; one that holds no sizes is no board. */
+function asRackBoard({ body, piece, name }: Row): RackBoard[] {
+  const board = mendBoard(asBoard(body));
+  return board ? [{ ...board, reservedBy: piece ? { piece, name: name ?? "another piece" } : null }] : [];
 }
 
-/** Puts boards on the rack; one whose name is there already is replaced. Returns how many were new. */
-export async function putBoards(workshop: string, boards: readonly Board[], how: "added" | "bought" = "added"): Promise<{ added: number; replaced: number }> {
+/** Which of these names are on the rack, and which are of boards that were cut. */
+export async function standingOf(workshop: string, ids: readonly string[]): Promise<{ there: string[]; cut: string[] }> {
+  const { rows } = await pool().query<{ id: string; cut: boolean }>("select id, left_why is not null as cut from board where workshop_id = $1 and id = any($2) and left_why is distinct from 'taken off' order by name_order", [workshop, ids]);
+  return { there: rows.filter((row) => !row.cut).map((row) => row.id), cut: rows.filter((row) => row.cut).map((row) => row.id) };
+}
+
+/** What came of boards that were put on the rack. `cut` were sawn for a piece, and stay sawn. */
+export interface Put { added: number; replaced: number; cut: string[] }
+
+/** Puts boards on the rack; one whose name is there already is replaced, one that has been cut is left as it is. */
+export async function putBoards(workshop: string, boards: readonly Board[], how: "added" | "bought" = "added"): Promise<Put> {
   return transaction((client) => addBoards(client, workshop, boards, how));
 }
 
 /** The same within a transaction that does more. */
-export async function addBoards(client: PoolClient, workshop: string, boards: readonly Board[], how: "added" | "bought", facts: object = {}): Promise<{ added: number; replaced: number }> {
+export async function addBoards(client: PoolClient, workshop: string, boards: readonly Board[], how: "added" | "bought", facts: object = {}): Promise<Put> {
+  const ids = boards.map((board) => board.id);
+  await lockBoards(client, workshop, ids);
   const { rows } = await client.query<{ id: string; fresh: boolean }>(
     `insert into board (workshop_id, id, body)
-     select $1, item ->> 'id', item from jsonb_array_elements($2::jsonb) as item
-     on conflict (workshop_id, id) do update set body = excluded.body, left_at = null, left_why = null, cut_by = null
+     select $1, item ->> 'id', item from jsonb_array_elements($2::jsonb) as item order by item ->> 'id'
+     on conflict (workshop_id, id) do update set body = excluded.body, left_at = null, left_why = null where board.left_why is distinct from 'cut'
      returning id, xmax = 0 as fresh`, [workshop, JSON.stringify(boards)]);
   const fresh = rows.filter((row) => row.fresh).map((row) => row.id);
   await note(client, workshop, fresh, how, facts);
   await note(client, workshop, rows.filter((row) => !row.fresh).map((row) => row.id), "changed", {});
-  return { added: fresh.length, replaced: rows.length - fresh.length };
+  const put = new Set(rows.map((row) => row.id));
+  return { added: fresh.length, replaced: rows.length - fresh.length, cut: ids.filter((id) => !put.has(id)) };
+}
+
+/** Puts one new board on the rack; false when a board of that name is there, or was cut: of several at once one is told yes. */
+export async function addBoard(workshop: string, board: Board): Promise<boolean> {
+  return transaction(async (client) => {
+    const { rowCount } = await client.query(
+      `insert into board (workshop_id, id, body) values ($1, $2, $3)
+       on conflict (workshop_id, id) do update set body = excluded.body, left_at = null, left_why = null where board.left_why = 'taken off'`, [workshop, board.id, JSON.stringify(board)]);
+    if (rowCount === 1) await note(client, workshop, [board.id], "added", {});
+    return rowCount === 1;
+  });
+}
+
+/**
+ * Holds these boards until the transaction ends, in the order of their names. Whoever changes more than one board, or a board's
+ * reservation, begins with this: two that want the same boards wait for one another and never in a circle.
+ */
+export async function lockBoards(client: PoolClient, workshop: string, ids: readonly string[]): Promise<void> {
+  await client.query("select 1 from board where workshop_id = $1 and id = any($2) order by id for update", [workshop, ids]);
 }
 
 /** One board, on the rack or gone; `at` says which version this is. */
 export async function boardOf(workshop: string, id: string): Promise<{ board: RackBoard; left: string | null } | null> {
   const { rows } = await pool().query<Row & { left_why: string | null }>(`select b.body, b.left_why, r.piece_id as piece, r.piece_name as name from board b ${RESERVATION} where b.workshop_id = $1 and b.id = $2`, [workshop, id]);
-  return rows[0] ? { board: asRackBoard(rows[0]), left: rows[0].left_why } : null;
+  const board = rows[0] && asRackBoard(rows[0])[0];
+  return board ? { board, left: rows[0].left_why } : null;
 }
 
 /** Keeps a changed board if it still stands as `before`; false when someone changed or cut it meanwhile. */
@@ -106,6 +167,7 @@ export const sameBoard = (a: Board, b: Board) => JSON.stringify(sorted(asBoard(a
 /** Takes a board off the rack; false when it was not there or a piece has it. */
 export async function removeBoard(workshop: string, id: string): Promise<boolean> {
   return transaction(async (client) => {
+    await lockBoards(client, workshop, [id]);
     const { rowCount } = await client.query(
       "update board set left_at = now(), left_why = 'taken off' where workshop_id = $1 and id = $2 and left_at is null and not exists (select 1 from board_reservation where workshop_id = $1 and board_id = $2)", [workshop, id]);
     if (rowCount === 1) await note(client, workshop, [id], "taken off", {});
@@ -114,7 +176,8 @@ export async function removeBoard(workshop: string, id: string): Promise<boolean
 }
 
 /**
- * Makes the piece's reservations exactly `wanted`, as far as others have not taken them first.
+ * Makes the piece's reservations exactly `wanted`, as far as others have not taken them first. The boards must be held by `lockPiecesBoards`:
+ * then no one else changes a reservation between what is written here and what is read.
  *
  * @param name  what the piece is called, which the rack shows
  * @returns the boards another piece holds
@@ -130,6 +193,14 @@ export async function reserve(client: PoolClient, workshop: string, piece: strin
   await note(client, workshop, got.map((row) => row.id), "reserved", { piece });
   const { rows } = await client.query<Taken>("select board_id as board, piece_id as piece, piece_name as name from board_reservation where workshop_id = $1 and board_id = any($3) and piece_id <> $2 order by board_id", [workshop, piece, wanted]);
   return rows;
+}
+
+/** Holds every board that a save of this piece can touch: those it will name, those it has, those it has sawn and their offcuts. */
+export async function lockPiecesBoards(client: PoolClient, workshop: string, piece: string, named: readonly string[]): Promise<void> {
+  const { rows } = await client.query<{ id: string }>(
+    `select id from board where workshop_id = $1 and (id = any($3) or cut_by = $2 or cut_from in (select id from board where workshop_id = $1 and cut_by = $2))
+     union select board_id from board_reservation where workshop_id = $1 and piece_id = $2`, [workshop, piece, named]);
+  await lockBoards(client, workshop, rows.map((row) => row.id));
 }
 
 /** A board that another piece holds, and that piece. */

@@ -42,7 +42,7 @@ async function cut(client: PoolClient, workshop: string, piece: string, sawn: Sa
   await client.query("update board set left_at = now(), left_why = 'cut', cut_by = $3 where workshop_id = $1 and id = $2", [workshop, board.id, piece]);
   await client.query("delete from board_reservation where workshop_id = $1 and board_id = $2", [workshop, board.id]);
   const { rows: put } = await client.query<{ id: string }>(
-    `insert into board (workshop_id, id, body) select $1, item ->> 'id', item from jsonb_array_elements($2::jsonb) as item
+    `insert into board (workshop_id, id, body) select $1, item ->> 'id', item from jsonb_array_elements($2::jsonb) as item order by item ->> 'id'
      on conflict (workshop_id, id) do update set body = excluded.body, left_at = null, left_why = null, cut_by = null where board.left_why = 'taken off' and board.cut_from = $3 returning id`, [workshop, JSON.stringify(offcuts), board.id]);
   if (put.length < offcuts.length) throw new CutRefused(`An offcut of ${board.id} has the name of a board that is on the rack. Load the piece again; it will get another.`);
   await note(client, workshop, [board.id], "cut", { piece, pieces: sawn.sections.flatMap((section) => section.lanes.flatMap((lane) => lane.pieces)), offcuts: offcuts.map((each) => each.id) });

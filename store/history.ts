@@ -9,7 +9,7 @@ export interface BoardEvent { at: string; kind: BoardEventKind; body: { piece?: 
 /** Writes the same line into the history of several boards. */
 export async function note(client: PoolClient, workshop: string, boards: readonly string[], kind: BoardEventKind, body: object): Promise<void> {
   if (boards.length === 0) return;
-  await client.query("insert into board_event (workshop_id, board_id, kind, body) select $1, unnest($2::text[]), $3, $4", [workshop, boards, kind, body]);
+  await client.query("insert into board_event (workshop_id, board_id, species, kind, body) select $1, b.id, b.species, $3, $4 from board b where b.workshop_id = $1 and b.id = any($2) order by b.id", [workshop, boards, kind, body]);
 }
 
 /** A board's history, oldest first. */

@@ -7,6 +7,11 @@ import { Piece, PIECE_FORMAT, PIECE_VERSION, pieceSchema } from "../piece/schema
 
 /** A file larger than this is no piece, bytes. */
 export const LARGEST_PIECE_FILE = 2_000_000;
+/** A piece holds so many letters at most, written as JSON: a long log, every list full. */
+const LARGEST_PIECE = 1_000_000;
+
+/** Why a piece is too much to keep, as a sentence; null when it is not. */
+export const oversize = (piece: Piece): string | null => (JSON.stringify(piece).length > LARGEST_PIECE ? `This piece holds more than ${LARGEST_PIECE / 1e6} MB. Shorten its log, or begin another piece.` : null);
 
 export type ReadPiece = { ok: true; piece: Piece } | { ok: false; message: string };
 
@@ -39,7 +44,9 @@ export function checkPiece(given: unknown): ReadPiece {
   if (version < PIECE_VERSION) return refuse(`The file is of version ${version}, from before Taller's first; there is nothing that reads it. Export it again.`);
   const fault = firstFault(pieceSchema, json);
   if (fault) return refuse(`In the field “${fault.field}”: ${fault.message}`);
-  return { ok: true, piece: v.parse(pieceSchema, json) };
+  const piece = v.parse(pieceSchema, json);
+  const much = oversize(piece);
+  return much ? refuse(much) : { ok: true, piece };
 }
 
 /** The published JSON Schema of a piece file. */

@@ -1,7 +1,7 @@
 "use client";
 import { ComponentType } from "react";
 import type { Stage } from "../../core/verdict/verdict";
-import { stageLevels } from "../stick/levels";
+import { stageLevels } from "../../core/verdict/levels";
 import { usePiece } from "../piece/PieceProvider";
 import { StoryStick } from "../stick/StoryStick";
 import { MeasureTwice } from "../twice/MeasureTwice";

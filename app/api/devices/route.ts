@@ -1,4 +1,5 @@
 import { askDevice } from "./ask";
+import { route } from "../answer";
 
 /** The devices on the bench. */
-export const GET = () => askDevice("/");
+export const GET = route(() => askDevice("/"));

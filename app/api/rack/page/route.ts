@@ -2,7 +2,7 @@ import * as v from "valibot";
 import { distance, text } from "../../../../core/piece/fields";
 import { rackPage, rackSum } from "../../../../store/boards";
 import { currentWorkshop } from "../../../../store/workshops";
-import { refuseFault } from "../../answer";
+import { refuseFault, route } from "../../answer";
 
 const number = (field: string) => v.pipe(v.string(), v.transform(Number), distance(field, 1e6));
 const asked = v.object({
@@ -11,7 +11,7 @@ const asked = v.object({
 });
 
 /** One page of the rack and, with `sum`, how much there is. */
-export async function GET(request: Request) {
+export const GET = route(async (request: Request) => {
   const given = new URL(request.url).searchParams;
   const get = (name: string, other: string) => given.get(name) ?? other;
   const json = { text: get("text", ""), species: given.get("species") || null, longest: get("longest", "0"), widest: get("widest", "0"), thickest: get("thickest", "0"), free: given.has("free"), sort: get("sort", "name"), from: get("from", "0") };
@@ -21,4 +21,4 @@ export async function GET(request: Request) {
   const workshop = (await currentWorkshop()).id;
   const [boards, sum] = await Promise.all([rackPage(workshop, query, from), given.has("sum") ? rackSum(workshop, query) : null]);
   return Response.json({ boards, sum });
-}
+});

@@ -10,7 +10,7 @@ import { rack } from "../../../../../store/boards";
 import { ordersOf, placeOrder, priceListOf, receiveDue, receiveOrder, savePriceList, soldBy } from "../../../../../store/orders";
 import { openPiece } from "../../../../../store/pieces";
 import { currentWorkshop } from "../../../../../store/workshops";
-import { isId, isoToday, noPiece, readJson, refuse, refuseFault } from "../../../answer";
+import { isId, isoToday, noPiece, readJson, refuse, refuseFault, route } from "../../../answer";
 
 const asked = v.variant("kind", [
   v.object({ kind: v.literal("look") }),
@@ -20,7 +20,7 @@ const asked = v.variant("kind", [
 ]);
 
 /** What the piece lacks, what the simulated merchant has for it, orders and their arrival. Every answer is the whole state of buying. */
-export async function POST(request: Request, { params }: { params: Promise<{ id: string }> }) {
+export const POST = route(async (request: Request, { params }: { params: Promise<{ id: string }> }) => {
   const { id } = await params;
   if (!isId(id)) return noPiece();
   const body = await readJson(request, 4_000_000);
@@ -62,4 +62,4 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
     needed: needed.map((piece) => ({ label: piece.label, length: piece.length, width: piece.width, thickness: piece.thickness })),
     purchase: needed.length > 0 ? proposePurchase(needed, left, workshop.shop) : null, dueOn: addDays(today, MERCHANT.deliveryDays),
   });
-}
+});

@@ -1,5 +1,5 @@
-import type { Piece } from "../../core/piece/schema";
-import { Level, Stage, STAGES, Verdict, worst } from "../../core/verdict/verdict";
+import type { Piece } from "../piece/schema";
+import { Level, Stage, STAGES, Verdict, worst } from "./verdict";
 
 /** The sign at each mark of the stick: the worst verdict, or a ring where nothing is begun. */
 export function stageLevels(verdicts: readonly Verdict[], piece: Piece): { stage: Stage; level: Level | null }[] {

@@ -1,0 +1,1 @@
+export function sourcesFingerprint(places: readonly string[]): string;
