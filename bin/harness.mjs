@@ -23,13 +23,13 @@ export async function serve(url) {
   const child = spawn(process.execPath, [join(checkout, "node_modules/next/dist/bin/next"), "start", "-H", "127.0.0.1", "-p", String(port)], {
     cwd: checkout, env: { ...process.env, DATABASE_URL: url, TALLER_TODAY: DAY, NEXT_TELEMETRY_DISABLED: "1" }, stdio: ["ignore", "pipe", "pipe"],
   });
-  const searches = spawn(process.execPath, ["bin/run.mjs", "bin/searches.ts"], { cwd: checkout, env: { ...process.env, DATABASE_URL: url }, stdio: ["ignore", "ignore", "pipe"] });
+  const runner = spawn(process.execPath, ["bin/run.mjs", "bin/runner.ts"], { cwd: checkout, env: { ...process.env, DATABASE_URL: url, TALLER_TODAY: DAY }, stdio: ["ignore", "ignore", "pipe"] });
   let said = "";
-  for (const stream of [child.stdout, child.stderr, searches.stderr]) stream.on("data", (text) => { said += text; });
+  for (const stream of [child.stdout, child.stderr, runner.stderr]) stream.on("data", (text) => { said += text; });
   const address = `http://127.0.0.1:${port}`;
   for (let i = 0; i < 120; i += 1) {
     if (child.exitCode !== null) throw new Error(`The server stopped: ${said}`);
-    try { if ((await fetch(address)).status < 500) return { address, said: () => said, stop: () => new Promise((resolve) => { searches.kill("SIGKILL"); child.once("exit", resolve); child.kill("SIGTERM"); }) }; } catch { /* not up yet */ }
+    try { if ((await fetch(address)).status < 500) return { address, said: () => said, stop: () => new Promise((resolve) => { runner.kill("SIGKILL"); child.once("exit", resolve); child.kill("SIGTERM"); }) }; } catch { /* not up yet */ }
     await new Promise((resolve) => setTimeout(resolve, 250));
   }
   child.kill("SIGKILL");

@@ -34,6 +34,7 @@ try {
   page.on("pageerror", (error) => failures.push(String(error)));
   page.on("console", (message) => message.type() === "error" && failures.push(message.text()));
   await page.goto(address, { waitUntil: "networkidle0" });
+  await page.waitForFunction(() => !document.querySelector("[data-planned=waiting]"));
   const ids = await page.$$eval("[data-piece]", (cards) => cards.map((card) => card.dataset.piece));
   const table = ids[0];
   const views = [

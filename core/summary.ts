@@ -13,6 +13,12 @@ export interface Card {
   levels: { stage: Stage; level: Level | null }[]; next: { stage: Stage; text: string; level: Level };
 }
 
+/** A piece on the bench as it was last planned; `card` null while that has not been done once, `pending` until its last revision is. */
+export interface BenchPiece { id: string; name: string; commission: string; revision: number; putAway: boolean; card: Card | null; pending: boolean }
+
+/** How many pieces there are on the bench and put away, the longest of them, mm, and whether a runner is up to plan them. */
+export interface BenchSum { onBench: number; away: number; longest: number; runners: boolean }
+
 /** The card of a piece, and whatever failed while it was planned. @throws never */
 export function summarise(inputs: PlanInputs): { card: Card; failures: readonly Failure[] } {
   try {

@@ -6,6 +6,7 @@ import { readRack } from "../core/formats/rack-csv";
 import { checkShop } from "../core/formats/shop-file";
 import { SPECIES } from "../core/wood/species";
 import { putBoards } from "../store/boards";
+import { mendBooks } from "../store/books";
 import { pool } from "../store/database";
 import { migrate } from "../store/migrate";
 import { addPiece } from "../store/pieces";
@@ -18,19 +19,25 @@ async function load(): Promise<void> {
   const applied = await migrate(process.env.DATABASE_URL!);
   if (applied.length > 0) console.log(`Applied ${applied.join(", ")}`);
   if (process.argv.includes("--reset")) await pool().query("delete from workshop");
-  if ((await pool().query("select 1 from workshop limit 1")).rowCount) return;
+  if ((await pool().query("select 1 from workshop limit 1")).rowCount) return checkBooks();
   const shop = checkShop(readFileSync(here("shop.json"), "utf8"));
   if (!shop.ok) throw new Error(shop.message);
   const workshop = await addWorkshop(shop.shop.name, shop.shop);
   const rack = readRack(readFileSync(here("rack.csv"), "utf8"), SPECIES, DEMO_DAY);
   if (rack.faults.length > 0) throw new Error(`demo/rack.csv, line ${rack.faults[0].line}: ${rack.faults[0].message}`);
   await putBoards(workshop, rack.boards);
-  for (const file of readdirSync(here("pieces")).sort()) {
+  // what was touched last lies first on the bench
+  for (const file of readdirSync(here("pieces")).sort().reverse()) {
     const piece = readPiece(readFileSync(here(join("pieces", file)), "utf8"));
     if (!piece.ok) throw new Error(`demo/pieces/${file}: ${piece.message}`);
     await addPiece(workshop, piece.piece);
   }
   console.log(`Loaded the demo shop: ${rack.boards.length} boards and ${readdirSync(here("pieces")).length} pieces`);
+}
+
+/** What a killed server or a mended bug of ours may have left: reservations that no piece speaks of, or the other way round. */
+async function checkBooks(): Promise<void> {
+  for (const { board, piece, what } of await mendBooks()) console.log(`Mended the books: board ${board} was ${what} (piece ${piece})`);
 }
 
 await load();

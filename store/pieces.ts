@@ -42,6 +42,17 @@ export async function stateOf(workshop: string, id: string, n: number): Promise<
   return rows[0] ? mendPiece(rows[0].body).value : null;
 }
 
+/** States that one page of history shows, the newest: of more no one reads the names. Ours. */
+const PAST = 5000;
+
+/** Every state of a piece with the day of its saving, oldest first; empty when there is no such piece. */
+export async function pastOf(workshop: string, id: string): Promise<{ n: number; label: string; at: string | null }[]> {
+  const { rows } = await pool().query<{ n: number; label: string; at: string | null }>(
+    `select s.n, s.label, to_char(min(r.saved_at), 'YYYY-MM-DD') as at from piece_state s
+       left join piece_revision r on r.workshop_id = s.workshop_id and r.piece_id = s.piece_id and r.state = s.n
+      where s.workshop_id = $1 and s.piece_id = $2 group by s.n, s.label order by s.n desc limit ${PAST}`, [workshop, id]);
+  return rows.reverse();
+}
 /**
  * A new piece as it is given; what it says it has sawn is checked now.
  *

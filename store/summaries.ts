@@ -1,25 +1,19 @@
 import type { PlanInputs } from "../core/plan";
 import type { Failure } from "../core/stages";
-import type { Card } from "../core/summary";
+import type { BenchPiece, BenchSum, Card } from "../core/summary";
 import { pool } from "./database";
 
 /** Pieces on one page of the bench. */
 export const BENCH_PAGE = 9;
 
-/** A piece on the bench as it was last planned; `card` null while that has not been done once, `pending` until its last revision is. */
-export interface BenchPiece { id: string; name: string; commission: string; revision: number; putAway: boolean; card: Card | null; pending: boolean }
-
-/** How many pieces there are on the bench and put away, the longest of them, mm, and whether a runner is up to plan them. */
-export interface BenchSum { onBench: number; away: number; longest: number; runners: boolean }
-
-/** One page of the bench, from the `from`th piece on: nothing is planned for it. */
+/** One page of the bench, what was touched last before others, from the `from`th piece on: nothing is planned for it. */
 export async function benchPage(workshop: string, away: boolean, from: number): Promise<BenchPiece[]> {
   const { rows } = await pool().query<BenchPiece>(
     `select p.id, s.body ->> 'name' as name, s.body ->> 'commission' as commission, p.revision, p.put_away as "putAway", c.card, c.revision is distinct from p.revision as pending
-       from (select * from piece where workshop_id = $1 and put_away = $2 order by created_at, id limit ${BENCH_PAGE} offset $3) p
+       from (select * from piece where workshop_id = $1 and put_away = $2 order by saved_at desc, id limit ${BENCH_PAGE} offset $3) p
        join piece_state s on s.workshop_id = p.workshop_id and s.piece_id = p.id and s.n = p.head
        left join piece_summary c on c.workshop_id = p.workshop_id and c.piece_id = p.id and c.card is not null
-      order by p.created_at, p.id`, [workshop, away, Math.max(0, Math.floor(from))]);
+      order by p.saved_at desc, p.id`, [workshop, away, Math.max(0, Math.floor(from))]);
   return rows;
 }
 

@@ -20,6 +20,9 @@ export function judge<F>(mark: Stage, rules: readonly ((facts: F) => Verdict | V
   return judged;
 }
 
+/** Whether a verdict tells of a fault of Taller and not of the piece. */
+export const isFault = ({ id }: Verdict) => id.startsWith("fault.");
+
 /** What a maker is told where stages failed, or wait for one that did. */
 export function faultVerdicts(failures: readonly Failure[], waiting: Stood<unknown>["waiting"]): Verdict[] {
   const failed = marksOf(failures);

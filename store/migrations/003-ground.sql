@@ -37,4 +37,4 @@ alter table workshop add column changed xid8 not null default pg_current_xact_id
 -- Boards of a wood in an order that is no order: a part of them is a fair sample.
 alter table board add column shuffle text generated always as (md5(id)) stored;
 create index board_shuffle on board (workshop_id, species, shuffle) where left_at is null;
-create index piece_bench on piece (workshop_id, put_away, created_at, id);
+create index piece_bench on piece (workshop_id, put_away, saved_at desc, id);

@@ -11,7 +11,8 @@ import { strips } from "../../core/testing/plans";
 import { putBoards, rack, removeBoard } from "../../store/boards";
 import { pool } from "../../store/database";
 import { migrate } from "../../store/migrate";
-import { addPiece, bench, openPiece, savePiece, setPutAway, stateOf } from "../../store/pieces";
+import { addPiece, openPiece, savePiece, setPutAway, stateOf } from "../../store/pieces";
+import { benchPage } from "../../store/summaries";
 import { addSpecies, addWorkshop } from "../../store/workshops";
 import { SPECIES } from "../../core/wood/species";
 
@@ -34,7 +35,7 @@ describe("migrations", () => {
   it("are applied once, in order, however often and by however many", async () => {
     expect(await Promise.all([migrate(url), migrate(url), migrate(url)])).toEqual([[], [], []]);
     const { rows } = await pool().query("select name from migration order by applied_at");
-    expect(rows.map((row) => row.name)).toEqual(["001-first.sql", "002-rack.sql"]);
+    expect(rows.map((row) => row.name)).toEqual(["001-first.sql", "002-rack.sql", "003-ground.sql"]);
   });
   it("a failing one leaves nothing behind and names itself", async () => {
     const { mkdtemp, writeFile } = await import("node:fs/promises");
@@ -88,9 +89,10 @@ describe("saving", () => {
   it("puts away and gets back", async () => {
     const id = await addPiece(shop, piece);
     expect(await setPutAway(shop, id, true)).toBe(true);
-    expect((await bench(shop)).find((each) => each.id === id)!.putAway).toBe(true);
+    expect((await benchPage(shop, true, 0)).map((each) => each.id)).toEqual([id]);
+    expect((await benchPage(shop, false, 0)).map((each) => each.id)).not.toContain(id);
     expect(await setPutAway(shop, id, false)).toBe(true);
-    expect((await bench(shop)).find((each) => each.id === id)!.putAway).toBe(false);
+    expect((await benchPage(shop, false, 0)).map((each) => each.id)).toContain(id);
   });
 });
 
@@ -142,7 +144,7 @@ describe("every row belongs to a workshop", () => {
     const other = await addWorkshop("Next door", USUAL_SHOP);
     const id = await addPiece(shop, piece);
     expect(await rack(other, null)).toEqual([]);
-    expect(await bench(other)).toEqual([]);
+    expect(await benchPage(other, false, 0)).toEqual([]);
     expect(await openPiece(other, id)).toBeNull();
     expect(await stateOf(other, id, 1)).toBeNull();
     expect(await savePiece(other, id, 1, [edit(2, 1)])).toEqual({ kind: "gone" });
@@ -169,7 +171,7 @@ describe("every row belongs to a workshop", () => {
   });
   it("a board imported again is replaced, not doubled", async () => {
     const { reservedBy: _r, ...board } = demoBoard({ id: "B1", width: 99 });
-    expect(await putBoards(shop, [board, { ...board, id: "N1" }])).toEqual({ added: 1, replaced: 1 });
+    expect(await putBoards(shop, [board, { ...board, id: "N1" }])).toEqual({ added: 1, replaced: 1, cut: [] });
     expect((await rack(shop, null)).find((each) => each.id === "B1")!.width).toBe(99);
   });
 });
@@ -182,7 +184,7 @@ describe("a state saved by the Taller before this one", () => {
     const opened = await openPiece(shop, id);
     expect(firstFault(pieceSchema, opened!.piece)).toBeNull();
     expect([opened!.piece.version, opened!.piece.name, opened!.piece.form.construction]).toEqual([3, old.name, "solid"]);
-    expect((await bench(shop)).find((each) => each.id === id)!.piece.joints.fastening).toBe("button");
+    expect(opened!.piece.joints.fastening).toBe("button");
     const saved = await savePiece(shop, id, opened!.revision, [edit(2, 1, { ...opened!.piece, name: "Changed" })]);
     expect(saved.kind).toBe("saved");
     expect((await stateOf(shop, id, 1))!.version).toBe(3);

@@ -109,7 +109,7 @@ describe("a board that is sawn", () => {
     const table = await atTheSaw();
     const cut = (await table.plan()).cutting.boards[0];
     const piece = { ...table.piece, cutting: withSawn(table.piece.cutting, (await table.plan()).cutting, cut.board.id, DAY) };
-    const both = await Promise.all([1, 2].map(() => savePiece(table.shop, table.id, 1, [{ kind: "edit", n: 2, parent: 1, label: "sawn", piece }])));
+    const both = await Promise.all([1, 2].map((screen) => savePiece(table.shop, table.id, 1, [{ kind: "edit", n: 2, parent: 1, label: `sawn at ${screen}`, piece }])));
     expect(both.map((each) => each.kind).sort()).toEqual(["saved", "stale"]);
   });
 

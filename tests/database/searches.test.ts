@@ -50,7 +50,7 @@ describe("searches on the server", () => {
   it("the runner's process is killed in mid-search; another process goes on and finds what an unbroken search finds", async () => {
     const { shop, piece } = await make();
     const long: SearchInputs = { ...inputs, ...randomCutting(2), rounds: 40 };
-    const start = () => spawn(process.execPath, ["bin/run.mjs", "bin/searches.ts"], { env: { ...process.env, DATABASE_URL: inject("databaseUrl") }, stdio: "ignore" });
+    const start = () => spawn(process.execPath, ["bin/run.mjs", "bin/runner.ts"], { env: { ...process.env, DATABASE_URL: inject("databaseUrl") }, stdio: "ignore" });
     const reached = async (enough: (job: NonNullable<Awaited<ReturnType<typeof jobOf>>>) => boolean) => {
       for (let n = 0; n < 600; n += 1) { const job = await jobOf(shop, piece); if (job && enough(job)) return job; await new Promise((resolve) => setTimeout(resolve, 50)); }
       throw new Error(`The job stands at ${JSON.stringify(await jobOf(shop, piece)).slice(0, 200)}`);

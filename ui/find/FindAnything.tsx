@@ -2,13 +2,16 @@
 import { Dialog } from "radix-ui";
 import { useRouter } from "next/navigation";
 import { useEffect, useMemo, useState } from "react";
+import { ask } from "../frame/ask";
 import { Key } from "../frame/TopBar";
 import { isTyping } from "../frame/unit";
 
 export interface Findable { name: string; kind: string; go: string | (() => void) }
 
+const NONE: readonly Findable[] = [];
+
 /** `/` finds any piece, board, part or command. */
-export function FindAnything({ pieces = [], more = [] }: { pieces?: readonly { id: string; name: string; commission: string }[]; more?: readonly Findable[] }) {
+export function FindAnything({ more = NONE }: { more?: readonly Findable[] }) {
   const [open, setOpen] = useState(false);
   const [typed, setTyped] = useState("");
   const [at, setAt] = useState(0);
@@ -18,23 +21,26 @@ export function FindAnything({ pieces = [], more = [] }: { pieces?: readonly { i
     window.addEventListener("keydown", press);
     return () => window.removeEventListener("keydown", press);
   }, []);
-  // boards are asked of the server: the rack may be too long to carry about
-  const [boards, setBoards] = useState<Findable[]>([]);
+  // pieces and boards are asked of the server: there may be too many to carry about
+  const [asked, setAsked] = useState<Findable[]>([]);
   useEffect(() => {
-    const word = typed.trim();
-    if (!open || word === "") { setBoards([]); return undefined; }
-    const timer = setTimeout(() => void fetch(`/api/rack/page?text=${encodeURIComponent(word.slice(0, 60))}`).then(async (answer) => { if (answer.ok) setBoards(((await answer.json()) as { boards: { id: string }[] }).boards.slice(0, 8).map(({ id }) => ({ name: id, kind: "board", go: `/rack/${encodeURIComponent(id)}` }))); }, () => setBoards([])), 150);
-    return () => clearTimeout(timer);
+    const word = typed.trim().slice(0, 60);
+    if (!open || word === "") { setAsked([]); return undefined; }
+    let left = false;
+    const timer = setTimeout(() => void lookFor(word).then((found) => { if (!left) setAsked(found); }), 150);
+    return () => { left = true; clearTimeout(timer); };
   }, [typed, open]);
   const found = useMemo(() => {
     const all: Findable[] = [
-      ...more, ...pieces.map((piece) => ({ name: piece.commission ? `${piece.name}, ${piece.commission}` : piece.name, kind: "piece", go: `/pieces/${piece.id}/brief` })),
+      ...more,
       { name: "Bench", kind: "place", go: "/" }, { name: "Rack", kind: "place", go: "/rack" }, { name: "Species", kind: "place", go: "/species" }, { name: "Shop and its tools", kind: "place", go: "/shop" }, { name: "Sources: every formula", kind: "place", go: "/sources" },
     ];
     const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
     const known = all.filter((each) => words.every((word) => `${each.name} ${each.kind}`.toLowerCase().includes(word)));
-    return [...known, ...boards.filter((each) => !known.some((one) => one.kind === "board" && one.name === each.name))].slice(0, 10);
-  }, [typed, pieces, more, boards]);
+    const pieces = asked.filter((each) => each.kind === "piece");
+    const boards = asked.filter((each) => each.kind === "board" && !known.some((one) => one.kind === "board" && one.name === each.name));
+    return [...pieces, ...known, ...boards].slice(0, 12);
+  }, [typed, more, asked]);
   const go = (each: Findable | undefined) => { if (!each) return; setOpen(false); if (typeof each.go === "string") router.push(each.go); else each.go(); };
   return (
     <>
@@ -51,7 +57,7 @@ export function FindAnything({ pieces = [], more = [] }: { pieces?: readonly { i
                 if (event.key === "Enter") go(found[at]);
               }} />
             <ul className="mt-2">{found.map((each, i) => (
-              <li key={`${each.kind} ${each.name}`}><button className={`flex min-h-8 w-full justify-between px-2 py-1 text-left ${i === at ? "bg-wash" : "hover:bg-film"}`} onClick={() => go(each)}><span>{each.name}</span><span className="text-[13px] text-graphite">{each.kind}</span></button></li>
+              <li key={`${each.kind} ${each.name} ${i}`}><button className={`flex min-h-8 w-full justify-between px-2 py-1 text-left ${i === at ? "bg-wash" : "hover:bg-film"}`} onClick={() => go(each)}><span>{each.name}</span><span className="text-[13px] text-graphite">{each.kind}</span></button></li>
             ))}</ul>
             {found.length === 0 && <p className="lede p-2">Nothing is called “{typed}”.</p>}
           </Dialog.Content>
@@ -59,4 +65,16 @@ export function FindAnything({ pieces = [], more = [] }: { pieces?: readonly { i
       </Dialog.Root>
     </>
   );
+}
+
+/** Pieces and boards whose names hold a word, a few of each; none while the server does not answer. */
+async function lookFor(word: string): Promise<Findable[]> {
+  const [pieces, boards] = await Promise.all([
+    ask<{ pieces: { id: string; name: string; commission: string }[] }>("GET", `/api/pieces/find?text=${encodeURIComponent(word)}`),
+    ask<{ boards: { id: string }[] }>("GET", `/api/rack/page?text=${encodeURIComponent(word)}`),
+  ]);
+  return [
+    ...(pieces.ok ? pieces.json.pieces.map((piece) => ({ name: piece.commission ? `${piece.name}, ${piece.commission}` : piece.name, kind: "piece", go: `/pieces/${piece.id}/brief` })) : []),
+    ...(boards.ok ? boards.json.boards.slice(0, 8).map(({ id }) => ({ name: id, kind: "board", go: `/rack/${encodeURIComponent(id)}` })) : []),
+  ];
 }

@@ -3,7 +3,7 @@ import { useMemo, useState } from "react";
 import { movementScene } from "../../core/drawing/top";
 import { alternatives, differences, takeIt } from "../../core/movement/compare";
 import { applyPatches } from "../../core/piece/patch";
-import { planPiece } from "../../core/plan";
+import { PlanFailed, planPiece } from "../../core/plan";
 import { SceneView } from "../drawing/SceneView";
 import { fractions } from "../frame/fractions";
 import { useUnit } from "../frame/unit";
@@ -19,7 +19,7 @@ export function Compare({ sample, exaggeration }: { sample: number; exaggeration
   const there = useMemo(() => {
     if (!other) return null;
     const changed = applyPatches(piece, other.patches);
-    return { piece: changed, plan: planPiece({ piece: changed, shop, rack, ownSpecies, today }) };
+    try { return { piece: changed, plan: planPiece({ piece: changed, shop, rack, ownSpecies, today }) }; } catch (error) { if (error instanceof PlanFailed) return null; throw error; }
   }, [other, piece, shop, rack, ownSpecies, today]);
   const groups = [...new Set(all.map((each) => each.group))];
   return (
@@ -30,6 +30,7 @@ export function Compare({ sample, exaggeration }: { sample: number; exaggeration
           {groups.map((group) => <optgroup key={group} label={group}>{all.filter((each) => each.group === group).map((each) => <option key={each.id} value={each.id}>{each.name}</option>)}</optgroup>)}
         </select>
       </label>
+      {other && !there && <p className="lede mt-2">Taller can’t plan this piece so: a fault of its own, not of the choice.</p>}
       {there && other && (
         <>
           <div className="mt-2 grid grid-cols-2 gap-3 max-md:grid-cols-1">

@@ -1,9 +1,8 @@
 "use client";
 import Link from "next/link";
+import { MARK_NAMES } from "../../core/verdict/faults";
 import type { Level, Stage } from "../../core/verdict/verdict";
 import { Sign } from "../twice/Sign";
-
-export const STAGE_NAMES: Record<Stage, string> = { brief: "Brief", form: "Form", movement: "Movement", joints: "Joints", boards: "Boards", "glue-up": "Glue-up", cutting: "Cutting", build: "Build", log: "Log" };
 
 /** The way through a piece: a planed batten, a pencil mark a stage, a knife notch where you stand. */
 export function StoryStick({ piece, here, levels }: { piece: string; here: Stage; levels: { stage: Stage; level: Level | null }[] }) {
@@ -22,7 +21,7 @@ export function StoryStick({ piece, here, levels }: { piece: string; here: Stage
                 {on ? <path d="M-9 16 L0 2 L9 16z" fill="#e9eeec" stroke="#b49d70" strokeLinejoin="round" /> : <line x1="0.5" x2="0.5" y1="2" y2="16" stroke="#3a2f18" strokeWidth="1.5" />}
               </svg>
               <Link href={`/pieces/${piece}/${stage}`} aria-current={on ? "page" : undefined} title={`Key ${i + 1}`} className={`flex h-8 items-center gap-1.5 text-[15px] max-lg:gap-1 max-lg:text-[13px] ${on ? "font-bold text-layout" : "font-medium text-[#2b2413] hover:text-layout"}`}>
-                <Sign level={level} size={12} /><span className={on ? "" : "max-sm:sr-only"}>{STAGE_NAMES[stage]}</span>
+                <Sign level={level} size={12} /><span className={on ? "" : "max-sm:sr-only"}>{MARK_NAMES[stage]}</span>
               </Link>
             </li>
           );

@@ -1,10 +1,12 @@
 "use client";
 import { fractions } from "../frame/fractions";
+import { isFault } from "../../core/verdict/faults";
 import type { Stage, Verdict } from "../../core/verdict/verdict";
 import { worstFirst } from "../../core/verdict/verdict";
 import { useUnit } from "../frame/unit";
 import { useLit } from "../piece/lit";
 import { usePiece } from "../piece/PieceProvider";
+import { TakeBack } from "../piece/TakeBack";
 import { levelColour, Sign } from "./Sign";
 
 /** Every verdict of this stage, worst first, with its numbers, its source and what mends it. */
@@ -34,6 +36,7 @@ function Judgement({ verdict, onMend }: { verdict: Verdict; onMend: (remedy: num
         <p className="mt-px text-[13px] text-graphite">{fractions(say(verdict.why))}</p>
         {verdict.level !== "holds" && verdict.limit !== null && verdict.actual !== null && verdict.sense && <Gauge verdict={verdict} />}
         {verdict.level !== "holds" && <p className="text-[13px] text-graphite">Source: {verdict.source}.</p>}
+        {isFault(verdict) && <TakeBack />}
         {verdict.remedies.length > 0 && (
           <p className="mt-1.5 flex flex-wrap gap-1.5">
             {verdict.remedies.map((remedy, i) => <button key={remedy.label} className="button" onClick={() => onMend(i)}>{fractions(say(remedy.label))}</button>)}

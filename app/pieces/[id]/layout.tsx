@@ -1,9 +1,11 @@
 import { notFound } from "next/navigation";
 import type { ReactNode } from "react";
-import { rack } from "../../../store/boards";
-import { bench, openPiece } from "../../../store/pieces";
+import { boardsNamed } from "../../../core/piece/copy";
+import { AT_ONCE, offeredBoards } from "../../../store/boards";
+import { openPiece } from "../../../store/pieces";
 import { currentWorkshop } from "../../../store/workshops";
 import { LitProvider } from "../../../ui/piece/lit";
+import { PieceNotes } from "../../../ui/piece/PieceNotes";
 import { PieceProvider } from "../../../ui/piece/PieceProvider";
 import { PieceBar } from "../../../ui/piece/PieceBar";
 import { isId, isoToday } from "../../api/answer";
@@ -15,11 +17,12 @@ export default async function PieceLayout({ children, params }: { children: Reac
   const workshop = await currentWorkshop();
   const opened = isId(id) ? await openPiece(workshop.id, id) : null;
   if (!opened) notFound();
-  const [boards, pieces] = await Promise.all([rack(workshop.id, id, opened.piece.species), bench(workshop.id)]);
+  const boards = await offeredBoards(workshop.id, id, opened.piece.species, boardsNamed(opened.piece), AT_ONCE);
   return (
     <PieceProvider key={id} opened={opened} shop={workshop.shop} rack={boards} ownSpecies={workshop.ownSpecies} today={isoToday()}>
       <LitProvider>
-        <PieceBar pieces={pieces.map((each) => ({ id: each.id, name: each.piece.name, commission: each.piece.commission }))} />
+        <PieceBar />
+        <PieceNotes />
         {children}
       </LitProvider>
     </PieceProvider>

@@ -3,12 +3,13 @@ import { boardOf } from "../../../store/boards";
 import { historyOf } from "../../../store/history";
 import { currentWorkshop } from "../../../store/workshops";
 import { BoardView } from "../../../ui/rack/BoardView";
-import { isoToday } from "../../api/answer";
+import { isBoardName, isoToday } from "../../api/answer";
 
 export const dynamic = "force-dynamic";
 
 export default async function BoardPage({ params }: { params: Promise<{ board: string }> }) {
-  const id = decodeURIComponent((await params).board);
+  const id = (await params).board;
+  if (!isBoardName(id)) notFound();
   const workshop = await currentWorkshop();
   if (id === "new") return <BoardView found={null} left={null} history={[]} shop={workshop.shop} ownSpecies={workshop.ownSpecies} today={isoToday()} />;
   const found = await boardOf(workshop.id, id);

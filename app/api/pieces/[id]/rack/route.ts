@@ -1,10 +1,19 @@
-import { rack } from "../../../../../store/boards";
+import { boardsNamed } from "../../../../../core/piece/copy";
+import { isKeepable } from "../../../../../core/piece/fields";
+import { OFFERED, offeredBoards } from "../../../../../store/boards";
+import { openPiece } from "../../../../../store/pieces";
 import { currentWorkshop } from "../../../../../store/workshops";
-import { isId, noPiece, route } from "../../../answer";
+import { isBoardName, isId, noPiece, refuse, route } from "../../../answer";
 
-/** Boards of one species as this piece sees them. */
+/** Boards of one species as this piece sees them: those it uses and those named in `uses`, and a fair sample of the others. */
 export const GET = route(async (request: Request, { params }: { params: Promise<{ id: string }> }) => {
   const { id } = await params;
-  if (!isId(id)) return noPiece();
-  return Response.json(await rack((await currentWorkshop()).id, id, new URL(request.url).searchParams.get("species")));
+  const workshop = (await currentWorkshop()).id;
+  const opened = isId(id) ? await openPiece(workshop, id) : null;
+  if (!opened) return noPiece();
+  const given = new URL(request.url).searchParams;
+  const species = given.get("species") ?? opened.piece.species;
+  if (species.length > 80 || !isKeepable(species)) return refuse("The species should be its id, such as european-ash.", 400);
+  const uses = (given.get("uses") ?? "").split(",").filter(isBoardName);
+  return Response.json(await offeredBoards(workshop, id, species, [...new Set([...boardsNamed(opened.piece), ...uses])], OFFERED));
 });

@@ -1,4 +1,4 @@
-import { PieceSources } from "../../../../ui/sources/PieceSources";
+import { PieceSources } from "../../../../../ui/sources/PieceSources";
 
 export default function PieceSourcesPage() {
   return <PieceSources />;

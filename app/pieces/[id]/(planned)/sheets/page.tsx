@@ -1,4 +1,4 @@
-import { ShopSheets } from "../../../../ui/sheets/ShopSheets";
+import { ShopSheets } from "../../../../../ui/sheets/ShopSheets";
 
 export default function SheetsPage() {
   return <ShopSheets />;

@@ -1,4 +1,4 @@
-import { CardsView } from "../../../../ui/cards/CardsView";
+import { CardsView } from "../../../../../ui/cards/CardsView";
 
 export default function CardsPage() {
   return <CardsView />;

@@ -1,0 +1,41 @@
+"use client";
+import { useCallback, useEffect, useRef, useState } from "react";
+import { boardsNamed } from "../../core/piece/copy";
+import type { Piece } from "../../core/piece/schema";
+import type { RackBoard } from "../../core/stock/board";
+import { ask } from "../frame/ask";
+import type { SaveResult } from "./saving";
+
+/** Boards a piece looks through, and how many of its wood there are on the rack. */
+export interface Offered { boards: readonly RackBoard[]; total: number }
+
+/** Names that fit in an address. */
+const NAMES = 250;
+
+/** The boards a piece looks through: those that came with the page, then by query as many as a plan takes. */
+export function useOffered(id: string, first: Offered, piece: Piece) {
+  const [offered, setOffered] = useState(first);
+  const at = useRef(piece);
+  at.current = piece;
+  const reload = useCallback(async () => {
+    const query = new URLSearchParams({ species: at.current.species, uses: boardsNamed(at.current).slice(0, NAMES).join(",") });
+    const answer = await ask<Offered>("GET", `/api/pieces/${id}/rack?${query}`);
+    if (answer.ok) setOffered(answer.json);
+  }, [id]);
+  // boards of the piece's own wood alone, and more than came with the page where there are more
+  const species = useRef(piece.species);
+  const few = useRef(first.total > first.boards.length);
+  useEffect(() => {
+    if (species.current === piece.species && !few.current) return;
+    species.current = piece.species;
+    few.current = false;
+    void reload();
+  }, [piece.species, reload]);
+  const onSaved = useCallback((result: SaveResult & { kind: "saved" }) => {
+    if (result.rackChanged) { void reload(); return; }
+    if (result.taken.length === 0) return;
+    const by = new Map(result.taken.map((each) => [each.board, { piece: each.piece, name: each.name }]));
+    setOffered(({ boards, total }) => ({ total, boards: boards.map((board) => (by.has(board.id) ? { ...board, reservedBy: by.get(board.id)! } : board)) }));
+  }, [reload]);
+  return { ...offered, reload, onSaved };
+}
