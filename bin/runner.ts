@@ -1,11 +1,9 @@
 // The runner: plans what the bench shows, and runs long searches, as the database has them waiting. Any number may run; killing one loses at
 // most a round of a search. While the database is away it waits and goes on by itself.
-import { boardsNamed } from "../core/piece/copy";
 import { summarise } from "../core/summary";
-import { offeredBoards, OFFERED } from "../store/boards";
 import { isAway, pool } from "../store/database";
 import { RUNNER, reportJob, takeJob } from "../store/jobs";
-import { openPiece } from "../store/pieces";
+import { savedInputs } from "../store/inputs";
 import { keepFailures, keepSummary, takeStale } from "../store/summaries";
 import { workshopOf } from "../store/workshops";
 import { runSearches } from "../workers/run-searches";
@@ -37,17 +35,16 @@ async function renewOne(): Promise<number | null> {
   const day = today();
   const stale = await takeStale(taller, day);
   if (!stale) return null;
-  const [workshop, opened] = await Promise.all([workshopOf(stale.workshop), openPiece(stale.workshop, stale.id)]);
-  if (!workshop || !opened) return 0;
-  const { piece } = opened;
-  const { boards } = await offeredBoards(stale.workshop, stale.id, piece.species, boardsNamed(piece), OFFERED);
-  const inputs = { piece, shop: workshop.shop, rack: boards, ownSpecies: workshop.ownSpecies, today: day };
+  const workshop = await workshopOf(stale.workshop);
+  const saved = workshop && (await savedInputs(workshop, stale.id, day));
+  if (!saved) return 0;
+  const { opened, inputs } = saved;
   const { card, failures } = summarise(inputs);
   if (failures.length > 0) {
     console.error(`A plan failed: piece ${stale.id}, state ${opened.head}, ${failures.map((each) => `${each.stage}: ${each.message}`).join("; ")}. npm run failures tells how to repeat it.`);
     await keepFailures(stale.workshop, stale.id, opened.head, failures, inputs);
   }
-  await keepSummary(stale, { revision: opened.revision, card, species: piece.species, taller, today: day });
+  await keepSummary(stale, { revision: opened.revision, card, species: inputs.piece.species, taller, today: day });
   return stale.renewal ? performance.now() - from : 0;
 }
 

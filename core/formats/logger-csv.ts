@@ -1,7 +1,7 @@
 /** The log of a thermo-hygrometer as CSV: any sensible column names, any interval, °C or °F. */
-import Papa from "papaparse";
 import type { MonthAir } from "../climate/rooms";
 import { MONTHS } from "../climate/rooms";
+import { Bounds, quoted, readTable, squeezed } from "./csv";
 import { dayOrderOf, isoDay, readStamp } from "./stamp";
 
 export interface LoggerReading { at: number; temperature: number; humidity: number }
@@ -22,6 +22,8 @@ export type ReadLogger =
 export const LEAST_DAYS = 7;
 /** A pause is a gap when it is longer than so many intervals, and than so many hours. */
 const GAP = { intervals: 3, hours: 6 };
+/** What a log may hold: a reading every minute for a year. Ours. */
+const BOUNDS: Bounds = { letters: 45_000_000, rows: 600_000, columns: 60, cell: 1000 };
 /** Lines above the header that a logger may write about itself. */
 const PREAMBLE = 40;
 
@@ -40,10 +42,12 @@ export function readLogger(text: string): ReadLogger {
   const clean = text.replace(/^\uFEFF/, "");
   if (clean.trim() === "") return refuse("The file is empty. Export the log again as CSV.");
   const delimiter = [";", "\t", ","].map((each) => ({ each, count: clean.slice(0, 4000).split(each).length })).reduce((a, b) => (b.count > a.count * 1.2 ? b : a)).each;
-  const rows = Papa.parse<string[]>(clean, { delimiter, skipEmptyLines: false }).data;
+  const table = readTable(clean, BOUNDS, delimiter);
+  if (!table.ok) return refuse(table.message);
+  const { rows } = table;
   const headerAt = rows.slice(0, PREAMBLE).findIndex((cells) => cells.some((cell) => NAMES.temperature.test(cell)) && cells.some((cell) => NAMES.humidity.test(cell)) && cells.some((cell) => NAMES.time.test(cell)));
   if (headerAt < 0) return refuse("No line names the columns. One line should name a date or time, a temperature and a humidity, such as “Date;Temperature °C;Humidity %”.");
-  const header = rows[headerAt];
+  const header = rows[headerAt].map((cell) => squeezed(cell));
   const temperatureAt = header.findIndex((cell) => NAMES.temperature.test(cell));
   const humidityAt = header.findIndex((cell, i) => i !== temperatureAt && NAMES.humidity.test(cell));
   const timeAt = header.findIndex((cell, i) => i !== temperatureAt && i !== humidityAt && NAMES.time.test(cell));
@@ -51,12 +55,12 @@ export function readLogger(text: string): ReadLogger {
   if (humidityAt < 0 || timeAt < 0) return refuse("The header names no humidity, or no date. Name them, such as “Date;Temperature °C;Humidity %”.");
   const body = rows.slice(headerAt + 1).map((cells, i) => ({ line: headerAt + 2 + i, cells })).filter(({ cells }) => cells.some((cell) => cell.trim() !== ""));
   if (body.length === 0) return refuse("The log has a header and no readings.");
-  const stamp = (cells: string[]) => `${cells[timeAt] ?? ""}${clockAt >= 0 ? ` ${cells[clockAt] ?? ""}` : ""}`;
+  const stamp = (cells: string[]) => squeezed(`${cells[timeAt] ?? ""}${clockAt >= 0 ? ` ${cells[clockAt] ?? ""}` : ""}`);
   const order = dayOrderOf(body.map(({ cells }) => stamp(cells)));
-  const unit = unitOf(header[temperatureAt], body.map(({ cells }) => cells[temperatureAt] ?? ""));
+  const unit = unitOf(header[temperatureAt], body.map(({ cells }) => squeezed(cells[temperatureAt])));
   if ("message" in unit) return refuse(unit.message);
   const humidities = body.map(({ cells }) => decimal(cells[humidityAt])).filter((each): each is number => each !== null);
-  const share = humidities.length > 0 && Math.max(...humidities.slice(0, 100_000)) <= 1 && !/%/.test(header[humidityAt]);
+  const share = humidities.length > 0 && humidities.every((each) => each <= 1) && !/%/.test(header[humidityAt]);
   const faults: { line: number; message: string }[] = [];
   const notes: string[] = [];
   const readings: LoggerReading[] = [];
@@ -66,7 +70,7 @@ export function readLogger(text: string): ReadLogger {
     const raw = decimal(cells[temperatureAt]);
     const wet = decimal(cells[humidityAt]);
     const fault = (message: string) => faults.push({ line, message });
-    if (at === null) { fault(`“${stamp(cells).trim()}” is not a date and time Taller can read. Write it such as 2027-01-31 14:00.`); continue; }
+    if (at === null) { fault(`${quoted(stamp(cells))} is not a date and time Taller can read. Write it such as 2027-01-31 14:00.`); continue; }
     if (raw === null || wet === null) { fault(`The ${raw === null ? "temperature" : "humidity"} is missing or not a number.`); continue; }
     const temperature = unit.fahrenheit ? ((raw - 32) * 5) / 9 : raw;
     const humidity = share ? wet * 100 : wet;
@@ -134,7 +138,7 @@ function monthsOf(readings: readonly LoggerReading[]): (MonthAir | null)[] {
 }
 
 function decimal(text: string | undefined): number | null {
-  const found = /^\s*([+-]?\d+(?:[.,]\d+)?)\s*(?:%|°?\s*[cf])?\s*(?:rh)?\s*$/i.exec(text ?? "");
+  const found = /^\s*([+-]?\d+(?:[.,]\d+)?)\s*(?:%|°?\s*[cf])?\s*(?:rh)?\s*$/i.exec(squeezed(text));
   return found ? Number(found[1].replace(",", ".")) : null;
 }
 

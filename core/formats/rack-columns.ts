@@ -1,7 +1,7 @@
 /** How merchants and spreadsheets name the columns of a list of boards, and in which unit they write a size. */
-import { parseLength } from "../units/length";
-import { MM_PER_FOOT, MM_PER_INCH } from "../units/length";
+import { MM_PER_FOOT, MM_PER_INCH, parseLength } from "../units/length";
 import { nominalSize, QUARTERS } from "../units/lumber";
+import { squeezed } from "./csv";
 
 export const COLUMNS = ["id", "species", "length", "width", "width_end", "thickness", "ring_left", "ring_right", "bow", "crook", "cup", "twist", "moisture", "measured_on", "tree", "shelf", "price", "defects", "cut_from"] as const;
 /** Our columns, and those of other people's lists that stand for one or several of them. */
@@ -20,13 +20,18 @@ const NAMES: Record<Column, string[]> = {
   nominal: ["nominal", "section", "size"], board_feet: ["board_feet", "bf", "bd_ft", "bdft"], quantity: ["quantity", "qty", "pieces", "pcs", "count"],
 };
 
+const COLUMN_OF = new Map((Object.keys(NAMES) as Column[]).flatMap((column) => NAMES[column].map((name) => [name, column] as const)));
+/** Words in the longest of these names. */
+const LONGEST = Math.max(...[...COLUMN_OF.keys()].map((name) => name.split("_").length));
+/** Letters of a header that are looked at: names and units are short. */
+const HEADER = 60;
+
 /** What a header cell such as `Width (in)`, `Length_ft` or `MC %` stands for; null when it is nothing Taller knows. */
 export function fileColumn(header: string): FileColumn | null {
-  const words = header.trim().toLowerCase().replace(/[“”"]$/, " in").replace(/['′]$/, " ft").replace(/[^a-z0-9]+/g, "_").replace(/^_|_$/g, "").split("_");
-  for (let cut = words.length; cut > 0; cut -= 1) {
-    const name = words.slice(0, cut).join("_");
-    const unit = words.slice(cut).find((word) => word in UNITS);
-    const column = (Object.keys(NAMES) as Column[]).find((each) => NAMES[each].includes(name));
+  const words = header.trim().slice(0, HEADER).toLowerCase().replace(/[“”"]$/, " in").replace(/['′]$/, " ft").replace(/[^a-z0-9]+/g, "_").replace(/^_|_$/g, "").split("_");
+  for (let cut = Math.min(words.length, LONGEST); cut > 0; cut -= 1) {
+    const column = COLUMN_OF.get(words.slice(0, cut).join("_"));
+    const unit = words.slice(cut).find((word) => Object.hasOwn(UNITS, word));
     if (column) return { column, unit: unit ? UNITS[unit] : null };
   }
   return null;
@@ -40,7 +45,8 @@ export type ReadSize = { ok: true; mm: number } | { ok: false; message: string }
  *
  * @param unit  mm in one of the header's unit, or null when it names none: then a bare number is mm
  */
-export function readSize(typed: string, { column, unit }: FileColumn): ReadSize {
+export function readSize(cell: string, { column, unit }: FileColumn): ReadSize {
+  const typed = squeezed(cell);
   const quarters = typed.replace(/\s/g, "");
   if (column === "thickness" && /^\d+\/4$/.test(quarters)) {
     const found = QUARTERS[quarters];

@@ -1,8 +1,8 @@
 /** Measurements for the log as CSV: a line a reading, with a date and any of moisture, width, humidity and temperature. */
-import Papa from "papaparse";
 import { corrected } from "../learning/meter";
 import { firstFault } from "../piece/fields";
 import { LogEntry, pieceSchema } from "../piece/schema";
+import { Bounds, quoted, readTable, squeezed } from "./csv";
 import { dayOrderOf, isoDay, readStamp } from "./stamp";
 
 export interface ReadReadings { entries: LogEntry[]; faults: { line: number; message: string }[] }
@@ -11,6 +11,8 @@ const NAMES = {
   on: /date|day|datum|fecha|time|stamp/i, what: /what|board|part|piece|where/i, moisture: /^(mc|moisture|wood moisture|moisture content).*/i, width: /width|breite|caliper/i,
   humidity: /humid|^rh|r\.h/i, temperature: /temp|°c/i, text: /note|text|words|remark/i, reading: /reading|meter|raw/i, offset: /offset|species corr/i,
 };
+/** What a file of readings may hold: more than a log takes. Ours. */
+const BOUNDS: Bounds = { letters: 1_000_000, rows: 5000, columns: 60, cell: 4000 };
 const entriesSchema = pieceSchema.entries.log;
 
 /**
@@ -20,9 +22,12 @@ const entriesSchema = pieceSchema.entries.log;
 export function readReadings(text: string, ids: () => string, boards: readonly string[]): ReadReadings {
   const clean = text.replace(/^\uFEFF/, "").trim();
   if (clean === "") return { entries: [], faults: [{ line: 1, message: "The file is empty. Its first line should name the columns." }] };
-  const rows = Papa.parse<string[]>(clean, { skipEmptyLines: false, delimitersToGuess: [";", "\t", ","] }).data;
-  const header = rows[0].map((cell) => cell.trim());
-  const column = (name: keyof typeof NAMES) => header.findIndex((cell) => NAMES[name].test(cell));
+  const table = readTable(clean, BOUNDS);
+  if (!table.ok) return { entries: [], faults: [table] };
+  const { rows } = table;
+  const header = rows[0].map((cell) => squeezed(cell));
+  const at = Object.fromEntries(Object.entries(NAMES).map(([name, called]) => [name, header.findIndex((cell) => called.test(cell))])) as Record<keyof typeof NAMES, number>;
+  const column = (name: keyof typeof NAMES) => at[name];
   if (column("on") < 0) return { entries: [], faults: [{ line: 1, message: "No column is named date. The first line should name: date, what, moisture, width, humidity, temperature." }] };
   if (["moisture", "width", "humidity", "reading"].every((name) => column(name as keyof typeof NAMES) < 0)) return { entries: [], faults: [{ line: 1, message: "No column is named moisture, reading, width or humidity." }] };
   const order = dayOrderOf(rows.slice(1).map((cells) => cells[column("on")] ?? ""));
@@ -41,15 +46,15 @@ export function readReadings(text: string, ids: () => string, boards: readonly s
 }
 
 function entriesOf(cell: (name: keyof typeof NAMES) => string, order: ReturnType<typeof dayOrderOf>, ids: () => string, boards: readonly string[]): LogEntry[] | string {
-  const at = readStamp(cell("on"), order);
-  if (at === null) return `“${cell("on")}” is not a date Taller can read. Write it such as 2027-03-31.`;
+  const at = readStamp(squeezed(cell("on")), order);
+  if (at === null) return `${quoted(cell("on"))} is not a date Taller can read. Write it such as 2027-03-31.`;
   const what = cell("what") || "top";
-  if (what !== "top" && !boards.includes(what)) return `“${what}” is neither “top” nor a board on the rack.`;
+  if (what !== "top" && !boards.includes(what)) return `${quoted(what)} is neither “top” nor a board on the rack.`;
   const numbers: Partial<Record<keyof typeof NAMES, number>> = {};
   for (const name of ["moisture", "reading", "offset", "width", "humidity", "temperature"] as const) {
-    const typed = cell(name).replace(/\s*(%|mm|°c)\s*$/i, "").replace(",", ".");
+    const typed = squeezed(cell(name)).replace(/\s*(%|mm|°c)\s*$/i, "").replace(",", ".");
     if (typed === "") continue;
-    if (!Number.isFinite(Number(typed))) return `“${cell(name)}” in the column ${name} is not a number.`;
+    if (!Number.isFinite(Number(typed))) return `${quoted(cell(name))} in the column ${name} is not a number.`;
     numbers[name] = Number(typed);
   }
   const base = { on: isoDay(at), text: cell("text") };

@@ -17,8 +17,8 @@ export function BenchCard({ piece, scale, onCopy, onAway, onDelete }: Given) {
   const { card, id, putAway } = piece;
   const plain = putAway ? <button className="button button-plain" onClick={onAway}>Get it back</button> : <button className="button button-plain" onClick={onAway}>Put away</button>;
   return (
-    <li className="border-t-2 border-ink bg-sheet" data-piece={id} data-planned={card === null || piece.pending ? "waiting" : card.scene ? "yes" : "not"}>
-      <Link href={`/pieces/${id}/${card?.next.stage ?? "brief"}`} className="block px-4 pt-3 hover:bg-white">
+    <li className="flex flex-col border-t-2 border-ink bg-sheet" data-piece={id} data-planned={card === null || piece.pending ? "waiting" : card.scene ? "yes" : "not"}>
+      <Link href={`/pieces/${id}/${card?.next.stage ?? "brief"}`} className="block grow px-4 pt-3 hover:bg-white">
         <div className="flex items-baseline justify-between gap-2"><h2 className="truncate">{piece.name}</h2><span className="truncate text-[13px] text-graphite">{piece.commission}</span></div>
         {card?.scene ? <SceneView scene={{ ...card.scene, bounds: { x: -scale / 2 - 40, y: -10, w: scale + 80, h: 800 } }} height={158} /> : <p className="flex h-[158px] items-end pb-3 text-graphite">{card ? "Not planned" : "Being planned"}</p>}
         <p className="text-[13px] text-graphite">{card ? <>{card.species}, {fractions(`${length(card.size[0])} by ${length(card.size[1])} by ${withUnit(card.size[2])}`)}{card.deadline ? `, due ${dayName(card.deadline)}` : ""}</> : "Its sizes come with the plan"}</p>

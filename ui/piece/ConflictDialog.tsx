@@ -2,6 +2,7 @@
 import { Dialog } from "radix-ui";
 import { useState } from "react";
 import type { Piece } from "../../core/piece/schema";
+import { ask } from "../frame/ask";
 import { differences } from "./differences";
 
 export interface Conflict { revision: number; theirs: Piece; head: number; newest: number; mine: Piece }
@@ -11,8 +12,8 @@ export function ConflictDialog({ id, conflict, onMine, onTheirs }: { id: string;
   const [message, setMessage] = useState("");
   const changed = differences(conflict.theirs, conflict.mine);
   const keepBoth = async () => {
-    const answer = await fetch("/api/pieces", { method: "POST", headers: { "content-type": "application/json" }, body: JSON.stringify({ kind: "import", text: JSON.stringify({ ...conflict.mine, name: `${conflict.mine.name}, my version` }) }) });
-    if (answer.ok) onTheirs(); else setMessage("The copy could not be made. Your version is still here; try again.");
+    const answer = await ask("POST", "/api/pieces", { kind: "import", text: JSON.stringify({ ...conflict.mine, name: `${conflict.mine.name.slice(0, 100)}, my version` }) });
+    if (answer.ok) onTheirs(); else setMessage(`The copy could not be made; your version is still here. ${answer.message}`);
   };
   return (
     <Dialog.Root open>

@@ -27,7 +27,7 @@ export function HistoryView({ past }: { past: readonly PastState[] }) {
     <main className="mx-auto max-w-[880px] px-5 py-5">
       <div className="flex items-start justify-between gap-4"><div><h1>Earlier states of {piece.name}</h1><p className="lede">Each change is a state of its own. Going back loses nothing: what lies after it stays here.</p></div><Link className="button button-plain" href={`/pieces/${id}/form`}>Back to the piece</Link></div>
       {message && <p role="alert" className="mt-3 border border-fix bg-white p-2.5 text-fix">{message}</p>}
-      <div ref={frame} className="mt-4 h-[calc(100vh-190px)] overflow-auto border-y border-hairline bg-sheet">
+      <div ref={frame} className="mt-4 max-h-[calc(100vh-190px)] overflow-auto border-y border-hairline bg-sheet">
         <ol className="relative" style={{ height: rows.getTotalSize() }}>
           {rows.getVirtualItems().map(({ index, start }) => {
             const { n, label, at, on } = states[index];

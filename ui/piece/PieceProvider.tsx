@@ -17,8 +17,8 @@ import { SaveState, useSession } from "./useSession";
 /** An open piece whether or not it can be planned. */
 export interface OpenPiece {
   id: string; piece: Piece; plan: Plan | null; fault: Fault | null; shop: Shop; ownSpecies: readonly Species[]; today: string;
-  /** boards the piece looks through, and how many of its wood there are on the rack */
-  rack: readonly RackBoard[]; rackTotal: number;
+  /** boards the piece looks through, how many of its wood there are on the rack, and the way to bring in one by name */
+  rack: readonly RackBoard[]; rackTotal: number; alsoLookAt: (board: string) => string | null;
   revision: number; saveState: SaveState; putAway: boolean; mended: readonly Mended[];
   head: number; line: readonly Step[]; undoLabel: string | null; redoLabel: string | null;
   /** Applies patches as one step that can be undone; returns a sentence instead when they make no sense. */
@@ -53,15 +53,15 @@ export function PieceProvider({ opened, shop, rack: first, ownSpecies, today, ch
   const heard = useRef<(result: SaveResult & { kind: "saved" }) => void>(() => undefined);
   const session = useSession(opened, useCallback((result) => heard.current(result), []));
   const { id, now, revision, saveState, putAway, mended, edit, undo, redo, to, stateAt, getBack } = session;
-  const { boards: rack, total, reload, onSaved } = useOffered(id, first, now.piece);
+  const { boards: rack, total, reload, onSaved, alsoLookAt } = useOffered(id, first, now.piece);
   heard.current = onSaved;
   const { plan, fault } = usePlan({ piece: now.piece, shop, rack, ownSpecies, today }, now.line, now.head, stateAt);
   const index = now.line.findIndex((each) => each.n === now.head);
   const value = useMemo<OpenPiece>(() => ({
-    id, piece: now.piece, plan, fault, shop, ownSpecies, today, rack, rackTotal: total, revision, saveState, putAway, mended, head: now.head, line: now.line, edit, undo, redo, to,
+    id, piece: now.piece, plan, fault, shop, ownSpecies, today, rack, rackTotal: total, alsoLookAt, revision, saveState, putAway, mended, head: now.head, line: now.line, edit, undo, redo, to,
     getBack: () => void getBack().then(reload), reloadRack: () => void reload(),
     undoLabel: index > 0 ? now.line[index].label : null, redoLabel: now.line[index + 1]?.label ?? null,
-  }), [id, now, plan, fault, shop, ownSpecies, today, rack, total, revision, saveState, putAway, mended, edit, undo, redo, to, getBack, reload, index]);
+  }), [id, now, plan, fault, shop, ownSpecies, today, rack, total, alsoLookAt, revision, saveState, putAway, mended, edit, undo, redo, to, getBack, reload, index]);
   const { refusal, conflict, takeRefusedBack, goOnWithMine } = session;
   return (
     <Context value={value}>

@@ -17,8 +17,9 @@ export function useOffered(id: string, first: Offered, piece: Piece) {
   const [offered, setOffered] = useState(first);
   const at = useRef(piece);
   at.current = piece;
+  const also = useRef<string[]>([]);
   const reload = useCallback(async () => {
-    const query = new URLSearchParams({ species: at.current.species, uses: boardsNamed(at.current).slice(0, NAMES).join(",") });
+    const query = new URLSearchParams({ species: at.current.species, uses: [...also.current, ...boardsNamed(at.current)].slice(0, NAMES).join(",") });
     const answer = await ask<Offered>("GET", `/api/pieces/${id}/rack?${query}`);
     if (answer.ok) setOffered(answer.json);
   }, [id]);
@@ -37,5 +38,12 @@ export function useOffered(id: string, first: Offered, piece: Piece) {
     const by = new Map(result.taken.map((each) => [each.board, { piece: each.piece, name: each.name }]));
     setOffered(({ boards, total }) => ({ total, boards: boards.map((board) => (by.has(board.id) ? { ...board, reservedBy: by.get(board.id)! } : board)) }));
   }, [reload]);
-  return { ...offered, reload, onSaved };
+  /** Brings a board of the rack in by its name; a sentence when that can't be one. */
+  const alsoLookAt = useCallback((board: string) => {
+    if (!/^[\w.-]{1,40}$/.test(board)) return "Type a board's name as the rack has it, such as B14.";
+    also.current = [board, ...also.current.filter((each) => each !== board)].slice(0, 50);
+    void reload();
+    return null;
+  }, [reload]);
+  return { ...offered, reload, onSaved, alsoLookAt };
 }

@@ -11,6 +11,7 @@ import { findSpecies, Species } from "../../core/wood/species";
 import { SceneView } from "../drawing/SceneView";
 import { Choice, FieldRow, LengthField, TextField, Tick } from "../fields/fields";
 import { FindAnything } from "../find/FindAnything";
+import { ask as send } from "../frame/ask";
 import { fractions } from "../frame/fractions";
 import { ShopLinks, TopBar } from "../frame/TopBar";
 import { dayName } from "../frame/sentences";
@@ -23,7 +24,7 @@ const ROW = 64;
 const PICTURE = { width: 420, length: 4200 };
 
 /** The rack: every board to one scale, found by name, wood or size; ten thousand as easily as ten. */
-export function RackView({ first, ownSpecies }: { first: RackPage; ownSpecies: Species[] }) {
+export function RackView({ first, ownSpecies, today }: { first: RackPage; ownSpecies: Species[]; today: string }) {
   const { query, sum, ask, boardAt, need, fault } = useRack(first);
   const [message, setMessage] = useState("");
   const [off, setOff] = useState<Board | null>(null);
@@ -38,17 +39,16 @@ export function RackView({ first, ownSpecies }: { first: RackPage; ownSpecies: S
   useEffect(() => { need(from, to); }, [from, to, need]);
   const again = useCallback(() => ask({}), [ask]);
   const takeOff = useCallback(async (board: RackBoard) => {
-    const answer = await fetch(`/api/rack/${encodeURIComponent(board.id)}`, { method: "DELETE" }).catch(() => null);
-    if (!answer) { setMessage("The server does not answer. Nothing on the rack was changed; try again."); return; }
-    if (!answer.ok) { setMessage((await answer.json()).message); return; }
+    const answer = await send("DELETE", `/api/rack/${encodeURIComponent(board.id)}`);
+    if (!answer.ok) { setMessage(answer.message); return; }
     const { reservedBy: _, ...plain } = board;
     setOff(plain);
     setMessage(`${board.id} is off the rack.`);
     again();
   }, [again]);
   const putBack = async () => {
-    const answer = await fetch("/api/rack", { method: "POST", headers: { "content-type": "application/json" }, body: JSON.stringify({ kind: "put", boards: [off] }) }).catch(() => null);
-    if (!answer?.ok) { setMessage("The server does not answer. Try again."); return; }
+    const answer = await send("POST", "/api/rack", { kind: "put", boards: [off] });
+    if (!answer.ok) { setMessage(answer.message); return; }
     setMessage(`${off!.id} is back on the rack.`);
     setOff(null);
     again();
@@ -64,7 +64,7 @@ export function RackView({ first, ownSpecies }: { first: RackPage; ownSpecies: S
           <input ref={file} type="file" accept=".csv,text/csv" className="hidden" aria-label="Rack file" onChange={(event) => { const chosen = event.target.files?.[0]; event.target.value = ""; setMessage(""); if (chosen) setImporting(chosen); }} />
         </div>
         {(message || fault) && <p role="status" className="mt-3 border border-layout bg-white p-2.5">{message || fault}{off && <button className="button ml-3" onClick={() => void putBack()}>Put {off.id} back</button>}</p>}
-        {importing && <RackImport key={importing.name + importing.lastModified} file={importing} onDone={(said) => { setImporting(null); setMessage(said); again(); }} onLeave={() => setImporting(null)} />}
+        {importing && <RackImport key={importing.name + importing.lastModified} file={importing} ownSpecies={ownSpecies} today={today} onDone={(said) => { setImporting(null); setMessage(said); again(); }} onLeave={() => setImporting(null)} />}
         <div className="mt-3"><FieldRow>
           <TextField label="Name, tree or shelf" value={query.text} onTake={(text) => { ask({ text }); return null; }} />
           <Choice label="Wood" value={query.species ?? "all"} options={[{ value: "all", name: `All, ${all}` }, ...sum.species.map((each) => ({ value: each.id, name: `${findSpecies(each.id, ownSpecies)?.name ?? each.id}, ${each.count}` }))]} onTake={(id) => ask({ species: id === "all" ? null : id })} />

@@ -14,6 +14,7 @@ import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
 import { RackPictures } from "../rack/RackPictures";
 import { CutDiagrams } from "./CutList";
+import { LookedThrough } from "./LookedThrough";
 import { StageHead } from "./StageHead";
 import { useComposer } from "./useComposer";
 
@@ -121,6 +122,7 @@ function PanelBoards() {
         <div key={score.id} className="min-w-0 border-b border-hairline py-1 text-[13px]" data-score={score.id}><dt className="text-graphite">{score.name}</dt><dd className="truncate font-[560]" title={say(score.said)}>{say(score.said)}</dd><dd className="mt-1 h-1 bg-hairline" aria-hidden><span className="block h-full bg-graphite" style={{ width: `${Math.round(100 * score.share)}%` }} /></dd></div>
       ))}</dl>}
       <PanelOutline />
+      <LookedThrough />
       <RackPictures boards={rack} species={plan.species.id} ownSpecies={usePiece().ownSpecies} note={(board) => {
         if (panel.strips.some((each) => each.board === board.id)) return { text: "in the top", usable: false, action: null };
         if (panel.banned.includes(board.id)) return { text: "kept for something else", usable: false, action: { name: "Release", run: () => set(`${board.id} released`, ["panel", "banned"], panel.banned.filter((each) => each !== board.id)) } };

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from "react";
 import { Price, priceOf } from "../../core/buying/price-list";
 import type { Purchase } from "../../core/buying/propose";
 import type { Board } from "../../core/stock/board";
+import { ask as send } from "../frame/ask";
 import { fractions } from "../frame/fractions";
 import { dayName } from "../frame/sentences";
 import { useUnit } from "../frame/unit";
@@ -11,6 +12,9 @@ import { ShoppingTable } from "./CutList";
 
 interface Order { id: string; boards: Board[]; total: number; currency: string; orderedOn: string; dueOn: string; received: boolean }
 interface Look { merchant: { name: string; currency: string; deliveryDays: number }; faults: { line: number; message: string }[]; came: number; orders: Order[]; prices: Price[]; currency: string; needed: { label: string; length: number; width: number; thickness: number }[]; purchase: Purchase | null; dueOn: string }
+
+/** A price list larger than this is none, bytes. */
+const PRICES = 1_000_000;
 
 /** What is missing by the sizes sold, what it costs, what the simulated merchant would send for it, and what is on its way. */
 export function Buying() {
@@ -23,14 +27,14 @@ export function Buying() {
   const ask = async (body: object) => {
     setBusy(true);
     setMessage(null);
-    try {
-      const answer = await fetch(`/api/pieces/${id}/buying`, { method: "POST", headers: { "content-type": "application/json" }, body: JSON.stringify(body) });
-      const json = await answer.json();
-      if (!answer.ok) { setMessage(json.message); return; }
-      setLook(json);
-      if (json.came > 0) { setMessage(`${json.came === 1 ? "An order has" : `${json.came} orders have`} come: its boards are on the rack.`); reloadRack(); }
-    } catch { setMessage("The server does not answer. Nothing was ordered; try again."); } finally { setBusy(false); }
+    const answer = await send<Look>("POST", `/api/pieces/${id}/buying`, body);
+    setBusy(false);
+    if (!answer.ok) { setMessage(answer.message); return; }
+    setLook(answer.json);
+    const { came } = answer.json;
+    if (came > 0) { setMessage(`${came === 1 ? "An order has" : `${came} orders have`} come: its boards are on the rack.`); reloadRack(); }
   };
+  const readPrices = (chosen: File) => (chosen.size > PRICES ? setMessage(`${chosen.name} is ${(chosen.size / 1e6).toFixed(1)} MB; a price list is never over ${PRICES / 1e6} MB. Choose the right CSV.`) : void chosen.text().then((text) => ask({ kind: "prices", text })));
   // orders that are due come onto the rack when someone looks
   useEffect(() => { if (saveState === "saved") void ask({ kind: "look" }); }, [saveState, plan.cutting.missing.length]);
   const shopping = plan.cutting.shopping;
@@ -44,7 +48,7 @@ export function Buying() {
       <div className="mt-2 flex flex-wrap items-center gap-2 text-[13.5px]">
         {known.length > 0 && <span>By the price list about <b className="font-[560]">{known.reduce((a, b) => a + b, 0).toFixed(0)} {look!.currency}</b>{known.length < shopping.length && `, ${shopping.length - known.length} sizes are not on it`}.</span>}
         <button className="button button-plain" onClick={() => file.current?.click()}>Read a price list</button>
-        <input ref={file} type="file" accept=".csv,text/csv" className="hidden" aria-label="Price list" onChange={(event) => { const chosen = event.target.files?.[0]; event.target.value = ""; if (chosen) void chosen.text().then((text) => ask({ kind: "prices", text })); }} />
+        <input ref={file} type="file" accept=".csv,text/csv" className="hidden" aria-label="Price list" onChange={(event) => { const chosen = event.target.files?.[0]; event.target.value = ""; if (chosen) readPrices(chosen); }} />
       </div>
       {message && <p role="status" className="mt-2 border border-layout bg-white p-2.5">{message}</p>}
       {look?.faults.map((fault) => <p key={fault.line} role="alert" className="mt-1 text-[13.5px] text-fix">Line {fault.line}: {fault.message}</p>)}

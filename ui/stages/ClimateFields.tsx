@@ -4,8 +4,9 @@ import { useRef, useState } from "react";
 import { OUTDOOR_PLACES, USUAL_ADDED } from "../../core/climate/outdoors";
 import { MONTHS, TYPICAL_CLIMATES } from "../../core/climate/rooms";
 import type { ClimateChoice } from "../../core/climate/year";
-import { ReadLogger, readLogger } from "../../core/formats/logger-csv";
+import type { ReadLogger } from "../../core/formats/logger-csv";
 import { Choice, FieldRow, NumberField, Tick } from "../fields/fields";
+import { readList } from "../frame/readList";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
 
@@ -53,7 +54,7 @@ export function ClimateFields() {
         {(climate.kind === "house" || climate.kind === "outdoors") && <Tick label="South of the equator" checked={climate.south} onTake={(value) => set("South of the equator", [...path, "south"], value)} />}
         {climate.kind === "log" && <><p className="self-center text-[13px]">{climate.name}: {climate.readings.toLocaleString("en")} readings, {climate.from} to {climate.to}.</p><Choice label="Months it lacks come from" value={climate.fill} options={typicalOptions} onTake={(value) => set("Months it lacks", [...path, "fill"], value)} /></>}
         <button className="button button-plain" onClick={() => file.current?.click()}><FileUp size={14} />Import a logger’s CSV</button>
-        <input ref={file} type="file" accept=".csv,.txt,text/csv" className="hidden" aria-label="Logger file" onChange={(event) => { const chosen = event.target.files?.[0]; event.target.value = ""; if (chosen) void chosen.text().then((text) => setLog({ name: chosen.name, read: readLogger(text) })); }} />
+        <input ref={file} type="file" accept=".csv,.txt,text/csv" className="hidden" aria-label="Logger file" onChange={(event) => { const chosen = event.target.files?.[0]; event.target.value = ""; if (chosen) void readList(chosen.name, { kind: "logger", file: chosen }).catch((error: Error): ReadLogger => ({ ok: false, message: error.message })).then((read) => setLog({ name: chosen.name, read })); }} />
       </FieldRow>
       {log && (
         <div role="alert" className={`mt-2 border bg-white p-3 ${log.read.ok ? "border-hairline" : "border-fix"}`} data-log-read={String(log.read.ok)}>

@@ -2,7 +2,8 @@
 import { FileUp, Radio } from "lucide-react";
 import { useRef, useState } from "react";
 import { readLogger } from "../../core/formats/logger-csv";
-import { readReadings, ReadReadings } from "../../core/formats/readings-csv";
+import type { ReadReadings } from "../../core/formats/readings-csv";
+import { readList } from "../frame/readList";
 import { usePiece } from "../piece/PieceProvider";
 
 /** Readings from a CSV, and the room's year from the logger on the bench. */
@@ -11,6 +12,7 @@ export function LogImport() {
   const file = useRef<HTMLInputElement>(null);
   const [found, setFound] = useState<{ name: string; read: ReadReadings } | null>(null);
   const [message, setMessage] = useState<string | null>(null);
+  const boards = [...new Set([...rack.map((board) => board.id), ...piece.panel.strips.map((strip) => strip.board), ...piece.cutting.sawn.map((each) => each.board.id)])];
   const take = () => {
     if (!found) return;
     const refused = edit(`${found.read.entries.length} readings from ${found.name}`, [{ path: ["log"], value: [...piece.log, ...found.read.entries] }]);
@@ -33,7 +35,7 @@ export function LogImport() {
   return (
     <div className="flex flex-wrap items-center gap-2">
       <button className="button button-plain" onClick={() => file.current?.click()}><FileUp size={14} />Readings from a CSV</button>
-      <input ref={file} type="file" accept=".csv,.txt,text/csv" className="hidden" aria-label="Readings file" onChange={(event) => { const chosen = event.target.files?.[0]; event.target.value = ""; if (chosen) void chosen.text().then((text) => setFound({ name: chosen.name, read: readReadings(text, () => crypto.randomUUID(), rack.map((board) => board.id)) })); }} />
+      <input ref={file} type="file" accept=".csv,.txt,text/csv" className="hidden" aria-label="Readings file" onChange={(event) => { const chosen = event.target.files?.[0]; event.target.value = ""; if (chosen) void readList(chosen.name, { kind: "readings", file: chosen, boards }).then((read) => setFound({ name: chosen.name, read }), (error: Error) => setMessage(error.message)); }} />
       <button className="button button-plain" onClick={() => void fetchLog()}><Radio size={14} />The room’s year from the logger</button>
       {message && <p role="status" className="basis-full text-[13px]">{message}</p>}
       {found && (

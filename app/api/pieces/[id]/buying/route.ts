@@ -6,7 +6,7 @@ import { addDays } from "../../../../../core/movement/course";
 import { text } from "../../../../../core/piece/fields";
 import { planPiece } from "../../../../../core/plan";
 import { SPECIES } from "../../../../../core/wood/species";
-import { rack } from "../../../../../store/boards";
+import { savedInputs } from "../../../../../store/inputs";
 import { ordersOf, placeOrder, priceListOf, receiveDue, receiveOrder, savePriceList, soldBy } from "../../../../../store/orders";
 import { openPiece } from "../../../../../store/pieces";
 import { currentWorkshop } from "../../../../../store/workshops";
@@ -23,14 +23,13 @@ const asked = v.variant("kind", [
 export const POST = route(async (request: Request, { params }: { params: Promise<{ id: string }> }) => {
   const { id } = await params;
   if (!isId(id)) return noPiece();
-  const body = await readJson(request, 4_000_000);
+  const body = await readJson(request, 1_500_000);
   if (!body.ok) return body.answer;
   const read = v.safeParse(asked, body.json);
   if (!read.success) return refuseFault(asked, body.json);
   const workshop = await currentWorkshop();
   const today = isoToday();
-  const opened = await openPiece(workshop.id, id);
-  if (!opened) return noPiece();
+  if (!(await openPiece(workshop.id, id))) return noPiece();
   let faults: { line: number; message: string }[] = [];
   const given = read.output;
   if (given.kind === "prices") {
@@ -40,8 +39,10 @@ export const POST = route(async (request: Request, { params }: { params: Promise
   }
   if (given.kind === "receive" && !(await receiveOrder(workshop.id, given.order))) return refuse("This order is on the rack already.", 409);
   const came = (await receiveDue(workshop.id, today)) + (given.kind === "receive" ? 1 : 0);
-  const boards = await rack(workshop.id, id, opened.piece.species);
-  const plan = planPiece({ piece: opened.piece, shop: workshop.shop, rack: boards, ownSpecies: workshop.ownSpecies, today });
+  const saved = await savedInputs(workshop, id, today);
+  if (!saved) return noPiece();
+  const { inputs } = saved;
+  const plan = planPiece(inputs);
   const stock = merchantStock(plan.species, today, await soldBy(workshop.id, MERCHANT.name));
   if (given.kind === "order") {
     const wanted = stock.filter((board) => given.boards.includes(board.id));
@@ -52,7 +53,7 @@ export const POST = route(async (request: Request, { params }: { params: Promise
   const orders = await ordersOf(workshop.id);
   const open = orders.filter((order) => !order.received && order.piece === id);
   // boards on their way count as if they stood on the rack already
-  const coming = planPiece({ piece: opened.piece, shop: workshop.shop, rack: [...boards, ...open.flatMap((order) => order.boards).filter((board) => board.species === plan.species.id).map((board) => ({ ...board, reservedBy: null }))], ownSpecies: workshop.ownSpecies, today });
+  const coming = open.length === 0 ? plan : planPiece({ ...inputs, rack: [...inputs.rack, ...open.flatMap((order) => order.boards).filter((board) => board.species === plan.species.id).map((board) => ({ ...board, reservedBy: null }))] });
   const offered = coming.panel.candidates.reduce((sum, each) => sum + each.width, 0);
   const have = plan.panel.laid.length > 0 ? plan.panel.laid.reduce((sum, each) => sum + each.full, 0) : offered;
   const needed = [...coming.cutting.missing, ...(plan.geometry.core.count === 1 ? strips(plan.geometry.core, have, workshop.shop) : [])];

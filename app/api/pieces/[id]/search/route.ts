@@ -1,8 +1,7 @@
 import { searchFor } from "../../../../../core/layout/cutting";
 import { planPiece } from "../../../../../core/plan";
-import { rack } from "../../../../../store/boards";
+import { savedInputs } from "../../../../../store/inputs";
 import { openJob, jobOf, stopJob } from "../../../../../store/jobs";
-import { openPiece } from "../../../../../store/pieces";
 import { currentWorkshop } from "../../../../../store/workshops";
 import { isId, isoToday, noPiece, refuse, route } from "../../../answer";
 
@@ -21,11 +20,10 @@ export const POST = route(async (_: Request, { params }: { params: Promise<{ id:
   const { id } = await params;
   if (!isId(id)) return noPiece();
   const workshop = await currentWorkshop();
-  const opened = await openPiece(workshop.id, id);
-  if (!opened) return noPiece();
-  const boards = await rack(workshop.id, id, opened.piece.species);
-  const plan = planPiece({ piece: opened.piece, shop: workshop.shop, rack: boards, ownSpecies: workshop.ownSpecies, today: isoToday() });
-  const inputs = searchFor(plan.cutting.pieces, opened.piece.cutting, boards, plan.cutting.strips, workshop.shop, ROUNDS, 1);
+  const saved = await savedInputs(workshop, id, isoToday());
+  if (!saved) return noPiece();
+  const { cutting } = planPiece(saved.inputs);
+  const inputs = searchFor(cutting.pieces, saved.opened.piece.cutting, saved.inputs.rack, cutting.strips, workshop.shop, ROUNDS, 1);
   if (inputs.pieces.length === 0) return refuse("Everything is sawn: there is nothing left to search for.");
   await openJob(workshop.id, id, inputs);
   return Response.json({ job: await jobOf(workshop.id, id) });

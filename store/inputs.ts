@@ -1,0 +1,14 @@
+import { boardsNamed } from "../core/piece/copy";
+import type { PlanInputs } from "../core/plan";
+import { OFFERED, offeredBoards } from "./boards";
+import { openPiece, OpenPiece } from "./pieces";
+import type { Workshop } from "./workshops";
+
+/** A piece as it is saved, and everything its plan is computed from; null when it is not here. */
+export async function savedInputs(workshop: Workshop, id: string, today: string): Promise<{ opened: OpenPiece; inputs: PlanInputs } | null> {
+  const opened = await openPiece(workshop.id, id);
+  if (!opened) return null;
+  const { piece } = opened;
+  const { boards } = await offeredBoards(workshop.id, id, piece.species, boardsNamed(piece), OFFERED);
+  return { opened, inputs: { piece, shop: workshop.shop, rack: boards, ownSpecies: workshop.ownSpecies, today } };
+}

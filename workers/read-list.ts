@@ -1,0 +1,28 @@
+/** Reads lists off the main thread, however long they are: boards, a logger's log, readings. Posts how far it is, then what it read. */
+import { ReadLogger, readLogger } from "../core/formats/logger-csv";
+import { ReadRack, readRack } from "../core/formats/rack-csv";
+import { ReadReadings, readReadings } from "../core/formats/readings-csv";
+
+export type ListOrder =
+  | { kind: "rack"; file: Blob; species: readonly { id: string; name: string }[]; today: string }
+  | { kind: "logger"; file: Blob }
+  | { kind: "readings"; file: Blob; boards: readonly string[] };
+export interface ListRead { rack: ReadRack; logger: ReadLogger; readings: ReadReadings }
+export type ListReport = { kind: "share"; share: number } | { kind: "read"; read: ListRead[keyof ListRead] } | { kind: "failed"; message: string };
+
+self.onmessage = async ({ data }: MessageEvent<ListOrder>) => {
+  const post = (report: ListReport) => self.postMessage(report);
+  try {
+    post({ kind: "read", read: read(data, await data.file.text(), (share) => post({ kind: "share", share })) });
+  } catch (error) {
+    post({ kind: "failed", message: error instanceof Error ? error.message : String(error) });
+  }
+};
+
+function read(order: ListOrder, text: string, told: (share: number) => void): ListRead[keyof ListRead] {
+  switch (order.kind) {
+    case "rack": return readRack(text, order.species, order.today, told);
+    case "logger": return readLogger(text);
+    case "readings": return readReadings(text, () => crypto.randomUUID(), order.boards);
+  }
+}
