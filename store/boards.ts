@@ -5,6 +5,7 @@ import type { Board, RackBoard } from "../core/stock/board";
 import { RACK_PAGE, RackQuery, RackSum } from "../core/stock/rack-query";
 import { pool, transaction } from "./database";
 import { note } from "./history";
+import { handOver, lockBoards, lockRack } from "./reservations";
 
 interface Row { body: Board; piece: string | null; name: string | null }
 
@@ -110,6 +111,7 @@ export async function putBoards(workshop: string, boards: readonly Board[], how:
 /** The same within a transaction that does more. */
 export async function addBoards(client: PoolClient, workshop: string, boards: readonly Board[], how: "added" | "bought", facts: object = {}): Promise<Put> {
   const ids = boards.map((board) => board.id);
+  await lockRack(client, workshop);
   await lockBoards(client, workshop, ids);
   const { rows } = await client.query<{ id: string; fresh: boolean }>(
     `insert into board (workshop_id, id, body)
@@ -120,26 +122,22 @@ export async function addBoards(client: PoolClient, workshop: string, boards: re
   await note(client, workshop, fresh, how, facts);
   await note(client, workshop, rows.filter((row) => !row.fresh).map((row) => row.id), "changed", {});
   const put = new Set(rows.map((row) => row.id));
+  await handOver(client, workshop, [...put]);
   return { added: fresh.length, replaced: rows.length - fresh.length, cut: ids.filter((id) => !put.has(id)) };
 }
 
 /** Puts one new board on the rack; false when a board of that name is there, or was cut: of several at once one is told yes. */
 export async function addBoard(workshop: string, board: Board): Promise<boolean> {
   return transaction(async (client) => {
+    await lockRack(client, workshop);
     const { rowCount } = await client.query(
       `insert into board (workshop_id, id, body) values ($1, $2, $3)
        on conflict (workshop_id, id) do update set body = excluded.body, left_at = null, left_why = null where board.left_why = 'taken off'`, [workshop, board.id, JSON.stringify(board)]);
-    if (rowCount === 1) await note(client, workshop, [board.id], "added", {});
-    return rowCount === 1;
+    if (rowCount !== 1) return false;
+    await note(client, workshop, [board.id], "added", {});
+    await handOver(client, workshop, [board.id]);
+    return true;
   });
-}
-
-/**
- * Holds these boards until the transaction ends, in the order of their names. Whoever changes more than one board, or a board's
- * reservation, begins with this: two that want the same boards wait for one another and never in a circle.
- */
-export async function lockBoards(client: PoolClient, workshop: string, ids: readonly string[]): Promise<void> {
-  await client.query("select 1 from board where workshop_id = $1 and id = any($2) order by id for update", [workshop, ids]);
 }
 
 /** One board, on the rack or gone; `at` says which version this is. */
@@ -174,34 +172,3 @@ export async function removeBoard(workshop: string, id: string): Promise<boolean
     return rowCount === 1;
   });
 }
-
-/**
- * Makes the piece's reservations exactly `wanted`, as far as others have not taken them first. The boards must be held by `lockPiecesBoards`:
- * then no one else changes a reservation between what is written here and what is read.
- *
- * @param name  what the piece is called, which the rack shows
- * @returns the boards another piece holds
- */
-export async function reserve(client: PoolClient, workshop: string, piece: string, name: string, wanted: readonly string[]): Promise<Taken[]> {
-  const { rows: freed } = await client.query<{ id: string }>("delete from board_reservation where workshop_id = $1 and piece_id = $2 and not (board_id = any($3)) returning board_id as id", [workshop, piece, wanted]);
-  const { rows: got } = await client.query<{ id: string }>(
-    `insert into board_reservation (workshop_id, board_id, piece_id, piece_name)
-     select $1, id, $2, $4 from board where workshop_id = $1 and id = any($3) and left_at is null order by id
-     on conflict (workshop_id, board_id) do nothing returning board_id as id`, [workshop, piece, wanted, name]);
-  await client.query("update board_reservation set piece_name = $3 where workshop_id = $1 and piece_id = $2 and piece_name <> $3", [workshop, piece, name]);
-  await note(client, workshop, freed.map((row) => row.id), "released", { piece });
-  await note(client, workshop, got.map((row) => row.id), "reserved", { piece });
-  const { rows } = await client.query<Taken>("select board_id as board, piece_id as piece, piece_name as name from board_reservation where workshop_id = $1 and board_id = any($3) and piece_id <> $2 order by board_id", [workshop, piece, wanted]);
-  return rows;
-}
-
-/** Holds every board that a save of this piece can touch: those it will name, those it has, those it has sawn and their offcuts. */
-export async function lockPiecesBoards(client: PoolClient, workshop: string, piece: string, named: readonly string[]): Promise<void> {
-  const { rows } = await client.query<{ id: string }>(
-    `select id from board where workshop_id = $1 and (id = any($3) or cut_by = $2 or cut_from in (select id from board where workshop_id = $1 and cut_by = $2))
-     union select board_id from board_reservation where workshop_id = $1 and piece_id = $2`, [workshop, piece, named]);
-  await lockBoards(client, workshop, rows.map((row) => row.id));
-}
-
-/** A board that another piece holds, and that piece. */
-export interface Taken { board: string; piece: string; name: string }

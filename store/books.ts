@@ -1,7 +1,7 @@
 import { boardsOf } from "../core/piece/copy";
 import { mendPiece } from "../core/piece/mend";
-import { lockPiecesBoards, reserve } from "./boards";
 import { pool, transaction } from "./database";
+import { lockPiecesBoards, reserve } from "./reservations";
 
 /** A board whose reservation and whose piece disagree. */
 export interface Difference { workshop: string; piece: string; board: string; what: "reserved, though the piece does not name it" | "named by the piece and free, though not reserved" }
@@ -25,12 +25,12 @@ export async function mendBooks(): Promise<Difference[]> {
   for (const { workshop, piece } of new Map(found.map((each) => [each.piece, each])).values()) {
     await transaction(async (client) => {
       const { rows } = await client.query<{ body: unknown; away: boolean }>(
-        "select s.body, p.put_away as away from piece p join piece_state s on s.workshop_id = p.workshop_id and s.piece_id = p.id and s.n = p.head where p.workshop_id = $1 and p.id = $2 for update of p", [workshop, piece]);
+        "select s.body, p.put_away as away from piece p join piece_state s on s.workshop_id = p.workshop_id and s.piece_id = p.id and s.n = p.head where p.workshop_id = $1 and p.id = $2 for no key update of p", [workshop, piece]);
       if (!rows[0]) return;
       const body = mendPiece(rows[0].body).value;
       const named = rows[0].away ? [] : boardsOf(body);
-      await lockPiecesBoards(client, workshop, piece, named);
-      await reserve(client, workshop, piece, body.name, named);
+      const held = await lockPiecesBoards(client, workshop, piece, named);
+      await reserve(client, workshop, piece, body.name, named, held);
     });
   }
   return found;

@@ -4,9 +4,10 @@ import { boardsOf } from "../core/piece/copy";
 import { Mended, mendPiece } from "../core/piece/mend";
 import type { Piece } from "../core/piece/schema";
 import type { Board } from "../core/stock/board";
-import { lockPiecesBoards, reserve, sameBoard, Taken } from "./boards";
+import { sameBoard } from "./boards";
 import { applyCuts, CutRefused } from "./cuts";
 import { pool, transaction } from "./database";
+import { lockPiecesBoards, reserve, Taken } from "./reservations";
 
 /** What a screen needs to go on with a piece: its head, and the line of states that undo and redo walk. `mended` are stored values this Taller no longer takes. */
 export interface OpenPiece { id: string; revision: number; piece: Piece; mended: Mended[]; head: number; line: { n: number; label: string }[]; newest: number; putAway: boolean }
@@ -61,9 +62,9 @@ export async function pastOf(workshop: string, id: string): Promise<{ n: number;
 export async function addPiece(workshop: string, piece: Piece): Promise<string> {
   return transaction(async (client) => {
     const id = await begin(client, workshop, piece);
-    await lockPiecesBoards(client, workshop, id, touchedBy(piece));
+    const held = await lockPiecesBoards(client, workshop, id, touchedBy(piece));
     await applyCuts(client, workshop, id, piece.cutting.sawn);
-    await reserve(client, workshop, id, piece.name, boardsOf(piece));
+    await reserve(client, workshop, id, piece.name, boardsOf(piece), held);
     return id;
   });
 }
@@ -73,7 +74,7 @@ export async function importPiece(workshop: string, given: Piece): Promise<{ id:
   return transaction(async (client) => {
     const { rows: [{ id }] } = await client.query<{ id: string }>("insert into piece (workshop_id) values ($1) returning id", [workshop]);
     const named = touchedBy(given);
-    await lockPiecesBoards(client, workshop, id, named);
+    const held = await lockPiecesBoards(client, workshop, id, named);
     const { rows } = await client.query<{ id: string; body: Board; left_why: string | null; holder: string | null; orphan: boolean }>(
       `select b.id, b.body, b.left_why, r.piece_name as holder, not exists (select 1 from piece p where p.workshop_id = b.workshop_id and p.id = b.cut_by) as orphan
          from board b left join board_reservation r on r.workshop_id = b.workshop_id and r.board_id = b.id where b.workshop_id = $1 and b.id = any($2)`, [workshop, named]);
@@ -81,7 +82,7 @@ export async function importPiece(workshop: string, given: Piece): Promise<{ id:
     const { piece, adopted, said } = arriving(given, standing, sameBoard);
     await client.query("update board set cut_by = $3 where workshop_id = $1 and id = any($2)", [workshop, adopted, id]);
     await firstState(client, workshop, id, piece);
-    await reserve(client, workshop, id, piece.name, boardsOf(piece));
+    await reserve(client, workshop, id, piece.name, boardsOf(piece), held);
     return { id, said };
   });
 }
@@ -106,7 +107,7 @@ export async function savePiece(workshop: string, id: string, revision: number, 
   return transaction(async (client): Promise<Saved> => {
     const { rows } = await client.query<{ revision: number; head: number; tip: number; put_away: boolean; newest: number }>(
       `select revision, head, tip, put_away, (select max(n) from piece_state m where m.workshop_id = p.workshop_id and m.piece_id = p.id) as newest
-         from piece p where workshop_id = $1 and id = $2 for update`, [workshop, id]);
+         from piece p where workshop_id = $1 and id = $2 for no key update`, [workshop, id]);
     const now = rows[0];
     if (!now) return { kind: "gone" };
     if (now.revision !== revision) {
@@ -124,11 +125,11 @@ export async function savePiece(workshop: string, id: string, revision: number, 
     }
     const body = await bodyOf(client, workshop, id, head);
     if (!body) throw new UnknownState();
-    await lockPiecesBoards(client, workshop, id, touchedBy(body));
+    const held = await lockPiecesBoards(client, workshop, id, touchedBy(body));
     await client.query("update piece set revision = $3, head = $4, tip = $5, saved_at = now() where workshop_id = $1 and id = $2", [workshop, id, revision + 1, head, tip]);
     await client.query("insert into piece_revision (workshop_id, piece_id, revision, state) values ($1, $2, $3, $4)", [workshop, id, revision + 1, head]);
     const rackChanged = await applyCuts(client, workshop, id, body.cutting.sawn);
-    return { kind: "saved", revision: revision + 1, taken: await reserve(client, workshop, id, body.name, now.put_away ? [] : boardsOf(body)), rackChanged, putAway: now.put_away };
+    return { kind: "saved", revision: revision + 1, taken: await reserve(client, workshop, id, body.name, now.put_away ? [] : boardsOf(body), held), rackChanged, putAway: now.put_away };
   }).catch((error) => {
     if (error instanceof CutRefused) return { kind: "refused", message: error.message } as const;
     if (error instanceof UnknownState) return { kind: "unknown-state" } as const;
@@ -142,8 +143,8 @@ export async function setPutAway(workshop: string, id: string, away: boolean): P
     const { rows } = await client.query<{ head: number }>("update piece set put_away = $3 where workshop_id = $1 and id = $2 returning head", [workshop, id, away]);
     if (!rows[0]) return false;
     const body = (await bodyOf(client, workshop, id, rows[0].head))!;
-    await lockPiecesBoards(client, workshop, id, touchedBy(body));
-    await reserve(client, workshop, id, body.name, away ? [] : boardsOf(body));
+    const held = await lockPiecesBoards(client, workshop, id, touchedBy(body));
+    await reserve(client, workshop, id, body.name, away ? [] : boardsOf(body), held);
     return true;
   });
 }

@@ -26,12 +26,14 @@ export async function benchSum(workshop: string, runner: string): Promise<BenchS
   return rows[0];
 }
 
-/** Pieces whose name or commission holds `text`, a few. */
+/** Pieces whose name or commission holds every word of `text`, a few, last touched first. */
 export async function findPieces(workshop: string, text: string): Promise<{ id: string; name: string; commission: string }[]> {
+  const words = text.split(/\s+/).filter(Boolean).map((word) => `%${word.replace(/[\\%_]/g, "\\$&")}%`);
+  if (words.length === 0) return [];
   const { rows } = await pool().query<{ id: string; name: string; commission: string }>(
     `select p.id, s.body ->> 'name' as name, s.body ->> 'commission' as commission
        from piece p join piece_state s on s.workshop_id = p.workshop_id and s.piece_id = p.id and s.n = p.head
-      where p.workshop_id = $1 and (s.body ->> 'name' ilike $2 or s.body ->> 'commission' ilike $2) order by p.put_away, p.saved_at desc limit 8`, [workshop, `%${text.replace(/[\\%_]/g, "\\$&")}%`]);
+      where p.workshop_id = $1 and concat(s.body ->> 'name', ' ', s.body ->> 'commission') ilike all ($2::text[]) order by p.put_away, p.saved_at desc limit 8`, [workshop, words]);
   return rows;
 }
 

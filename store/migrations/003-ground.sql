@@ -38,3 +38,24 @@ alter table workshop add column changed xid8 not null default pg_current_xact_id
 alter table board add column shuffle text generated always as (md5(id)) stored;
 create index board_shuffle on board (workshop_id, species, shuffle) where left_at is null;
 create index piece_bench on piece (workshop_id, put_away, saved_at desc, id);
+
+-- What a piece names, whether or not it has it: a board that is freed goes to the piece that has wanted it longest.
+create table board_want (
+  workshop_id uuid not null,
+  piece_id uuid not null,
+  board_id text not null,
+  since timestamptz not null default clock_timestamp(),
+  primary key (workshop_id, piece_id, board_id),
+  foreign key (workshop_id, piece_id) references piece on delete cascade
+);
+create index board_want_board on board_want (workshop_id, board_id, since);
+insert into board_want (workshop_id, piece_id, board_id, since) select workshop_id, piece_id, board_id, reserved_at from board_reservation;
+insert into board_want (workshop_id, piece_id, board_id)
+  select p.workshop_id, p.id, named.board
+    from piece p
+    join piece_state s on s.workshop_id = p.workshop_id and s.piece_id = p.id and s.n = p.head,
+    lateral (select distinct each ->> 'board' as board
+               from jsonb_array_elements(jsonb_path_query_array(s.body, 'lax $.panel.strips[*]') || jsonb_path_query_array(s.body, 'lax $.cutting.sections[*]')) each) named
+   where not p.put_away and named.board is not null
+     and not exists (select 1 from jsonb_path_query(s.body, 'lax $.cutting.sawn[*].board.id') cut where cut #>> '{}' = named.board)
+  on conflict do nothing;

@@ -23,7 +23,7 @@ describe("from an imported rack to a glued panel in the log", () => {
 
   it("a merchant's list is read, and the panel composed from it", async () => {
     const { page } = maker;
-    expect(await (await post("/api/rack", { kind: "import", text: LOAD })).json()).toEqual({ added: 17, replaced: 0 });
+    expect(await (await post("/api/rack", { kind: "put", boards: readRack(LOAD, SPECIES, "2026-11-23").boards })).json()).toEqual({ added: 17, replaced: 0, cut: [] });
     before = await volume();
     id = await makePiece((piece) => ({ ...piece, name: "Elm table", species: "american-elm", choices: { ...piece.choices, stages: "all-at-once" }, form: { ...piece.form, top: { ...piece.form.top, length: 1700, width: 800, thickness: 26 } } }));
     await go(page, `/pieces/${id}/boards`);

@@ -31,22 +31,23 @@ export async function go(page: Page, path: string): Promise<void> {
 }
 
 /** Ids of the pieces on the bench, by name. */
-export async function piecesByName(page: Page): Promise<Record<string, string>> {
-  await go(page, "/");
-  return Object.fromEntries(await page.$$eval("[data-piece]", (cards) => cards.map((card) => [card.querySelector("h2")!.textContent!, (card as HTMLElement).dataset.piece!])));
+export async function piecesByName(): Promise<Record<string, string>> {
+  const found: Record<string, string> = {};
+  for (let from = 0; ; ) {
+    const { pieces } = (await (await fetch(`${address()}/api/pieces/page?from=${from}`)).json()) as { pieces: { id: string; name: string }[] };
+    for (const { id, name } of pieces) found[name] = id;
+    if (pieces.length === 0) return found;
+    from += pieces.length;
+  }
 }
 
 /** A piece of one's own for this test, so that tests don't meet in one. */
 export async function makePiece(change: (piece: Piece) => Piece, from = "Dining table"): Promise<string> {
-  const bench = await (await fetch(`${address()}/`)).text();
-  const ids = [...bench.matchAll(/data-piece="([0-9a-f-]{36})"/g)].map((match) => match[1]);
-  for (const id of ids) {
-    const read = readPiece(await (await fetch(`${address()}/api/pieces/${id}/file`)).text());
-    if (!read.ok || read.piece.name !== from) continue;
-    const answer = await post("/api/pieces", { kind: "import", text: writePiece(change({ ...read.piece, panel: { ...read.piece.panel, strips: [] } })) });
-    return ((await answer.json()) as { id: string }).id;
-  }
-  throw new Error(`No piece called ${from} on the bench.`);
+  const id = (await piecesByName())[from];
+  const read = id ? readPiece(await fileOf(id)) : null;
+  if (!read?.ok) throw new Error(`No piece called ${from} on the bench.`);
+  const answer = await post("/api/pieces", { kind: "import", text: writePiece(change({ ...read.piece, panel: { ...read.piece.panel, strips: [] } })) });
+  return ((await answer.json()) as { id: string }).id;
 }
 
 export const post = (path: string, body: unknown) => fetch(address() + path, { method: "POST", headers: { "content-type": "application/json" }, body: typeof body === "string" ? body : JSON.stringify(body) });

@@ -52,7 +52,7 @@ describe("the shop", () => {
     const { page } = maker;
     await go(page, "/shop");
     await typeField(page, "Planer width", "-5");
-    await status("Planer width must be more than 0 mm");
+    await status("Planer width must be 50 mm at least");
     await page.reload({ waitUntil: "networkidle0" });
     expect(await page.$$eval("input", (all) => all.some((each) => each.value === "410"))).toBe(true);
   });

@@ -6,7 +6,7 @@ let maker: Maker;
 let table: string;
 beforeAll(async () => {
   maker = await sitDown();
-  table = (await piecesByName(maker.page))["Dining table"];
+  table = (await piecesByName())["Dining table"];
 });
 afterAll(async () => {
   await maker.close();
@@ -74,7 +74,7 @@ describe("dimensions typed on the drawing", () => {
     expect(file.form.top.length).toBeCloseTo(78.75 * 25.4, 9);
     expect(file.form.apron.depth).toBe(95);
   });
-  it.each([["12 7/0", /divides by nothing/], ["0", /must be more than 0 mm/], ["-40", /must be more than 0 mm/], ["wide", /is not a length/], ["99999", /6000 mm at most/]])("%s is refused with the field's name; what was typed stays", async (typed, message) => {
+  it.each([["12 7/0", /divides by nothing/], ["0", /must be 200 mm at least/], ["-40", /must be 200 mm at least/], ["wide", /is not a length/], ["99999", /6000 mm at most/]])("%s is refused with the field's name; what was typed stays", async (typed, message) => {
     const { page } = maker;
     await go(page, `/pieces/${id}/form`);
     const before = await fileOf(id);

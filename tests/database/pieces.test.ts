@@ -125,7 +125,7 @@ describe("one reservation a board", () => {
     await expect(pool().query("insert into board_reservation (workshop_id, board_id, piece_id) values ($1, $2, $3)", [one.workshop_id, one.board_id, one.piece_id])).rejects.toThrow(/duplicate key/);
   });
   it("putting a piece away frees its boards, getting it back takes those still free", async () => {
-    await pool().query("delete from board_reservation");
+    await pool().query("delete from piece");
     const first = await addPiece(shop, withBoards("B1", "B2"));
     await setPutAway(shop, first, true);
     const second = await addPiece(shop, withBoards("B2"));

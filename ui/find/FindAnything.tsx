@@ -37,9 +37,8 @@ export function FindAnything({ more = NONE }: { more?: readonly Findable[] }) {
     ];
     const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
     const known = all.filter((each) => words.every((word) => `${each.name} ${each.kind}`.toLowerCase().includes(word)));
-    const pieces = asked.filter((each) => each.kind === "piece");
-    const boards = asked.filter((each) => each.kind === "board" && !known.some((one) => one.kind === "board" && one.name === each.name));
-    return [...pieces, ...known, ...boards].slice(0, 12);
+    // what is known at once stays on top: a list that turns under a finger on Enter opens the wrong thing
+    return [...known, ...asked.filter((each) => !known.some((one) => one.kind === each.kind && one.name === each.name))].slice(0, 12);
   }, [typed, more, asked]);
   const go = (each: Findable | undefined) => { if (!each) return; setOpen(false); if (typeof each.go === "string") router.push(each.go); else each.go(); };
   return (
@@ -67,11 +66,18 @@ export function FindAnything({ more = NONE }: { more?: readonly Findable[] }) {
   );
 }
 
+/** Words that say what is looked for. */
+const KINDS = ["piece", "board"] as const;
+const NOTHING = { ok: false } as const;
+
 /** Pieces and boards whose names hold a word, a few of each; none while the server does not answer. */
-async function lookFor(word: string): Promise<Findable[]> {
+async function lookFor(typed: string): Promise<Findable[]> {
+  const words = typed.split(/\s+/).filter((each) => each !== "");
+  const only = words.length > 1 ? KINDS.find((kind) => words.includes(kind)) : undefined;
+  const word = words.filter((each) => each !== only).join(" ");
   const [pieces, boards] = await Promise.all([
-    ask<{ pieces: { id: string; name: string; commission: string }[] }>("GET", `/api/pieces/find?text=${encodeURIComponent(word)}`),
-    ask<{ boards: { id: string }[] }>("GET", `/api/rack/page?text=${encodeURIComponent(word)}`),
+    only === "board" ? NOTHING : ask<{ pieces: { id: string; name: string; commission: string }[] }>("GET", `/api/pieces/find?text=${encodeURIComponent(word)}`),
+    only === "piece" ? NOTHING : ask<{ boards: { id: string }[] }>("GET", `/api/rack/page?text=${encodeURIComponent(word)}`),
   ]);
   return [
     ...(pieces.ok ? pieces.json.pieces.map((piece) => ({ name: piece.commission ? `${piece.name}, ${piece.commission}` : piece.name, kind: "piece", go: `/pieces/${piece.id}/brief` })) : []),
