@@ -21,7 +21,8 @@ export async function lockBoards(client: PoolClient, workshop: string, ids: read
 }
 
 /**
- * Holds every board that a save of this piece can touch: those it will name, those it has, those it has sawn and their offcuts.
+ * Holds every board that a save of this piece can touch: those it will name, those it has or may be given meanwhile, those it has sawn and
+ * their offcuts. The piece's own row must be held.
  *
  * @returns their names, for `reserve`
  */
@@ -29,7 +30,8 @@ export async function lockPiecesBoards(client: PoolClient, workshop: string, pie
   await client.query("select pg_advisory_xact_lock_shared(hashtextextended($1, 0))", [workshop]);
   const { rows } = await client.query<{ id: string }>(
     `select id from board where workshop_id = $1 and (id = any($3) or cut_by = $2 or cut_from in (select id from board where workshop_id = $1 and cut_by = $2))
-     union select board_id from board_reservation where workshop_id = $1 and piece_id = $2`, [workshop, piece, named]);
+     union select board_id from board_reservation where workshop_id = $1 and piece_id = $2
+     union select board_id from board_want where workshop_id = $1 and piece_id = $2`, [workshop, piece, named]);
   const ids = rows.map((row) => row.id);
   await lockBoards(client, workshop, ids);
   return ids;
