@@ -53,10 +53,13 @@ export function readSize(cell: string, { column, unit }: FileColumn): ReadSize {
     return found ? { ok: true, mm: found.rough } : { ok: false, message: `“${typed}” in the column thickness is no quarter size that is sawn; they run from 4/4 to 16/4.` };
   }
   const plain = typed.replace(/\s/g, "").replace(",", ".");
-  if (/^[-−]?\d*\.?\d+$/.test(plain)) return { ok: true, mm: Number(plain.replace("−", "-")) * (unit ?? 1) };
+  if (/^[-−]?\d*\.?\d+(e[-+]?\d+)?$/i.test(plain)) { const number = Number(plain.replace("−", "-")); return { ok: true, mm: (unit ?? 1) === 1 ? number : twentieth(number * unit!) }; }
   const read = parseLength(typed, "inch");
-  return read.ok ? { ok: true, mm: read.mm } : { ok: false, message: `“${typed}” in the column ${column} is not a number.` };
+  return read.ok ? { ok: true, mm: twentieth(read.mm) } : { ok: false, message: `“${typed}” in the column ${column} is not a number.` };
 }
+
+/** Sizes that came from another unit are kept to a twentieth of a mm: nearer than any rule. */
+const twentieth = (mm: number) => Math.round(mm * 20) / 20;
 
 /** Thickness and width of a nominal size such as `2x6`; null when there is no such size. */
 export const readNominal = (typed: string) => nominalSize(typed.replace(/\s/g, ""));

@@ -114,7 +114,7 @@ function readRow(cells: readonly string[], header: Header, woods: ReadonlyMap<st
   const count = n.quantity ?? 1;
   if (!Number.isInteger(count) || count < 1 || count > 500) return { message: `${quoted(cell("quantity"))} in the column quantity should be a whole number from 1 to 500.` };
   const board: Board = {
-    id: cell("id") || `row${line}`, species: wood, length: tenth(n.length!), width: tenth(n.width!), widthEnd: n.width_end === null || n.width_end === undefined ? null : tenth(n.width_end), thickness: tenth(n.thickness!),
+    id: cell("id") || `row${line}`, species: wood, length: n.length!, width: n.width!, widthEnd: n.width_end ?? null, thickness: n.thickness!,
     ringLeft: n.ring_left ?? -20, ringRight: n.ring_right ?? 20, bow: n.bow ?? 0, crook: n.crook ?? 0, cup: n.cup ?? 0, twist: n.twist ?? 0,
     moisture: n.moisture ?? 9, measuredOn: cell("measured_on") || today, tree: cell("tree"), shelf: cell("shelf"), price: n.price ?? 0, defects, cutFrom: cell("cut_from"),
   };
@@ -123,19 +123,18 @@ function readRow(cells: readonly string[], header: Header, woods: ReadonlyMap<st
   return fault ? { message: `${fault.message} (${fault.field})` } : { board, count };
 }
 
-/** Sizes that came from inches are kept to a twentieth of a mm: nearer than any rule. */
-const tenth = (mm: number) => Math.round(mm * 20) / 20;
-
 function plainNumber(typed: string, column: Column): { ok: true; mm: number } | { ok: false; message: string } {
   const value = Number(squeezed(typed).replace(/[\s%°]/g, "").replace(",", "."));
   return Number.isFinite(value) ? { ok: true, mm: value } : { ok: false, message: `${quoted(typed)} in the column ${column} is not a number.` };
 }
 
+const SIZE = String.raw`(\d+(?:\.\d+)?(?:e[-+]?\d+)?)`;
+const DEFECT = new RegExp(`^(\\w+)@${SIZE},${SIZE},${SIZE},${SIZE}$`);
 function readDefects(text: string): Defect[] | string {
   if (text === "") return [];
   const defects: Defect[] = [];
   for (const part of text.split("|")) {
-    const match = part.trim().match(/^(\w+)@([\d.]+),([\d.]+),([\d.]+),([\d.]+)$/);
+    const match = part.trim().match(DEFECT);
     if (!match) return `${quoted(part.trim())} in the column defects should read like knot@620,40,55,45: kind, then place and size in mm.`;
     defects.push({ kind: match[1] as Defect["kind"], x: Number(match[2]), y: Number(match[3]), length: Number(match[4]), width: Number(match[5]) });
   }

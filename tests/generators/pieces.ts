@@ -55,6 +55,9 @@ export const randomPiece: fc.Arbitrary<Piece> = fc.tuple(fc.constantFrom(freshPi
 export const randomShop: fc.Arbitrary<Shop> = fc.oneof({ weight: 3, arbitrary: fc.constant(DEMO_SHOP) }, { weight: 1, arbitrary: patchesOf(shopSchema, 8).map((patches) => applyPatches(DEMO_SHOP, patches)) });
 
 const oddBoard = (valuesOf(boardSchema, HINTS) as fc.Arbitrary<RackBoard>).map((board) => ({ ...board, reservedBy: null }));
+/** Boards the schema takes, each with a name of its own. */
+export const oddBoards: fc.Arbitrary<RackBoard[]> = fc.array(oddBoard, { maxLength: 8 }).map((odd) => odd.filter((board, i) => odd.findIndex((each) => each.id === board.id) === i));
+
 export const randomRack: fc.Arbitrary<RackBoard[]> = fc.oneof(
   { weight: 3, arbitrary: fc.constant(DEMO_RACK) }, { weight: 1, arbitrary: fc.constant<RackBoard[]>([]) },
-  { weight: 2, arbitrary: fc.array(oddBoard, { maxLength: 8 }).map((odd) => [...DEMO_RACK.filter((board) => !odd.some((each) => each.id === board.id)), ...odd.filter((board, i) => odd.findIndex((each) => each.id === board.id) === i)]) });
+  { weight: 2, arbitrary: oddBoards.map((odd) => [...DEMO_RACK.filter((board) => !odd.some((each) => each.id === board.id)), ...odd]) });
