@@ -5,3 +5,4 @@ export function startCluster(folder: string): Promise<string>;
 export function stopCluster(folder: string): void;
 export function removeCluster(folder: string): void;
 export function freePort(): Promise<number>;
+export function crashCluster(folder: string): void;

@@ -63,6 +63,11 @@ export function stopCluster(folder) {
   if (bin && running(bin, data, folder)) postgres(bin, "pg_ctl", ["-D", data, "-m", "fast", "-w", "stop"], folder);
 }
 
+/** Stops every process of the cluster at once, as a crash does, and starts it again on the same port: it recovers from its log. */
+export function crashCluster(folder) {
+  postgres(findPostgres(), "pg_ctl", ["-D", join(folder, "data"), "-l", join(folder, "log"), "-m", "immediate", "-w", "-t", "60", "restart"], folder);
+}
+
 export function removeCluster(folder) {
   stopCluster(folder);
   rmSync(folder, { recursive: true, force: true });

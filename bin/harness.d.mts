@@ -1,5 +1,6 @@
 export const DAY: string;
 export const CHROMIUM_FLAGS: string[];
-export function startDatabase(): Promise<{ url: string; remove: () => void }>;
+export interface Served { address: string; port: number; pid: number; said: () => string; stop: () => Promise<void>; kill: () => Promise<void> }
+export function startDatabase(): Promise<{ url: string; folder: string; remove: () => void }>;
 export function loadDemo(url: string): void;
-export function serve(url: string): Promise<{ address: string; said: () => string; stop: () => Promise<void> }>;
+export function serve(url: string, port?: number): Promise<Served>;

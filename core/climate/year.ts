@@ -84,4 +84,6 @@ export function dayOfYear(iso: string): number {
   return LENGTHS.slice(0, month).reduce((a, b) => a + b, 0) + Math.min(LENGTHS[month], Number(iso.slice(8, 10))) - 1;
 }
 
-const held = (temperature: number, humidity: number) => equilibriumMoisture(Math.min(60, Math.max(-20, temperature)), Math.min(0.99, Math.max(0.01, humidity)));
+/** A temperature as far as the isotherm goes: colder or hotter wood is taken as at its end, °C. */
+export const heldTemperature = (temperature: number) => Math.min(60, Math.max(-20, temperature));
+const held = (temperature: number, humidity: number) => equilibriumMoisture(heldTemperature(temperature), Math.min(0.99, Math.max(0.01, humidity)));

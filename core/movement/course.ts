@@ -1,6 +1,6 @@
 import type { DailyAir, MoistureYear } from "../climate/year";
 import { MONTHS } from "../climate/rooms";
-import { dayOfYear } from "../climate/year";
+import { dayOfYear, heldTemperature } from "../climate/year";
 import type { Species } from "../wood/species";
 import { evenSlab, growthTable, meanMoisture, moistureMoment, nextStep, SlabState, stepSlab } from "./diffusion";
 import { exchangeAt, Film, GROWTH, STILL_AIR, transverseDiffusivity } from "./finish";
@@ -123,7 +123,7 @@ const sampleDay = (from: string, mean: readonly number[], at: number): CourseDay
 /** Mean warmth of a room, °C, and the humidities it swings between, 0 to 1: what a film's velocity is carried over by. */
 export function airSwing({ months }: MoistureYear): { temperature: number; low: number; high: number } {
   const humidities = months.map((each) => each.humidity / 100);
-  return { temperature: months.reduce((sum, each) => sum + each.temperature, 0) / months.length, low: Math.min(...humidities), high: Math.max(...humidities) };
+  return { temperature: heldTemperature(months.reduce((sum, each) => sum + each.temperature, 0) / months.length), low: Math.min(...humidities), high: Math.max(...humidities) };
 }
 
 function exchangesOf({ films, species, year }: CourseInputs): { above: number; below: number } {

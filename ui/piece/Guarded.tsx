@@ -5,7 +5,7 @@ interface Given { /** what is shown instead */ instead: ReactNode; /** tried aga
 
 /** Holds what can't be drawn to its own place: the rest of the page stands, on the server and in the browser. */
 export function Guarded({ instead, at, children }: Given) {
-  return <Boundary instead={instead} at={at}><Suspense fallback={<p className="lede" role="status">Being drawn</p>}>{children}</Suspense></Boundary>;
+  return <Boundary instead={instead} at={at}><Suspense fallback={null}>{children}</Suspense></Boundary>;
 }
 
 class Boundary extends Component<Given, { failedAt: unknown; failed: boolean }> {
