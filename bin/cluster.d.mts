@@ -4,5 +4,5 @@ export function testFolder(): string;
 export function startCluster(folder: string): Promise<string>;
 export function stopCluster(folder: string): void;
 export function removeCluster(folder: string): void;
-export function freePort(): Promise<number>;
+export function freePort(wanted?: number): Promise<number>;
 export function crashCluster(folder: string): void;

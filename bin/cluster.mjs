@@ -48,7 +48,7 @@ export async function startCluster(folder) {
   }
   const portFile = join(folder, "port");
   if (!running(bin, data, folder)) {
-    const port = await freePort();
+    const port = await portAgain(portFile);
     writeFileSync(portFile, String(port));
     const options = `-c port=${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories= -c fsync=${folder.includes("taller-test-") ? "off" : "on"}`;
     postgres(bin, "pg_ctl", ["-D", data, "-l", join(folder, "log"), "-w", "-t", "60", "-o", options, "start"], folder);
@@ -73,11 +73,17 @@ export function removeCluster(folder) {
   rmSync(folder, { recursive: true, force: true });
 }
 
-export function freePort() {
+/** The port it had before, where that is still free: whoever knows its address finds it again. */
+async function portAgain(portFile) {
+  const before = existsSync(portFile) ? Number(readFileSync(portFile, "utf8")) : 0;
+  return before > 0 ? freePort(before).catch(() => freePort()) : freePort();
+}
+
+export function freePort(wanted = 0) {
   return new Promise((resolve, reject) => {
     const server = createServer();
     server.once("error", reject);
-    server.listen(0, "127.0.0.1", () => {
+    server.listen(wanted, "127.0.0.1", () => {
       const { port } = server.address();
       server.close(() => resolve(port));
     });

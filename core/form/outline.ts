@@ -26,11 +26,11 @@ export function outlineOf(top: Pick<Top, "length" | "width" | "outline" | "bulge
   }
 }
 
-/** Half the width of a soft-sided top at x from its middle. @source radius from chord and rise, c²/8h + h/2 */
+/** Half the width of a soft-sided top at x from its middle. @source radius from chord and rise, c²/8h + h/2; its drop as x²/(r + √(r² − x²)), which holds for the flattest arc */
 function softEdge({ length, width, bulge }: Pick<Top, "length" | "width" | "bulge">, x: number): number {
   if (bulge <= 0) return width / 2;
   const radius = length ** 2 / (8 * bulge) + bulge / 2;
-  return width / 2 - radius + Math.sqrt(Math.max(0, radius ** 2 - x ** 2));
+  return width / 2 - x ** 2 / (radius + Math.sqrt(Math.max(0, radius ** 2 - x ** 2)));
 }
 
 /**
@@ -48,8 +48,9 @@ export function chordAt(top: Pick<Top, "length" | "width" | "outline" | "bulge" 
     case "notched": return at > width / 2 - notch.width + 1e-9 ? Math.max(0, length - 2 * notch.length) : length;
     case "soft": {
       if (at <= softEdge(top, length / 2)) return length;
-      const radius = length ** 2 / (8 * bulge) + bulge / 2;
-      return 2 * Math.sqrt(Math.max(0, radius ** 2 - (at - width / 2 + radius) ** 2));
+      // √(r² − (r − d)²) at a depth d below the crown, with r written out: no difference of two large numbers is left
+      const depth = Math.min(bulge, Math.max(0, width / 2 - at));
+      return Math.min(length, 2 * Math.sqrt(((depth / bulge) * length ** 2) / 4 + depth * (bulge - depth)));
     }
   }
 }

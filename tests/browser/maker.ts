@@ -7,7 +7,10 @@ import type { Piece } from "../../core/piece/schema";
 /** A maker at a desk: a real Chromium before the real server. */
 export interface Maker { browser: Browser; page: Page; faults: string[]; close: () => Promise<void> }
 
-export const address = () => inject("address");
+/** The server that is asked: the one all tests share, or one of this file's own. */
+let own: string | null = null;
+export const useServer = (address: string) => { own = address; };
+export const address = () => own ?? inject("address");
 
 export async function sitDown(): Promise<Maker> {
   const browser = await puppeteer.launch({ executablePath: "/usr/bin/chromium", args: CHROMIUM_FLAGS });

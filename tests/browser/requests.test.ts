@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { loadDemo, serve, startDatabase } from "../../bin/harness.mjs";
 import { drawsOf } from "../generators/holds";
+import { soakPieces } from "../soak/pieces";
 import { PLACES, requestTo, send, wrongWith } from "../generators/requests";
 
 const SEED = Number(process.env.SEED ?? 20261125);
@@ -29,6 +30,11 @@ describe(`requests over all ${PLACES.length} places (seed ${SEED}, ${DRAWS} draw
     for (const status of [200, 400, 403, 404, 421, 422]) expect(statuses.get(status) ?? 0, `${status} among ${JSON.stringify([...statuses])}`).toBeGreaterThan(0);
     expect(server.said()).not.toMatch(/⨯|A plan failed/);
   }, 300_000);
+  it("a dozen random pieces are taken, and every page of each comes whole", async () => {
+    const { faults, said } = await soakPieces({ url: "", folder: "", server }, SEED, 12, 1);
+    expect(faults).toEqual([]);
+    expect(said).toMatch(/156 of their pages/);
+  }, 120_000);
   it("a body without a length is counted as it streams", async () => {
     const most: Record<string, number> = { "/api/species": 10_000, "/api/shop": 100_000, "/api/pieces": 2_500_000 };
     for (const [path, bytes] of Object.entries(most)) {

@@ -32,6 +32,7 @@ const FOUND: [string, Patch[], string | null][] = [
   ["channels under a top 85 wide: all bolts fell together", [{ path: ["form", "construction"], value: "channel" }, { path: ["form", "top", "width"], value: 85 }], "movement.channel-slots"],
   ["breadboards on a top 100 wide: all pegs fell together", [{ path: ["form", "construction"], value: "breadboard" }, { path: ["form", "top", "width"], value: 100 }], "movement.pegs-fit"],
   ["breadboards on a top 60 wide with fifteen pegs", [{ path: ["form", "construction"], value: "breadboard" }, { path: ["form", "top", "width"], value: 60 }, { path: ["form", "breadboard", "pegs"], value: 15 }], "movement.pegs-fit"],
+  ["sides bowed by next to nothing", [{ path: ["form", "top", "outline"], value: "soft" }, { path: ["form", "top", "bulge"], value: 5e-324 }], null],
   ["an own year colder than the isotherm goes", [{ path: ["brief", "climate"], value: { kind: "own", months: Array.from({ length: 12 }, () => ({ temperature: -40, humidity: 1 })) } }], null],
 ];
 const withPatches = (patches: Patch[]): Piece => applyPatches(freshPiece("Found", TODAY), patches);

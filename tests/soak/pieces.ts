@@ -8,8 +8,8 @@ import { ask, Shop } from "./shop";
 /** Every page of a piece, below its address. */
 export const PAGES = [...STAGES, "sheets", "cards", "sources", "history"];
 
-/** How the renderer marks what threw on the server; charts that are drawn in the browser alone are marked too, by a name of their own. */
-const THREW = /<template data-dgst="(?!BAILOUT_TO_CLIENT_SIDE_RENDERING)|\$RX\("(?!B:[0-9a-f]+","BAILOUT_TO_CLIENT_SIDE_RENDERING)/;
+/** How the renderer marks what threw on the server, with a digest of the error; charts that are left to the browser are marked without one. */
+const THREW = /<template data-dgst="(?!BAILOUT|")|\$RX\("B:[0-9a-f]+","(?!BAILOUT|")/;
 
 /** What is wrong with a page of a piece; null when it came whole. */
 export function wrongPage(status: number, html: string): string | null {
