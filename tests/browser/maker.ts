@@ -22,7 +22,7 @@ export async function sitDown(): Promise<Maker> {
 export async function newPage(browser: Browser, faults: string[]): Promise<Page> {
   const page = await browser.newPage();
   await page.setViewport({ width: 1280, height: 800 });
-  page.on("pageerror", (error) => faults.push(String(error)));
+  page.on("pageerror", (error) => faults.push(error instanceof Error ? error.stack ?? String(error) : String(error)));
   page.on("console", (message) => { if (message.type() === "error" && !/status of 4\d\d/.test(message.text())) faults.push(message.text()); });
   return page;
 }

@@ -14,11 +14,11 @@ export function BuildStage() {
   const { piece, plan } = usePiece();
   const { set } = useSet();
   const hours = plan.steps.reduce((sum, step) => sum + step.hours, 0);
-  const last = plan.steps.at(-1)!;
+  const last = plan.steps.at(-1);
   return (
     <>
-      <StageHead title="The order of work">{plan.steps.length} steps, about {Math.round(hours)} hours at the bench, ready on {dayName(last.ready)}. What waits for glue or finish lets other work go on.</StageHead>
-      <Calendar steps={plan.steps} />
+      <StageHead title="The order of work">{last ? `${plan.steps.length} steps, about ${Math.round(hours)} hours at the bench, ready on ${dayName(last.ready)}. What waits for glue or finish lets other work go on.` : "The steps can’t be put in order as the piece stands; Measure twice says why."}</StageHead>
+      {last && <Calendar steps={plan.steps} />}
       <FieldRow>
         <DateField label="First day" value={piece.day} onTake={(value) => value && set("First day", ["day"], value)} />
         <DateField label="Deadline" value={piece.brief.deadline} onTake={(value) => set("Deadline", ["brief", "deadline"], value)} />
