@@ -71,5 +71,10 @@ export const fieldName = (path: readonly (string | number)[]) => path.map((key) 
 export function plainMessage(issue: v.BaseIssue<unknown>): string {
   if (issue.type === "strict_object" && issue.received === "undefined") return "This field is missing.";
   if (issue.type === "strict_object" && issue.expected === "never") return "Taller has no such field; remove it.";
-  return issue.message.startsWith("Invalid") ? `This must be ${issue.expected ?? "another kind of value"}, not ${issue.received}.` : issue.message;
+  return issue.message.startsWith("Invalid") ? `This must be ${KINDS[issue.expected ?? ""] ?? issue.expected ?? "another kind of value"}, not ${brief(issue.received)}.` : issue.message;
 }
+
+/** Kinds of values as a sentence calls them. */
+const KINDS: Record<string, string> = { Object: "a record with named fields", Array: "a list", string: "a text", number: "a number", boolean: "true or false" };
+/** What was there instead, short enough to be read: a field may hold anything. */
+const brief = (received: string) => (received.length > 60 ? `${received.slice(0, 60)}…` : received);

@@ -66,7 +66,8 @@ export function send(address: string, { method, path, headers, body, chunked }: 
     const from = performance.now();
     const { hostname, port } = new URL(address);
     const length: Record<string, string> = body === null ? {} : chunked ? { "transfer-encoding": "chunked" } : { "content-length": String(Buffer.byteLength(body)) };
-    const asked = httpRequest({ hostname, port, method, path, headers: { ...headers, ...length } }, (answer) => {
+    // a connection of its own: one that is kept alive may be closed just as the next request is written
+    const asked = httpRequest({ hostname, port, method, path, agent: false, headers: { ...headers, ...length } }, (answer) => {
       const parts: Buffer[] = [];
       answer.on("data", (part: Buffer) => parts.push(part));
       answer.on("error", reject);

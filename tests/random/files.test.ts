@@ -27,6 +27,10 @@ describe(`hostile files (seed ${SEED}, ${DRAWS} draws)`, () => {
     expect(taken).toBeLessThan(DRAWS);
   }, 120_000);
 
+  it("a value of any length in a field's place is refused in a short sentence", () => {
+    expect(firstFault(pieceSchema, "x".repeat(3_000_000))!.message).toBe(`This must be a record with named fields, not "${"x".repeat(59)}….`);
+  });
+
   it("a shop is read or refused in a sentence", () => {
     fc.assert(fc.property(hostileText([DEMO_SHOP]), (text) => { const read = checkShop(text); if (!read.ok) expect(read.message).toMatch(sentence); }), { numRuns: DRAWS, seed: SEED });
   });
