@@ -3,9 +3,39 @@ import { defineConfig } from "vitest/config";
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: "unit", include: ["core/**/*.test.ts", "app/**/*.test.ts", "ui/**/*.test.ts", "tests/command/**/*.test.ts", "tests/random/**/*.test.ts"], testTimeout: 30_000 } },
-      { test: { name: "database", include: ["tests/database/**/*.test.ts"], globalSetup: "tests/database/cluster.ts", testTimeout: 60_000, hookTimeout: 120_000, fileParallelism: false } },
-      { test: { name: "browser", include: ["tests/browser/**/*.test.ts"], globalSetup: "tests/browser/server.ts", testTimeout: 90_000, hookTimeout: 240_000, fileParallelism: false } },
+      {
+        test: {
+          name: "unit",
+          include: [
+            "core/**/*.test.ts",
+            "app/**/*.test.ts",
+            "ui/**/*.test.ts",
+            "tests/command/**/*.test.ts",
+            "tests/random/**/*.test.ts",
+          ],
+          testTimeout: 30_000,
+        },
+      },
+      {
+        test: {
+          name: "database",
+          include: ["tests/database/**/*.test.ts"],
+          globalSetup: "tests/database/cluster.ts",
+          testTimeout: 60_000,
+          hookTimeout: 120_000,
+          fileParallelism: false,
+        },
+      },
+      {
+        test: {
+          name: "browser",
+          include: ["tests/browser/**/*.test.ts"],
+          globalSetup: "tests/browser/server.ts",
+          testTimeout: 90_000,
+          hookTimeout: 240_000,
+          fileParallelism: false,
+        },
+      },
     ],
   },
 });

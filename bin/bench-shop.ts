@@ -15,24 +15,59 @@ const [PIECES, BOARDS] = [300, 10_000];
 
 /** The bench of a shop with 300 pieces and 10,000 boards against the demo's, asked in turns; and how much a piece's page sends there. */
 export async function largeShop(judge: (what: string, value: number, most: number) => void): Promise<void> {
-  if (!existsSync(".next/BUILD_ID")) execFileSync(process.execPath, ["node_modules/next/dist/bin/next", "build"], { stdio: ["ignore", "ignore", "inherit"] });
+  if (!existsSync(".next/BUILD_ID"))
+    execFileSync(process.execPath, ["node_modules/next/dist/bin/next", "build"], {
+      stdio: ["ignore", "ignore", "inherit"],
+    });
   const [small, large] = [await startDatabase(), await startDatabase()];
   try {
     for (const { url } of [small, large]) loadDemo(url);
     process.env.DATABASE_URL = large.url;
-    const { rows: [{ id }] } = await pool().query<{ id: string }>("select id from workshop limit 1");
-    await putBoards(id, randomRack(1, BOARDS).map(({ reservedBy: _, ...board }, i) => ({ ...board, id: `Z${i + 1}`, species: "european-ash" })));
-    for (let n = 0; n < PIECES - DEMO_PIECES.length; n += 1) await addPiece(id, { ...DEMO_PIECES[n % DEMO_PIECES.length], name: `Piece ${n}`, panel: { ...DEMO_PIECES[n % DEMO_PIECES.length].panel, strips: [] }, cutting: { ...DEMO_PIECES[0].cutting, sections: [], sawn: [], spoiled: [] } });
+    const {
+      rows: [{ id }],
+    } = await pool().query<{ id: string }>("select id from workshop limit 1");
+    await putBoards(
+      id,
+      randomRack(1, BOARDS).map(({ reservedBy: _, ...board }, i) => ({
+        ...board,
+        id: `Z${i + 1}`,
+        species: "european-ash",
+      })),
+    );
+    for (let n = 0; n < PIECES - DEMO_PIECES.length; n += 1)
+      await addPiece(id, {
+        ...DEMO_PIECES[n % DEMO_PIECES.length],
+        name: `Piece ${n}`,
+        panel: { ...DEMO_PIECES[n % DEMO_PIECES.length].panel, strips: [] },
+        cutting: { ...DEMO_PIECES[0].cutting, sections: [], sawn: [], spoiled: [] },
+      });
     const [demo, shop] = [await serve(small.url), await serve(large.url)];
     try {
       for (const { address } of [demo, shop]) await planned(address);
       const [a, b]: number[][] = [[], []];
-      for (let i = 0; i < 60; i += 1) { a.push(await timed(`${demo.address}/`)); b.push(await timed(`${shop.address}/`)); }
-      judge(`(i) the bench with ${PIECES} pieces and ${BOARDS.toLocaleString("en")} boards ÷ the demo's, medians of 50 each`, median(b.slice(10)) / median(a.slice(10)), 3);
+      for (let i = 0; i < 60; i += 1) {
+        a.push(await timed(`${demo.address}/`));
+        b.push(await timed(`${shop.address}/`));
+      }
+      judge(
+        `(i) the bench with ${PIECES} pieces and ${BOARDS.toLocaleString("en")} boards ÷ the demo's, medians of 50 each`,
+        median(b.slice(10)) / median(a.slice(10)),
+        3,
+      );
       const empty = await sent(`${shop.address}/nowhere`);
-      const { pieces } = (await (await fetch(`${shop.address}/api/pieces/page`)).json()) as { pieces: { id: string }[] };
-      for (const stage of ["boards", "cutting"]) judge(`(i) a piece's page ${stage} beyond an empty page, compressed, in 150 kB`, ((await sent(`${shop.address}/pieces/${pieces[0].id}/${stage}`)) - empty) / PAGE, 1);
-    } finally { await demo.stop(); await shop.stop(); }
+      const { pieces } = (await (await fetch(`${shop.address}/api/pieces/page`)).json()) as {
+        pieces: { id: string }[];
+      };
+      for (const stage of ["boards", "cutting"])
+        judge(
+          `(i) a piece's page ${stage} beyond an empty page, compressed, in 150 kB`,
+          ((await sent(`${shop.address}/pieces/${pieces[0].id}/${stage}`)) - empty) / PAGE,
+          1,
+        );
+    } finally {
+      await demo.stop();
+      await shop.stop();
+    }
   } finally {
     await pool().end();
     for (const each of [small, large]) each.remove();
@@ -40,7 +75,11 @@ export async function largeShop(judge: (what: string, value: number, most: numbe
 }
 
 const median = (values: number[]) => values.slice().sort((a, b) => a - b)[Math.floor(values.length / 2)];
-const timed = async (address: string) => { const from = performance.now(); await (await fetch(address)).text(); return performance.now() - from; };
+const timed = async (address: string) => {
+  const from = performance.now();
+  await (await fetch(address)).text();
+  return performance.now() - from;
+};
 const sent = async (address: string) => gzipSync(await (await fetch(address)).text()).length;
 
 /** Waits until the runner has planned every piece of the bench's first page. */

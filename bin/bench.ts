@@ -37,7 +37,10 @@ const DAY = "2026-11-23";
 const read = readPiece(readFileSync("demo/pieces/1-dining-table.json", "utf8"));
 if (!read.ok) throw new Error(read.message);
 const { piece } = read;
-const demoRack: RackBoard[] = readRack(readFileSync("demo/rack.csv", "utf8"), SPECIES, DAY).boards.map((board) => ({ ...board, reservedBy: null }));
+const demoRack: RackBoard[] = readRack(readFileSync("demo/rack.csv", "utf8"), SPECIES, DAY).boards.map((board) => ({
+  ...board,
+  reservedBy: null,
+}));
 
 let failed = false;
 const judge = (what: string, value: number, most: number) => {
@@ -46,29 +49,63 @@ const judge = (what: string, value: number, most: number) => {
   console.log(`${ok ? "holds" : "FAILS"}  ${what}: ${value.toFixed(value < 10 ? 3 : 1)} (at most ${most})`);
 };
 const median = (values: number[]) => values.slice().sort((a, b) => a - b)[Math.floor(values.length / 2)];
-const timed = (work: () => void) => { const from = performance.now(); work(); return performance.now() - from; };
+const timed = (work: () => void) => {
+  const from = performance.now();
+  work();
+  return performance.now() - from;
+};
 
 function replan(): void {
   const planner = createPlanner();
-  const at = (length: number) => planner({ piece: applyPatches(piece, [{ path: ["form", "top", "length"], value: length }]), shop: USUAL_SHOP, rack: demoRack, ownSpecies: [], today: DAY });
+  const at = (length: number) =>
+    planner({
+      piece: applyPatches(piece, [{ path: ["form", "top", "length"], value: length }]),
+      shop: USUAL_SHOP,
+      rack: demoRack,
+      ownSpecies: [],
+      today: DAY,
+    });
   for (let i = 0; i < 200; i += 1) structuredClone(at(2000 + i));
   const ratios: number[] = [];
   for (let round = 0; round < 15; round += 1) {
     const plan = at(1999 - round);
-    const plans = timed(() => { for (let i = 0; i < 20; i += 1) at(2000 + i + round * 0.5); });
-    const clones = timed(() => { for (let i = 0; i < 20; i += 1) structuredClone(plan); });
+    const plans = timed(() => {
+      for (let i = 0; i < 20; i += 1) at(2000 + i + round * 0.5);
+    });
+    const clones = timed(() => {
+      for (let i = 0; i < 20; i += 1) structuredClone(plan);
+    });
     ratios.push(plans / clones);
   }
-  judge("(a) re-plan after the top's length changes ÷ structuredClone of the plan, median of 15 rounds", median(ratios), 5);
+  judge(
+    "(a) re-plan after the top's length changes ÷ structuredClone of the plan, median of 15 rounds",
+    median(ratios),
+    5,
+  );
 }
 
 /** Sixty parts, no two alike, from shop to room: every step of the course with its layers, against the plainest loop over as many numbers. */
 function diffusion(): void {
   const year = moistureYear({ kind: "typical", id: "heated-temperate" });
-  const still = dailyAir(year, Array.from({ length: 12 }, () => 0));
+  const still = dailyAir(
+    year,
+    Array.from({ length: 12 }, () => 0),
+  );
   const ash = SPECIES.find((each) => each.id === "european-ash")!;
   const parts = Array.from({ length: 60 }, (_, i) => 12 + 1.3 * i);
-  const run = () => parts.map((thickness) => moistureCourse({ thickness, species: ash, start: { value: 9, on: DAY }, delivered: "2026-12-23", shop: still, room: { above: still, below: still }, films: { above: findFilm("oil-wax"), below: findFilm("oil-wax") }, year }));
+  const run = () =>
+    parts.map((thickness) =>
+      moistureCourse({
+        thickness,
+        species: ash,
+        start: { value: 9, on: DAY },
+        delivered: "2026-12-23",
+        shop: still,
+        room: { above: still, below: still },
+        films: { above: findFilm("oil-wax"), below: findFilm("oil-wax") },
+        year,
+      }),
+    );
   const layers = new Float64Array(CELLS).fill(1.5);
   let kept = 0;
   const plain = () => {
@@ -76,46 +113,91 @@ function diffusion(): void {
     for (let day = 0; day < COURSE_DAYS * parts.length; day += 1) for (let i = 0; i < CELLS; i += 1) sum += layers[i];
     kept += sum;
   };
-  for (let i = 0; i < 3; i += 1) { run(); plain(); }
+  for (let i = 0; i < 3; i += 1) {
+    run();
+    plain();
+  }
   const ratios = Array.from({ length: 9 }, () => timed(run) / timed(plain));
   if (!(kept > 0)) throw new Error("nothing was summed");
-  judge(`(c) three years of 60 parts ÷ summing ${CELLS} elements a day and part, median of 9 rounds`, median(ratios), 40);
+  judge(
+    `(c) three years of 60 parts ÷ summing ${CELLS} elements a day and part, median of 9 rounds`,
+    median(ratios),
+    40,
+  );
 }
 
 function drag(): void {
   const reading = readPiece(readFileSync("demo/pieces/4-reading-table.json", "utf8"));
   if (!reading.ok) throw new Error(reading.message);
   const plan = createPlanner()({ piece: reading.piece, shop: USUAL_SHOP, rack: demoRack, ownSpecies: [], today: DAY });
-  const draw = () => { for (let at = 0; at < 200; at += 1) { movementScene(plan, reading.piece, at, 8); closeUp(plan, reading.piece, at); endGrainScene(plan, false, at, 8); } };
-  const clone = () => { for (let i = 0; i < 200; i += 1) structuredClone(plan); };
-  for (let i = 0; i < 2; i += 1) { draw(); clone(); }
+  const draw = () => {
+    for (let at = 0; at < 200; at += 1) {
+      movementScene(plan, reading.piece, at, 8);
+      closeUp(plan, reading.piece, at);
+      endGrainScene(plan, false, at, 8);
+    }
+  };
+  const clone = () => {
+    for (let i = 0; i < 200; i += 1) structuredClone(plan);
+  };
+  for (let i = 0; i < 2; i += 1) {
+    draw();
+    clone();
+  }
   const ratios = Array.from({ length: 7 }, () => timed(draw) / timed(clone));
-  judge("(d) the drawings of one step of the dragged month ÷ structuredClone of the plan, median of 7 rounds", median(ratios), 1);
+  judge(
+    "(d) the drawings of one step of the dragged month ÷ structuredClone of the plan, median of 7 rounds",
+    median(ratios),
+    1,
+  );
 }
 
 async function panels(): Promise<void> {
   const highs = await highsLoader();
   const racks: [string, readonly RackBoard[], ComposeInputs["need"]][] = [
     ["demo", demoRack, { length: 2100, width: 900, thickness: 30 }],
-    ...Array.from({ length: 20 }, (_, i): [string, readonly RackBoard[], ComposeInputs["need"]] => [`seed ${i + 1}`, randomRack(i + 1, 20 + 2 * i), { length: 1800, width: 850, thickness: 28 }]),
+    ...Array.from({ length: 20 }, (_, i): [string, readonly RackBoard[], ComposeInputs["need"]] => [
+      `seed ${i + 1}`,
+      randomRack(i + 1, 20 + 2 * i),
+      { length: 1800, width: 850, thickness: 28 },
+    ]),
   ];
   let [ours, theirs, worst] = [0, 0, 0];
   let slower = 0;
   for (const [name, rack, need] of racks) {
     const choice = { strips: [], pinned: [], banned: [], crosscutFirst: true };
-    const inputs: ComposeInputs = { rack, species: "european-ash", need, shop: USUAL_SHOP, frame: { width: need.width, overhang: 40, leg: 75 }, choice, rings: "alternate", sets: 300, seed: 1 };
+    const inputs: ComposeInputs = {
+      rack,
+      species: "european-ash",
+      need,
+      shop: USUAL_SHOP,
+      frame: { width: need.width, overhang: 40, leg: 75 },
+      choice,
+      rings: "alternate",
+      sets: 300,
+      seed: 1,
+    };
     const { candidates } = panelCandidates(rack, inputs.species, need, USUAL_SHOP, choice);
     const model = coverModel(candidates, need.width, Math.min(16, Math.ceil(need.width / 55)));
     let panel: Composed | null = null;
     const times = { ours: [] as number[], theirs: [] as number[] };
     let optimum = NaN;
     for (let round = 0; round < 3; round += 1) {
-      times.ours.push(timed(() => { for (const found of composePanel(inputs)) { if ("none" in found) throw new Error(found.none); panel = found; } }));
-      times.theirs.push(timed(() => {
-        const solved = highs.solve(model, { mip_rel_gap: 0 });
-        if (solved.Status !== "Optimal") throw new Error(`highs: ${solved.Status}`);
-        optimum = solved.ObjectiveValue * 1e6;
-      }));
+      times.ours.push(
+        timed(() => {
+          for (const found of composePanel(inputs)) {
+            if ("none" in found) throw new Error(found.none);
+            panel = found;
+          }
+        }),
+      );
+      times.theirs.push(
+        timed(() => {
+          const solved = highs.solve(model, { mip_rel_gap: 0 });
+          if (solved.Status !== "Optimal") throw new Error(`highs: ${solved.Status}`);
+          optimum = solved.ObjectiveValue * 1e6;
+        }),
+      );
     }
     const { cost, net, tried } = panel!;
     const ratio = (cost - net) / (optimum - net);
@@ -124,7 +206,9 @@ async function panels(): Promise<void> {
     if (mine > solver) slower += 1;
     ours += mine;
     theirs += solver;
-    console.log(`       ${name.padEnd(8)} ${String(candidates.length).padStart(3)} candidates, waste ÷ optimum ${ratio.toFixed(4)}, time ÷ highs ${(mine / solver).toFixed(2)}, ${tried} orders`);
+    console.log(
+      `       ${name.padEnd(8)} ${String(candidates.length).padStart(3)} candidates, waste ÷ optimum ${ratio.toFixed(4)}, time ÷ highs ${(mine / solver).toFixed(2)}, ${tried} orders`,
+    );
   }
   judge("(b) waste ÷ the optimum highs proves, worst of 21 racks", worst, 1.03);
   judge("(b) time ÷ highs, all 21 racks together", ours / theirs, 1);
@@ -139,12 +223,32 @@ function smallPanels(): void {
     const rack = randomRack(200 + seed, boards);
     const choice = { strips: [], pinned: [], banned: [], crosscutFirst: true };
     let panel: Composed | null = null;
-    for (const found of composePanel({ rack, species: "european-ash", need, shop: USUAL_SHOP, frame, choice, rings: "alternate", sets: 1e6, seed: 1 })) if (!("none" in found)) panel = found;
+    for (const found of composePanel({
+      rack,
+      species: "european-ash",
+      need,
+      shop: USUAL_SHOP,
+      frame,
+      choice,
+      rings: "alternate",
+      sets: 1e6,
+      seed: 1,
+    }))
+      if (!("none" in found)) panel = found;
     const { candidates } = panelCandidates(rack, "european-ash", need, USUAL_SHOP, choice);
     const net = need.length * need.width * need.thickness;
-    const all = allPanels(candidates, need.width, { ...frame, prized: prizedBoards(rack, "european-ash").map((each) => each.id) }, (least) => least + BEAUTY_BUDGET * (least - net));
+    const all = allPanels(
+      candidates,
+      need.width,
+      { ...frame, prized: prizedBoards(rack, "european-ash").map((each) => each.id) },
+      (least) => least + BEAUTY_BUDGET * (least - net),
+    );
     orders += all.orders;
-    if (Number.isFinite(all.cost) !== (panel !== null) || (panel && (Math.abs(panel.bound - all.cost) > 1 || panel.fault > all.fault + 1e-9))) off += 1;
+    if (
+      Number.isFinite(all.cost) !== (panel !== null) ||
+      (panel && (Math.abs(panel.bound - all.cost) > 1 || panel.fault > all.fault + 1e-9))
+    )
+      off += 1;
   }
   console.log(`       (h) ${orders} panels within the budget tried one by one`);
   judge("(h) small racks, of 40, on which the panel search is not optimal", off, 0);

@@ -12,7 +12,11 @@ const asRoot = process.getuid?.() === 0;
 /** Folder of PostgreSQL's programs, newest major first, or null. */
 export function findPostgres() {
   const base = "/usr/lib/postgresql";
-  const versions = existsSync(base) ? readdirSync(base).filter((each) => Number(each) >= 15).sort((a, b) => Number(b) - Number(a)) : [];
+  const versions = existsSync(base)
+    ? readdirSync(base)
+        .filter((each) => Number(each) >= 15)
+        .sort((a, b) => Number(b) - Number(a))
+    : [];
   const found = versions.map((each) => join(base, each, "bin")).find((bin) => existsSync(join(bin, "initdb")));
   return found ?? null;
 }
@@ -44,7 +48,22 @@ export async function startCluster(folder) {
       chownSync(folder, uid, gid);
       chownSync(secret, uid, gid);
     }
-    postgres(bin, "initdb", ["-D", data, "-U", "taller", "--auth=scram-sha-256", `--pwfile=${secret}`, "--encoding=UTF8", "--no-locale", "--no-instructions"], folder);
+    postgres(
+      bin,
+      "initdb",
+      [
+        "-D",
+        data,
+        "-U",
+        "taller",
+        "--auth=scram-sha-256",
+        `--pwfile=${secret}`,
+        "--encoding=UTF8",
+        "--no-locale",
+        "--no-instructions",
+      ],
+      folder,
+    );
   }
   const portFile = join(folder, "port");
   if (!running(bin, data, folder)) {
@@ -65,7 +84,12 @@ export function stopCluster(folder) {
 
 /** Stops every process of the cluster at once, as a crash does, and starts it again on the same port: it recovers from its log. */
 export function crashCluster(folder) {
-  postgres(findPostgres(), "pg_ctl", ["-D", join(folder, "data"), "-l", join(folder, "log"), "-m", "immediate", "-w", "-t", "60", "restart"], folder);
+  postgres(
+    findPostgres(),
+    "pg_ctl",
+    ["-D", join(folder, "data"), "-l", join(folder, "log"), "-m", "immediate", "-w", "-t", "60", "restart"],
+    folder,
+  );
 }
 
 export function removeCluster(folder) {
@@ -92,14 +116,25 @@ export function freePort(wanted = 0) {
 
 function running(bin, data, folder) {
   if (!existsSync(join(data, "PG_VERSION"))) return false;
-  try { postgres(bin, "pg_ctl", ["-D", data, "status"], folder); return true; } catch { return false; }
+  try {
+    postgres(bin, "pg_ctl", ["-D", data, "status"], folder);
+    return true;
+  } catch {
+    return false;
+  }
 }
 
 function postgres(bin, program, args, folder) {
-  const [command, rest] = asRoot ? ["runuser", ["-u", "postgres", "--", join(bin, program), ...args]] : [join(bin, program), args];
+  const [command, rest] = asRoot
+    ? ["runuser", ["-u", "postgres", "--", join(bin, program), ...args]]
+    : [join(bin, program), args];
   try {
     // a server that inherits our pipes would keep them open: it writes to its own log
-    execFileSync(command, rest, { cwd: existsSync(folder) ? folder : "/", stdio: ["ignore", "ignore", "pipe"], env: { ...process.env, LC_ALL: "C" } });
+    execFileSync(command, rest, {
+      cwd: existsSync(folder) ? folder : "/",
+      stdio: ["ignore", "ignore", "pipe"],
+      env: { ...process.env, LC_ALL: "C" },
+    });
   } catch (error) {
     throw new Error(`${program} failed: ${String(error.stderr ?? error.message).trim()}`);
   }

@@ -16,7 +16,10 @@ function air(at) {
   const day = (at - Date.UTC(2026, 0, 1)) / 86400000;
   const season = Math.cos((2 * Math.PI * (day - 213)) / 365);
   const hour = Math.sin(2 * Math.PI * (day % 1) - 2);
-  return { temperature: 20.5 + 2 * season + 0.8 * hour + 0.2 * noise(at), humidity: 47 + 12 * season - 2 * hour + 0.8 * noise(at + 7) };
+  return {
+    temperature: 20.5 + 2 * season + 0.8 * hour + 0.2 * noise(at),
+    humidity: 47 + 12 * season - 2 * hour + 0.8 * noise(at + 7),
+  };
 }
 /** −1 to 1, the same for the same moment. */
 function noise(at) {
@@ -31,17 +34,40 @@ export function answer(path, query, now) {
   if (path === "/") return { json: { protocol: PROTOCOL, simulated: true, devices: DEVICES } };
   const at = new Date(now).toISOString();
   const { temperature, humidity } = air(now);
-  if (path === "/meter/reading") return { json: { device: "meter", at, value: fixed(3.6 + humidity * 0.105 + 0.3 * noise(now), 1), unit: "%", temperature: fixed(temperature, 1), scale: "douglas-fir" } };
+  if (path === "/meter/reading")
+    return {
+      json: {
+        device: "meter",
+        at,
+        value: fixed(3.6 + humidity * 0.105 + 0.3 * noise(now), 1),
+        unit: "%",
+        temperature: fixed(temperature, 1),
+        scale: "douglas-fir",
+      },
+    };
   if (path === "/caliper/reading") {
     const near = Number(query.get("near") ?? 300);
-    return { json: { device: "caliper", at, value: fixed(round(near * (1 + 0.0003 * (humidity - 47) / 6) + 0.05 * noise(now), 0.05), 2), unit: "mm" } };
+    return {
+      json: {
+        device: "caliper",
+        at,
+        value: fixed(round(near * (1 + (0.0003 * (humidity - 47)) / 6) + 0.05 * noise(now), 0.05), 2),
+        unit: "mm",
+      },
+    };
   }
-  if (path === "/logger/reading") return { json: { device: "logger", at, value: fixed(humidity, 1), unit: "%", temperature: fixed(temperature, 1) } };
+  if (path === "/logger/reading")
+    return { json: { device: "logger", at, value: fixed(humidity, 1), unit: "%", temperature: fixed(temperature, 1) } };
   if (path === "/logger/log.csv") {
     const days = Math.min(800, Math.max(1, Number(query.get("days") ?? 400)));
     const every = Math.min(1440, Math.max(10, Number(query.get("minutes") ?? 180)));
     const lines = ["Date,Temperature °C,Humidity %"];
-    for (let t = now - days * 86400000; t <= now; t += every * 60000) { const then = air(t); lines.push(`${new Date(t).toISOString().slice(0, 16).replace("T", " ")},${then.temperature.toFixed(1)},${then.humidity.toFixed(1)}`); }
+    for (let t = now - days * 86400000; t <= now; t += every * 60000) {
+      const then = air(t);
+      lines.push(
+        `${new Date(t).toISOString().slice(0, 16).replace("T", " ")},${then.temperature.toFixed(1)},${then.humidity.toFixed(1)}`,
+      );
+    }
     return { csv: `${lines.join("\r\n")}\r\n` };
   }
   return null;
@@ -51,11 +77,18 @@ export function serveDevices(port = DEVICES_PORT) {
   const server = createServer((request, response) => {
     const url = new URL(request.url ?? "/", "http://127.0.0.1");
     const found = request.method === "GET" ? answer(url.pathname, url.searchParams, Date.now()) : null;
-    if (!found) { response.writeHead(404, { "content-type": "application/json" }).end(JSON.stringify({ message: `No device answers ${request.method} ${url.pathname}. GET / lists them.` })); return; }
+    if (!found) {
+      response
+        .writeHead(404, { "content-type": "application/json" })
+        .end(JSON.stringify({ message: `No device answers ${request.method} ${url.pathname}. GET / lists them.` }));
+      return;
+    }
     if (found.csv) response.writeHead(200, { "content-type": "text/csv; charset=utf-8" }).end(found.csv);
     else response.writeHead(200, { "content-type": "application/json" }).end(JSON.stringify(found.json));
   });
-  return new Promise((resolve, reject) => server.once("error", reject).listen(port, "127.0.0.1", () => resolve(server)));
+  return new Promise((resolve, reject) =>
+    server.once("error", reject).listen(port, "127.0.0.1", () => resolve(server)),
+  );
 }
 
 if (process.argv[1] && import.meta.url === pathToFileURL(process.argv[1]).href) {

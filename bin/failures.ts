@@ -5,6 +5,7 @@ import { demoFolder, startCluster } from "./cluster.mjs";
 import { checkout } from "./install.mjs";
 
 process.env.DATABASE_URL ??= await startCluster(demoFolder(checkout));
-for (const { id } of (await pool().query<{ id: string }>("select id from workshop")).rows) for (const failure of await failuresOf(id)) console.log(JSON.stringify(failure));
+for (const { id } of (await pool().query<{ id: string }>("select id from workshop")).rows)
+  for (const failure of await failuresOf(id)) console.log(JSON.stringify(failure));
 if (process.argv.includes("--clear")) await pool().query("delete from plan_failure");
 await pool().end();

@@ -11,10 +11,15 @@ export const checkout = join(dirname(fileURLToPath(import.meta.url)), "..");
 
 export function installPackages() {
   const stamp = join(checkout, "node_modules", ".taller-lock");
-  const lock = createHash("sha256").update(readFileSync(join(checkout, "package-lock.json"))).digest("hex");
+  const lock = createHash("sha256")
+    .update(readFileSync(join(checkout, "package-lock.json")))
+    .digest("hex");
   if (!existsSync(stamp) || readFileSync(stamp, "utf8") !== lock) {
     console.log("Installing packages");
-    execFileSync("npm", ["install", "--no-save", "--no-audit", "--no-fund", "--loglevel=error"], { cwd: checkout, stdio: "inherit" });
+    execFileSync("npm", ["install", "--no-save", "--no-audit", "--no-fund", "--loglevel=error"], {
+      cwd: checkout,
+      stdio: "inherit",
+    });
     writeFileSync(stamp, lock);
   }
   // npx taller finds our own command among the packages' commands
@@ -41,11 +46,17 @@ export function installChromium() {
 function debian(name, called) {
   const root = process.getuid?.() === 0;
   console.log(`Installing Debian's package ${name}`);
-  const apt = (...args) => execFileSync(root ? "apt-get" : "sudo", root ? args : ["-n", "apt-get", ...args], { stdio: ["ignore", "ignore", "inherit"], env: { ...process.env, DEBIAN_FRONTEND: "noninteractive" } });
+  const apt = (...args) =>
+    execFileSync(root ? "apt-get" : "sudo", root ? args : ["-n", "apt-get", ...args], {
+      stdio: ["ignore", "ignore", "inherit"],
+      env: { ...process.env, DEBIAN_FRONTEND: "noninteractive" },
+    });
   try {
     apt("update", "-qq");
     apt("install", "-y", "-qq", "--no-install-recommends", name);
   } catch {
-    throw new Error(`${called} is missing and can't be installed from here. Run once, as root: apt-get install ${name}`);
+    throw new Error(
+      `${called} is missing and can't be installed from here. Run once, as root: apt-get install ${name}`,
+    );
   }
 }

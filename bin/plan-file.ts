@@ -8,14 +8,26 @@ import { SPECIES } from "../core/wood/species";
 type Planned = { ok: true; plan: Plan; faults: { line: number; message: string }[] } | { ok: false; message: string };
 
 /** From the texts of a piece, and of a rack and a shop if given, to the plan; without a rack it plans on an empty one. */
-export function planFile(given: { text: string; rackText: string | null; shopText: string | null; today: string }): Planned {
+export function planFile(given: {
+  text: string;
+  rackText: string | null;
+  shopText: string | null;
+  today: string;
+}): Planned {
   const piece = readPiece(given.text);
   if (!piece.ok) return piece;
   const shop = given.shopText === null ? { ok: true as const, shop: USUAL_SHOP } : checkShop(given.shopText);
   if (!shop.ok) return shop;
-  if (!/^\d{4}-\d{2}-\d{2}$/.test(given.today)) return { ok: false, message: "--today should be a date such as 2027-03-31." };
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(given.today))
+    return { ok: false, message: "--today should be a date such as 2027-03-31." };
   const rack = given.rackText === null ? { boards: [], faults: [] } : readRack(given.rackText, SPECIES, given.today);
-  const plan = planPiece({ piece: piece.piece, shop: shop.shop, rack: rack.boards.map((board) => ({ ...board, reservedBy: null })), ownSpecies: [], today: given.today });
+  const plan = planPiece({
+    piece: piece.piece,
+    shop: shop.shop,
+    rack: rack.boards.map((board) => ({ ...board, reservedBy: null })),
+    ownSpecies: [],
+    today: given.today,
+  });
   return { ok: true, plan, faults: rack.faults };
 }
 

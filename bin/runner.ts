@@ -14,12 +14,17 @@ process.env.PGAPPNAME = RUNNER;
 const PATIENCE = 500;
 const taller = sourcesFingerprint(["core"]);
 let stopped = false;
-for (const signal of ["SIGINT", "SIGTERM"] as const) process.on(signal, () => { stopped = true; });
+for (const signal of ["SIGINT", "SIGTERM"] as const)
+  process.on(signal, () => {
+    stopped = true;
+  });
 
 /** Asks until the database answers; what else goes wrong ends the runner, and whoever watches over it starts another. */
 async function patiently<T>(ask: () => Promise<T>, gaveUp: T): Promise<T> {
   for (;;) {
-    try { return await ask(); } catch (error) {
+    try {
+      return await ask();
+    } catch (error) {
       if (stopped) return gaveUp;
       if (!isAway(error)) throw error;
       await new Promise((resolve) => setTimeout(resolve, PATIENCE));
@@ -41,12 +46,18 @@ async function renewOne(): Promise<number | null> {
   const { opened, inputs } = saved;
   const { card, failures } = summarise(inputs);
   if (failures.length > 0) {
-    console.error(`A plan failed: piece ${stale.id}, state ${opened.head}, ${failures.map((each) => `${each.stage}: ${each.message}`).join("; ")}. npm run failures tells how to repeat it.`);
+    console.error(
+      `A plan failed: piece ${stale.id}, state ${opened.head}, ${failures.map((each) => `${each.stage}: ${each.message}`).join("; ")}. npm run failures tells how to repeat it.`,
+    );
     await keepFailures(stale.workshop, stale.id, opened.head, failures, inputs);
   }
   await keepSummary(stale, { revision: opened.revision, card, species: inputs.piece.species, taller, today: day });
   return stale.renewal ? performance.now() - from : 0;
 }
 
-await runSearches({ take: () => patiently(takeJob, null), report: (job, best) => patiently(() => reportJob(job, best), false) }, () => stopped, () => patiently(renewOne, null));
+await runSearches(
+  { take: () => patiently(takeJob, null), report: (job, best) => patiently(() => reportJob(job, best), false) },
+  () => stopped,
+  () => patiently(renewOne, null),
+);
 await pool().end();

@@ -6,7 +6,10 @@ import { join } from "node:path";
 import { checkout, chromiumPath, installChromium, installPackages, installPostgres } from "./install.mjs";
 import { CHROMIUM_FLAGS, loadDemo, serve, startDatabase } from "./harness.mjs";
 
-const option = (name) => { const at = process.argv.indexOf(`--${name}`); return at < 0 ? null : process.argv[at + 1]; };
+const option = (name) => {
+  const at = process.argv.indexOf(`--${name}`);
+  return at < 0 ? null : process.argv[at + 1];
+};
 installPackages();
 installChromium();
 const out = option("out") ?? join(checkout, "docs", "screenshots");
@@ -16,12 +19,18 @@ let stop = async () => {};
 let address = option("at");
 if (!address) {
   installPostgres();
-  execFileSync(process.execPath, ["node_modules/next/dist/bin/next", "build"], { cwd: checkout, stdio: ["ignore", "ignore", "inherit"] });
+  execFileSync(process.execPath, ["node_modules/next/dist/bin/next", "build"], {
+    cwd: checkout,
+    stdio: ["ignore", "ignore", "inherit"],
+  });
   const database = await startDatabase();
   loadDemo(database.url);
   const server = await serve(database.url);
   address = server.address;
-  stop = async () => { await server.stop(); database.remove(); };
+  stop = async () => {
+    await server.stop();
+    database.remove();
+  };
 }
 
 const { default: puppeteer } = await import("puppeteer-core");
@@ -38,8 +47,20 @@ try {
   const ids = await page.$$eval("[data-piece]", (cards) => cards.map((card) => card.dataset.piece));
   const table = ids[0];
   const views = [
-    ["bench", "/"], ...["brief", "form", "movement", "joints", "boards", "glue-up", "cutting", "build", "log"].map((stage) => [stage, `/pieces/${table}/${stage}`]),
-    ["sheets", `/pieces/${table}/sheets`], ["movement-breadboard", `/pieces/${ids[3]}/movement`], ["movement-slats", `/pieces/${ids[4]}/movement`], ["sources", `/pieces/${ids[3]}/sources`], ["rack", "/rack"], ["board", "/rack/B8"], ["cards", `/pieces/${table}/cards`], ["species", "/species"], ["shop", "/shop"],
+    ["bench", "/"],
+    ...["brief", "form", "movement", "joints", "boards", "glue-up", "cutting", "build", "log"].map((stage) => [
+      stage,
+      `/pieces/${table}/${stage}`,
+    ]),
+    ["sheets", `/pieces/${table}/sheets`],
+    ["movement-breadboard", `/pieces/${ids[3]}/movement`],
+    ["movement-slats", `/pieces/${ids[4]}/movement`],
+    ["sources", `/pieces/${ids[3]}/sources`],
+    ["rack", "/rack"],
+    ["board", "/rack/B8"],
+    ["cards", `/pieces/${table}/cards`],
+    ["species", "/species"],
+    ["shop", "/shop"],
   ];
   const only = option("only")?.split(",");
   for (const [name, path] of views) {
@@ -55,4 +76,7 @@ try {
   await browser.close();
   await stop();
 }
-if (failures.length > 0) { console.error(failures.join("\n")); process.exit(1); }
+if (failures.length > 0) {
+  console.error(failures.join("\n"));
+  process.exit(1);
+}

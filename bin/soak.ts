@@ -11,18 +11,29 @@ import type { Shop } from "../tests/soak/shop";
 import { loadDemo, serve, startDatabase } from "./harness.mjs";
 import { checkout, installPackages, installPostgres } from "./install.mjs";
 
-const option = (name: string, usual: number) => { const at = process.argv.indexOf(`--${name}`); return at < 0 ? usual : Number(process.argv[at + 1]); };
+const option = (name: string, usual: number) => {
+  const at = process.argv.indexOf(`--${name}`);
+  return at < 0 ? usual : Number(process.argv[at + 1]);
+};
 const seed = option("seed", Number(process.env.SEED ?? 20261125));
 /** Of random pieces one in so many is put on the bench. */
 const ON_THE_BENCH = 20;
 
 installPackages();
 installPostgres();
-if (!process.argv.includes("--built")) execFileSync(process.execPath, ["node_modules/next/dist/bin/next", "build"], { cwd: checkout, stdio: ["ignore", "ignore", "inherit"] });
+if (!process.argv.includes("--built"))
+  execFileSync(process.execPath, ["node_modules/next/dist/bin/next", "build"], {
+    cwd: checkout,
+    stdio: ["ignore", "ignore", "inherit"],
+  });
 let faults = 0;
 
 /** One part on a shop of its own. */
-async function part(name: string, count: number, run: (shop: Shop) => Promise<{ said: string; faults: string[] }>): Promise<void> {
+async function part(
+  name: string,
+  count: number,
+  run: (shop: Shop) => Promise<{ said: string; faults: string[] }>,
+): Promise<void> {
   if (count === 0) return;
   const database = await startDatabase();
   process.env.DATABASE_URL = database.url;
@@ -32,7 +43,9 @@ async function part(name: string, count: number, run: (shop: Shop) => Promise<{ 
   try {
     const found = await run(shop);
     faults += found.faults.length;
-    console.log(`${name} (seed ${seed}, ${Math.round((Date.now() - from) / 1000)} s): ${found.said}. ${found.faults.length === 0 ? "Nothing wrong." : `${found.faults.length} WRONG:`}`);
+    console.log(
+      `${name} (seed ${seed}, ${Math.round((Date.now() - from) / 1000)} s): ${found.said}. ${found.faults.length === 0 ? "Nothing wrong." : `${found.faults.length} WRONG:`}`,
+    );
     for (const fault of found.faults.slice(0, 20)) console.log(`  ${fault}`);
   } finally {
     await pool().end();

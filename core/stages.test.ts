@@ -7,10 +7,37 @@ import { plainRack, strips, tableWith, at, TODAY } from "./testing/plans";
 describe("a list of stages", () => {
   const calls: string[] = [];
   const list = stageList<{ a: number; b: number }>()
-    .stage("doubled", "form", ({ a }) => [a], (a) => { calls.push("doubled"); return 2 * a; })
-    .stage("inverse", "joints", ({ b }) => [b], (b) => { calls.push("inverse"); if (b === 0) throw new Error("nothing to divide by"); return 1 / b; })
-    .stage("sum", "boards", ({ doubled, inverse }) => [doubled, inverse], (x, y) => x + y)
-    .stage("last", "log", ({ doubled }) => [doubled], (x) => x + 1);
+    .stage(
+      "doubled",
+      "form",
+      ({ a }) => [a],
+      (a) => {
+        calls.push("doubled");
+        return 2 * a;
+      },
+    )
+    .stage(
+      "inverse",
+      "joints",
+      ({ b }) => [b],
+      (b) => {
+        calls.push("inverse");
+        if (b === 0) throw new Error("nothing to divide by");
+        return 1 / b;
+      },
+    )
+    .stage(
+      "sum",
+      "boards",
+      ({ doubled, inverse }) => [doubled, inverse],
+      (x, y) => x + y,
+    )
+    .stage(
+      "last",
+      "log",
+      ({ doubled }) => [doubled],
+      (x) => x + 1,
+    );
 
   it("runs each stage from what it reads, and again only when that changes", () => {
     const run = list.runner();
@@ -41,10 +68,17 @@ describe("a plan in which something fails", () => {
     expect(plan.failures[0]).toMatchObject({ stage: "found", mark: "boards" });
     expect(plan.failures[0].stack).toContain("candidates.ts");
     const faults = plan.verdicts.filter((each) => each.id.startsWith("fault."));
-    expect(faults.map((each) => [each.stage, each.level])).toEqual(expect.arrayContaining([["boards", "fix"], ["glue-up", "fix"]]));
+    expect(faults.map((each) => [each.stage, each.level])).toEqual(
+      expect.arrayContaining([
+        ["boards", "fix"],
+        ["glue-up", "fix"],
+      ]),
+    );
     expect(faults[0].why).toMatch(/fault of Taller, not of the piece/);
     for (const same of ["geometry", "joints", "year", "proposal"] as const) expect(plan[same]).toEqual(sound[same]);
-    expect(plan.verdicts.filter((each) => each.stage === "joints")).toEqual(sound.verdicts.filter((each) => each.stage === "joints"));
+    expect(plan.verdicts.filter((each) => each.stage === "joints")).toEqual(
+      sound.verdicts.filter((each) => each.stage === "joints"),
+    );
   });
   it("comes right again with the inputs, in the same planner", () => {
     const planner = createPlanner();
@@ -57,6 +91,8 @@ describe("a plan in which something fails", () => {
     expect(plan.verdicts.filter((each) => each.stage === "brief").length).toBeGreaterThan(2);
   });
   it("without a geometry there is no plan, in a sentence", () => {
-    expect(() => planPiece({ ...inputs, piece: { ...piece, form: { ...piece.form, top: null as never } } })).toThrow(PlanFailed);
+    expect(() => planPiece({ ...inputs, piece: { ...piece, form: { ...piece.form, top: null as never } } })).toThrow(
+      PlanFailed,
+    );
   });
 });

@@ -7,22 +7,35 @@ import { pool, transaction } from "./database";
 import { note } from "./history";
 import { handOver, lockBoards, lockRack } from "./reservations";
 
-interface Row { body: Board; piece: string | null; name: string | null }
+interface Row {
+  body: Board;
+  piece: string | null;
+  name: string | null;
+}
 
 const RESERVATION = "left join board_reservation r on r.workshop_id = b.workshop_id and r.board_id = b.id";
 
 /** Boards on the rack, of one species or all, with whoever has reserved them. Boards reserved by `forPiece` itself count as free. */
-export async function rack(workshop: string, forPiece: string | null, species: string | null = null): Promise<RackBoard[]> {
+export async function rack(
+  workshop: string,
+  forPiece: string | null,
+  species: string | null = null,
+): Promise<RackBoard[]> {
   const { rows } = await pool().query<Row>(
     `select b.body, r.piece_id as piece, r.piece_name as name
        from board b ${RESERVATION} and r.piece_id is distinct from $2::uuid
       where b.workshop_id = $1 and b.left_at is null and ($3::text is null or b.species = $3)
-      order by b.name_order`, [workshop, forPiece, species]);
+      order by b.name_order`,
+    [workshop, forPiece, species],
+  );
   return rows.flatMap(asRackBoard);
 }
 
 /** Boards of one wood that a piece looks through, and how many of that wood there are. */
-export interface Offered { boards: RackBoard[]; total: number }
+export interface Offered {
+  boards: RackBoard[];
+  total: number;
+}
 /** Boards that come with a piece's page, and the most it looks through: a fair sample of a longer rack. Ours: plans stay quick, and a page small. */
 export const AT_ONCE = 120;
 export const OFFERED = 1000;
@@ -32,9 +45,20 @@ export const OFFERED = 1000;
  *
  * @param uses  boards it names, on the rack or not
  */
-export async function offeredBoards(workshop: string, piece: string, species: string, uses: readonly string[], most: number): Promise<Offered> {
+export async function offeredBoards(
+  workshop: string,
+  piece: string,
+  species: string,
+  uses: readonly string[],
+  most: number,
+): Promise<Offered> {
   const values = [workshop, piece, species, uses];
-  const [{ rows }, { rows: [{ total }] }] = await Promise.all([
+  const [
+    { rows },
+    {
+      rows: [{ total }],
+    },
+  ] = await Promise.all([
     pool().query<Row>(
       `with taken as (
          select b.body, b.name_order, r.piece_id as piece, r.piece_name as name
@@ -45,8 +69,13 @@ export async function offeredBoards(workshop: string, piece: string, species: st
            from board b ${RESERVATION} and r.piece_id is distinct from $2::uuid
           where b.workshop_id = $1 and b.left_at is null and b.species = $3 and not (b.id = any($4))
           order by r.piece_id is not null, b.shuffle limit ${Math.floor(most)})
-       select body, piece, name from (select * from taken union all select * from others) each order by name_order`, values),
-    pool().query<{ total: number }>("select count(*)::int as total from board where workshop_id = $1 and species = $2 and left_at is null", [workshop, species]),
+       select body, piece, name from (select * from taken union all select * from others) each order by name_order`,
+      values,
+    ),
+    pool().query<{ total: number }>(
+      "select count(*)::int as total from board where workshop_id = $1 and species = $2 and left_at is null",
+      [workshop, species],
+    ),
   ]);
   return { boards: rows.flatMap(asRackBoard), total };
 }
@@ -56,16 +85,31 @@ const SORTS = { name: "b.name_order", length: "b.length desc, b.name_order", wid
 export async function rackPage(workshop: string, asked: RackQuery, from: number): Promise<RackBoard[]> {
   const { where, values } = matching(workshop, asked);
   const text = `select b.body, r.piece_id as piece, r.piece_name as name from board b ${RESERVATION} where ${where} order by ${SORTS[asked.sort]} limit ${RACK_PAGE} offset $${values.length + 1}`;
-  const { rows } = await pool().query<Row>({ name: prepared(text), text, values: [...values, Math.max(0, Math.floor(from))] });
+  const { rows } = await pool().query<Row>({
+    name: prepared(text),
+    text,
+    values: [...values, Math.max(0, Math.floor(from))],
+  });
   return rows.flatMap(asRackBoard);
 }
 
 /** How many boards match, how much wood that is, m³, and how many of each species there are at all. */
 export async function rackSum(workshop: string, asked: RackQuery): Promise<RackSum> {
   const { where, values } = matching(workshop, asked);
-  const [{ rows: [sum] }, { rows: species }] = await Promise.all([
-    pool().query<{ total: number; volume: number }>(`select count(*)::int as total, coalesce(sum(length * width * thickness) / 1e9, 0)::float as volume from board b where ${where}`, values),
-    pool().query<{ id: string; count: number }>("select species as id, count(*)::int as count from board where workshop_id = $1 and left_at is null group by species order by count(*) desc", [workshop]),
+  const [
+    {
+      rows: [sum],
+    },
+    { rows: species },
+  ] = await Promise.all([
+    pool().query<{ total: number; volume: number }>(
+      `select count(*)::int as total, coalesce(sum(length * width * thickness) / 1e9, 0)::float as volume from board b where ${where}`,
+      values,
+    ),
+    pool().query<{ id: string; count: number }>(
+      "select species as id, count(*)::int as count from board where workshop_id = $1 and left_at is null group by species order by count(*) desc",
+      [workshop],
+    ),
   ]);
   return { ...sum, species };
 }
@@ -77,13 +121,20 @@ const prepared = (text: string) => `rack-${createHash("sha256").update(text).dig
 function matching(workshop: string, asked: RackQuery): { where: string; values: unknown[] } {
   const values: unknown[] = [workshop];
   const conditions = ["b.workshop_id = $1", "b.left_at is null"];
-  const add = (condition: string, value: unknown) => { values.push(value); conditions.push(condition.replaceAll("?", `$${values.length}`)); };
+  const add = (condition: string, value: unknown) => {
+    values.push(value);
+    conditions.push(condition.replaceAll("?", `$${values.length}`));
+  };
   if (asked.species) add("b.species = ?", asked.species);
-  if (asked.text) add("(b.id ilike ? or b.tree ilike ? or b.shelf ilike ?)", `%${asked.text.replace(/[\\%_]/g, "\\$&")}%`);
+  if (asked.text)
+    add("(b.id ilike ? or b.tree ilike ? or b.shelf ilike ?)", `%${asked.text.replace(/[\\%_]/g, "\\$&")}%`);
   if (asked.longest > 0) add("b.length >= ?", asked.longest);
   if (asked.widest > 0) add("b.width >= ?", asked.widest);
   if (asked.thickest > 0) add("b.thickness >= ?", asked.thickest);
-  if (asked.free) conditions.push("not exists (select 1 from board_reservation f where f.workshop_id = b.workshop_id and f.board_id = b.id)");
+  if (asked.free)
+    conditions.push(
+      "not exists (select 1 from board_reservation f where f.workshop_id = b.workshop_id and f.board_id = b.id)",
+    );
   return { where: conditions.join(" and "), values };
 }
 
@@ -95,21 +146,44 @@ function asRackBoard({ body, piece, name }: Row): RackBoard[] {
 }
 
 /** Which of these names are on the rack, and which are of boards that were cut. */
-export async function standingOf(workshop: string, ids: readonly string[]): Promise<{ there: string[]; cut: string[] }> {
-  const { rows } = await pool().query<{ id: string; cut: boolean }>("select id, left_why is not null as cut from board where workshop_id = $1 and id = any($2) and left_why is distinct from 'taken off' order by name_order", [workshop, ids]);
-  return { there: rows.filter((row) => !row.cut).map((row) => row.id), cut: rows.filter((row) => row.cut).map((row) => row.id) };
+export async function standingOf(
+  workshop: string,
+  ids: readonly string[],
+): Promise<{ there: string[]; cut: string[] }> {
+  const { rows } = await pool().query<{ id: string; cut: boolean }>(
+    "select id, left_why is not null as cut from board where workshop_id = $1 and id = any($2) and left_why is distinct from 'taken off' order by name_order",
+    [workshop, ids],
+  );
+  return {
+    there: rows.filter((row) => !row.cut).map((row) => row.id),
+    cut: rows.filter((row) => row.cut).map((row) => row.id),
+  };
 }
 
 /** What came of boards that were put on the rack. `cut` were sawn for a piece, and stay sawn. */
-export interface Put { added: number; replaced: number; cut: string[] }
+export interface Put {
+  added: number;
+  replaced: number;
+  cut: string[];
+}
 
 /** Puts boards on the rack; one whose name is there already is replaced, one that has been cut is left as it is. */
-export async function putBoards(workshop: string, boards: readonly Board[], how: "added" | "bought" = "added"): Promise<Put> {
+export async function putBoards(
+  workshop: string,
+  boards: readonly Board[],
+  how: "added" | "bought" = "added",
+): Promise<Put> {
   return transaction((client) => addBoards(client, workshop, boards, how));
 }
 
 /** The same within a transaction that does more. */
-export async function addBoards(client: PoolClient, workshop: string, boards: readonly Board[], how: "added" | "bought", facts: object = {}): Promise<Put> {
+export async function addBoards(
+  client: PoolClient,
+  workshop: string,
+  boards: readonly Board[],
+  how: "added" | "bought",
+  facts: object = {},
+): Promise<Put> {
   const ids = boards.map((board) => board.id);
   await lockRack(client, workshop);
   await lockBoards(client, workshop, ids);
@@ -117,10 +191,18 @@ export async function addBoards(client: PoolClient, workshop: string, boards: re
     `insert into board (workshop_id, id, body)
      select $1, item ->> 'id', item from jsonb_array_elements($2::jsonb) as item order by item ->> 'id'
      on conflict (workshop_id, id) do update set body = excluded.body, left_at = null, left_why = null where board.left_why is distinct from 'cut'
-     returning id, xmax = 0 as fresh`, [workshop, JSON.stringify(boards)]);
+     returning id, xmax = 0 as fresh`,
+    [workshop, JSON.stringify(boards)],
+  );
   const fresh = rows.filter((row) => row.fresh).map((row) => row.id);
   await note(client, workshop, fresh, how, facts);
-  await note(client, workshop, rows.filter((row) => !row.fresh).map((row) => row.id), "changed", {});
+  await note(
+    client,
+    workshop,
+    rows.filter((row) => !row.fresh).map((row) => row.id),
+    "changed",
+    {},
+  );
   const put = new Set(rows.map((row) => row.id));
   await handOver(client, workshop, [...put]);
   return { added: fresh.length, replaced: rows.length - fresh.length, cut: ids.filter((id) => !put.has(id)) };
@@ -132,7 +214,9 @@ export async function addBoard(workshop: string, board: Board): Promise<boolean>
     await lockRack(client, workshop);
     const { rowCount } = await client.query(
       `insert into board (workshop_id, id, body) values ($1, $2, $3)
-       on conflict (workshop_id, id) do update set body = excluded.body, left_at = null, left_why = null where board.left_why = 'taken off'`, [workshop, board.id, JSON.stringify(board)]);
+       on conflict (workshop_id, id) do update set body = excluded.body, left_at = null, left_why = null where board.left_why = 'taken off'`,
+      [workshop, board.id, JSON.stringify(board)],
+    );
     if (rowCount !== 1) return false;
     await note(client, workshop, [board.id], "added", {});
     await handOver(client, workshop, [board.id]);
@@ -142,7 +226,10 @@ export async function addBoard(workshop: string, board: Board): Promise<boolean>
 
 /** One board, on the rack or gone; `at` says which version this is. */
 export async function boardOf(workshop: string, id: string): Promise<{ board: RackBoard; left: string | null } | null> {
-  const { rows } = await pool().query<Row & { left_why: string | null }>(`select b.body, b.left_why, r.piece_id as piece, r.piece_name as name from board b ${RESERVATION} where b.workshop_id = $1 and b.id = $2`, [workshop, id]);
+  const { rows } = await pool().query<Row & { left_why: string | null }>(
+    `select b.body, b.left_why, r.piece_id as piece, r.piece_name as name from board b ${RESERVATION} where b.workshop_id = $1 and b.id = $2`,
+    [workshop, id],
+  );
   const board = rows[0] && asRackBoard(rows[0])[0];
   return board ? { board, left: rows[0].left_why } : null;
 }
@@ -150,7 +237,10 @@ export async function boardOf(workshop: string, id: string): Promise<{ board: Ra
 /** Keeps a changed board if it still stands as `before`; false when someone changed or cut it meanwhile. */
 export async function changeBoard(workshop: string, before: Board, after: Board): Promise<boolean> {
   return transaction(async (client) => {
-    const { rows } = await client.query<{ body: Board }>("select body from board where workshop_id = $1 and id = $2 and left_at is null for update", [workshop, before.id]);
+    const { rows } = await client.query<{ body: Board }>(
+      "select body from board where workshop_id = $1 and id = $2 and left_at is null for update",
+      [workshop, before.id],
+    );
     if (!rows[0] || JSON.stringify(sorted(asBoard(rows[0].body))) !== JSON.stringify(sorted(before))) return false;
     await client.query("update board set body = $3 where workshop_id = $1 and id = $2", [workshop, before.id, after]);
     await note(client, workshop, [before.id], "changed", {});
@@ -158,16 +248,28 @@ export async function changeBoard(workshop: string, before: Board, after: Board)
   });
 }
 
-const sorted = (value: unknown): unknown => (Array.isArray(value) ? value.map(sorted) : value !== null && typeof value === "object" ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)).map(([key, each]) => [key, sorted(each)])) : value);
+const sorted = (value: unknown): unknown =>
+  Array.isArray(value)
+    ? value.map(sorted)
+    : value !== null && typeof value === "object"
+      ? Object.fromEntries(
+          Object.entries(value)
+            .sort(([a], [b]) => (a < b ? -1 : 1))
+            .map(([key, each]) => [key, sorted(each)]),
+        )
+      : value;
 /** Whether two boards say the same, in whatever order their fields stand. */
-export const sameBoard = (a: Board, b: Board) => JSON.stringify(sorted(asBoard(a))) === JSON.stringify(sorted(asBoard(b)));
+export const sameBoard = (a: Board, b: Board) =>
+  JSON.stringify(sorted(asBoard(a))) === JSON.stringify(sorted(asBoard(b)));
 
 /** Takes a board off the rack; false when it was not there or a piece has it. */
 export async function removeBoard(workshop: string, id: string): Promise<boolean> {
   return transaction(async (client) => {
     await lockBoards(client, workshop, [id]);
     const { rowCount } = await client.query(
-      "update board set left_at = now(), left_why = 'taken off' where workshop_id = $1 and id = $2 and left_at is null and not exists (select 1 from board_reservation where workshop_id = $1 and board_id = $2)", [workshop, id]);
+      "update board set left_at = now(), left_why = 'taken off' where workshop_id = $1 and id = $2 and left_at is null and not exists (select 1 from board_reservation where workshop_id = $1 and board_id = $2)",
+      [workshop, id],
+    );
     if (rowCount === 1) await note(client, workshop, [id], "taken off", {});
     return rowCount === 1;
   });

@@ -1,6 +1,8 @@
 import { Pool, PoolClient } from "pg";
 
-declare global { var tallerPool: Pool | undefined }
+declare global {
+  var tallerPool: Pool | undefined;
+}
 
 /** The one pool of this process; Next's development server reloads modules, so it is kept beside them. */
 export function pool(): Pool {
@@ -35,9 +37,15 @@ export async function transaction<T>(work: (client: PoolClient) => Promise<T>): 
   }
 }
 
-async function once<T>(work: (client: PoolClient) => Promise<T>): Promise<{ ok: true; value: T } | { ok: false; error: unknown; again: boolean }> {
+async function once<T>(
+  work: (client: PoolClient) => Promise<T>,
+): Promise<{ ok: true; value: T } | { ok: false; error: unknown; again: boolean }> {
   let client: PoolClient;
-  try { client = await pool().connect(); } catch (error) { return { ok: false, error, again: isAway(error) }; }
+  try {
+    client = await pool().connect();
+  } catch (error) {
+    return { ok: false, error, again: isAway(error) };
+  }
   let committing = false;
   try {
     await client.query("begin");
@@ -48,17 +56,31 @@ async function once<T>(work: (client: PoolClient) => Promise<T>): Promise<{ ok: 
     return { ok: true, value };
   } catch (error) {
     // what a lost connection leaves can't be asked to roll back: the server does that by itself
-    const lost = await client.query("rollback").then(() => false, () => true);
+    const lost = await client.query("rollback").then(
+      () => false,
+      () => true,
+    );
     client.release(lost);
     // whether a commit that was not answered took place is not known: running it again might do it twice
-    return { ok: false, error, again: codeOf(error) === "40P01" || codeOf(error) === "40001" || (!committing && isAway(error)) };
+    return {
+      ok: false,
+      error,
+      again: codeOf(error) === "40P01" || codeOf(error) === "40001" || (!committing && isAway(error)),
+    };
   }
 }
 
-const codeOf = (error: unknown) => (error !== null && typeof error === "object" && "code" in error ? String(error.code) : "");
+const codeOf = (error: unknown) =>
+  error !== null && typeof error === "object" && "code" in error ? String(error.code) : "";
 
 /** Whether an error says that the database is not there, or was stopped under us: it comes back by itself. @source PostgreSQL's error codes, classes 08 and 57 */
 export function isAway(error: unknown): boolean {
   const message = error instanceof Error ? error.message : "";
-  return /^(08|57P0)/.test(codeOf(error)) || ["ECONNREFUSED", "ECONNRESET", "EPIPE", "ETIMEDOUT"].includes(codeOf(error)) || /connection terminated|connection ended|client has encountered a connection error|not queryable|timeout exceeded when trying to connect/i.test(message);
+  return (
+    /^(08|57P0)/.test(codeOf(error)) ||
+    ["ECONNREFUSED", "ECONNRESET", "EPIPE", "ETIMEDOUT"].includes(codeOf(error)) ||
+    /connection terminated|connection ended|client has encountered a connection error|not queryable|timeout exceeded when trying to connect/i.test(
+      message,
+    )
+  );
 }

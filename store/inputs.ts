@@ -5,7 +5,11 @@ import { openPiece, OpenPiece } from "./pieces";
 import type { Workshop } from "./workshops";
 
 /** A piece as it is saved, and everything its plan is computed from; null when it is not here. */
-export async function savedInputs(workshop: Workshop, id: string, today: string): Promise<{ opened: OpenPiece; inputs: PlanInputs } | null> {
+export async function savedInputs(
+  workshop: Workshop,
+  id: string,
+  today: string,
+): Promise<{ opened: OpenPiece; inputs: PlanInputs } | null> {
   const opened = await openPiece(workshop.id, id);
   if (!opened) return null;
   const { piece } = opened;

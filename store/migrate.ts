@@ -8,9 +8,13 @@ export async function migrate(url: string, folder = join(process.cwd(), "store/m
   await client.connect();
   const applied: string[] = [];
   try {
-    await client.query("create table if not exists migration (name text primary key, applied_at timestamptz not null default now())");
+    await client.query(
+      "create table if not exists migration (name text primary key, applied_at timestamptz not null default now())",
+    );
     await client.query("select pg_advisory_lock(7201)");
-    const seen = new Set((await client.query<{ name: string }>("select name from migration")).rows.map((row) => row.name));
+    const seen = new Set(
+      (await client.query<{ name: string }>("select name from migration")).rows.map((row) => row.name),
+    );
     for (const name of (await readdir(folder)).filter((file) => file.endsWith(".sql")).sort()) {
       if (seen.has(name)) continue;
       await client.query("begin");

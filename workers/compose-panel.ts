@@ -6,12 +6,18 @@ export type ComposeReport = { kind: "so-far" | "done"; best: Composed; of: numbe
 let stopped = false;
 
 self.onmessage = async (event: MessageEvent<ComposeInputs | "stop">) => {
-  if (event.data === "stop") { stopped = true; return; }
+  if (event.data === "stop") {
+    stopped = true;
+    return;
+  }
   stopped = false;
   const inputs = event.data;
   let last: Composed | null = null;
   for (const found of composePanel(inputs)) {
-    if ("none" in found) { self.postMessage({ kind: "none", none: found.none } satisfies ComposeReport); return; }
+    if ("none" in found) {
+      self.postMessage({ kind: "none", none: found.none } satisfies ComposeReport);
+      return;
+    }
     last = found;
     self.postMessage({ kind: found.done ? "done" : "so-far", best: found, of: inputs.sets } satisfies ComposeReport);
     // let a stop come through

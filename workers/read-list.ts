@@ -7,8 +7,15 @@ export type ListOrder =
   | { kind: "rack"; file: Blob; species: readonly { id: string; name: string }[]; today: string }
   | { kind: "logger"; file: Blob }
   | { kind: "readings"; file: Blob; boards: readonly string[] };
-export interface ListRead { rack: ReadRack; logger: ReadLogger; readings: ReadReadings }
-export type ListReport = { kind: "share"; share: number } | { kind: "read"; read: ListRead[keyof ListRead] } | { kind: "failed"; message: string };
+export interface ListRead {
+  rack: ReadRack;
+  logger: ReadLogger;
+  readings: ReadReadings;
+}
+export type ListReport =
+  | { kind: "share"; share: number }
+  | { kind: "read"; read: ListRead[keyof ListRead] }
+  | { kind: "failed"; message: string };
 
 self.onmessage = async ({ data }: MessageEvent<ListOrder>) => {
   const post = (report: ListReport) => self.postMessage(report);
@@ -21,8 +28,11 @@ self.onmessage = async ({ data }: MessageEvent<ListOrder>) => {
 
 function read(order: ListOrder, text: string, told: (share: number) => void): ListRead[keyof ListRead] {
   switch (order.kind) {
-    case "rack": return readRack(text, order.species, order.today, told);
-    case "logger": return readLogger(text);
-    case "readings": return readReadings(text, () => crypto.randomUUID(), order.boards);
+    case "rack":
+      return readRack(text, order.species, order.today, told);
+    case "logger":
+      return readLogger(text);
+    case "readings":
+      return readReadings(text, () => crypto.randomUUID(), order.boards);
   }
 }

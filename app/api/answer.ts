@@ -9,7 +9,11 @@ export const refuse = (message: string, status = 422) => Response.json({ message
 /** Refuses what a schema does not take, in a sentence with the field's name. */
 export function refuseFault(schema: v.GenericSchema, json: unknown): Response {
   const fault = firstFault(schema, json);
-  return refuse(fault ? `${fault.message}${fault.field ? ` (${fault.field})` : ""}` : "This can't be read. Reload the page and try again.");
+  return refuse(
+    fault
+      ? `${fault.message}${fault.field ? ` (${fault.field})` : ""}`
+      : "This can't be read. Reload the page and try again.",
+  );
 }
 
 type Handler<C> = (request: Request, context: C) => Promise<Response>;
@@ -20,7 +24,8 @@ export function route<C>(handler: Handler<C>): Handler<C> {
     try {
       return await handler(request, context);
     } catch (error) {
-      if (isAway(error)) return refuse("The database does not answer just now. Nothing was changed; it is tried again.", 503);
+      if (isAway(error))
+        return refuse("The database does not answer just now. Nothing was changed; it is tried again.", 503);
       if (error instanceof PlanFailed) return refuse(error.message);
       console.error(error);
       return refuse("Taller failed at this. It is written in the server's log; what was saved before is safe.", 500);
@@ -29,8 +34,17 @@ export function route<C>(handler: Handler<C>): Handler<C> {
 }
 
 /** Reads a request's JSON, up to `most` bytes, counted as they come; what no one could keep is refused here once for all fields. Never throws but for a lost connection. */
-export async function readJson(request: Request, most: number): Promise<{ ok: true; json: unknown } | { ok: false; answer: Response }> {
-  const tooLarge = () => ({ ok: false as const, answer: refuse(`This is over ${most >= 1e6 ? `${Math.round(most / 1e6)} MB` : `${Math.round(most / 1e3)} kB`}, more than Taller takes at once. Send less.`, 413) });
+export async function readJson(
+  request: Request,
+  most: number,
+): Promise<{ ok: true; json: unknown } | { ok: false; answer: Response }> {
+  const tooLarge = () => ({
+    ok: false as const,
+    answer: refuse(
+      `This is over ${most >= 1e6 ? `${Math.round(most / 1e6)} MB` : `${Math.round(most / 1e3)} kB`}, more than Taller takes at once. Send less.`,
+      413,
+    ),
+  });
   if (Number(request.headers.get("content-length") ?? 0) > most) return tooLarge();
   const text = await readText(request, most);
   if (text === null) return tooLarge();
@@ -54,7 +68,10 @@ async function readText(request: Request, most: number): Promise<string | null> 
     const { done, value } = await reader.read();
     if (done) return text + decoder.decode();
     bytes += value.byteLength;
-    if (bytes > most) { await reader.cancel().catch(() => undefined); return null; }
+    if (bytes > most) {
+      await reader.cancel().catch(() => undefined);
+      return null;
+    }
     text += decoder.decode(value, { stream: true });
   }
 }
@@ -67,7 +84,8 @@ function unkeepable(json: unknown): string | null {
   const open: { value: unknown; deep: number }[] = [{ value: json, deep: 0 }];
   for (let next = open.pop(); next; next = open.pop()) {
     const { value, deep } = next;
-    if (typeof value === "string" && !isKeepable(value)) return "A text holds a character that can't be kept. Type it again.";
+    if (typeof value === "string" && !isKeepable(value))
+      return "A text holds a character that can't be kept. Type it again.";
     if (value === null || typeof value !== "object") continue;
     if (deep > DEEPEST) return "This is nested deeper than anything of Taller's. Reload the page and try again.";
     for (const [key, each] of Object.entries(value)) {

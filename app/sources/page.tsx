@@ -8,5 +8,13 @@ export const dynamic = "force-dynamic";
 
 export default async function SourcesPage() {
   const { ownSpecies } = await currentWorkshop();
-  return <><TopBar where={<span className="text-white">Sources</span>}><ShopLinks here="sources" /><FindAnything /></TopBar><SourcesView species={[...ownSpecies, ...SPECIES]} of={null} /></>;
+  return (
+    <>
+      <TopBar where={<span className="text-white">Sources</span>}>
+        <ShopLinks here="sources" />
+        <FindAnything />
+      </TopBar>
+      <SourcesView species={[...ownSpecies, ...SPECIES]} of={null} />
+    </>
+  );
 }

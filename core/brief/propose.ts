@@ -1,9 +1,23 @@
 import type { Brief, Form } from "../piece/schema";
 
 /** Room for people, mm. @source common practice */
-export const PEOPLE = { seat: 600, squeezed: 500, getUp: 900, walkBehind: 1100, reach: 325, chairDeep: 450, chairWide: 460, headSeat: 600, benchGap: 40 };
+export const PEOPLE = {
+  seat: 600,
+  squeezed: 500,
+  getUp: 900,
+  walkBehind: 1100,
+  reach: 325,
+  chairDeep: 450,
+  chairWide: 460,
+  headSeat: 600,
+  benchGap: 40,
+};
 
-export interface TableProposal { length: number; width: number; reason: string }
+export interface TableProposal {
+  length: number;
+  width: number;
+  reason: string;
+}
 
 /** How many can sit: along the long sides between the legs' outer faces, and one at each end that is wide enough. */
 export function seatsAt(length: number, width: number, edge: number): { sides: number; ends: number; total: number } {
@@ -27,12 +41,14 @@ export function proposeTable(brief: Brief): TableProposal {
   const ends = seatsAt(0, width, PEOPLE.seat).ends;
   const perSide = Math.ceil(Math.max(0, brief.seats.daily - ends) / 2);
   const perSideParty = Math.ceil(Math.max(0, brief.seats.most - ends) / 2);
-  const wanted = Math.max(perSide * PEOPLE.seat, perSideParty * PEOPLE.squeezed, 1000) + 2 * PEOPLE.reach * (ends ? 0.5 : 0);
+  const wanted =
+    Math.max(perSide * PEOPLE.seat, perSideParty * PEOPLE.squeezed, 1000) + 2 * PEOPLE.reach * (ends ? 0.5 : 0);
   const lengthRoom = floor50(brief.room.length - 2 * PEOPLE.getUp);
   const length = Math.max(900, Math.min(ceil50(wanted), lengthRoom));
   const short = ceil50(wanted) > lengthRoom;
   return {
-    length, width,
+    length,
+    width,
     reason: short
       ? `The room stops it at ${length} mm; ${brief.seats.most} seats would want ${ceil50(wanted)} mm.`
       : `${brief.seats.daily} daily at ${PEOPLE.seat} mm and ${brief.seats.most} at a party at ${PEOPLE.squeezed} mm, with ${PEOPLE.getUp} mm to the walls.`,
@@ -40,9 +56,16 @@ export function proposeTable(brief: Brief): TableProposal {
 }
 
 /** Width a seat needs between the legs, and what the bench or the chairs find there. */
-export function underTable(form: Form, seating: Brief["seating"], perSide: number): { between: number; needed: number } {
+export function underTable(
+  form: Form,
+  seating: Brief["seating"],
+  perSide: number,
+): { between: number; needed: number } {
   const between = form.top.length - 2 * form.overhang.end - 2 * form.leg.section;
-  const needed = seating === "bench" ? Math.max(600, perSide * PEOPLE.squeezed) + 2 * PEOPLE.benchGap : perSide * PEOPLE.chairWide + (perSide + 1) * 20;
+  const needed =
+    seating === "bench"
+      ? Math.max(600, perSide * PEOPLE.squeezed) + 2 * PEOPLE.benchGap
+      : perSide * PEOPLE.chairWide + (perSide + 1) * 20;
   return { between, needed };
 }
 

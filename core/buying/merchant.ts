@@ -15,19 +15,50 @@ const DEARER = 0.006;
  *
  * @param gone  names of boards that were sold
  */
-export function merchantStock(species: { id: string; kind: "hardwood" | "softwood" }, day: string, gone: readonly string[]): Board[] {
-  const letters = species.id.split("-").map((word) => word[0]).join("").toUpperCase();
-  const seed = MERCHANT.seed + [...species.id].reduce((sum, letter) => sum * 3 + letter.charCodeAt(0), 0) % 9973;
+export function merchantStock(
+  species: { id: string; kind: "hardwood" | "softwood" },
+  day: string,
+  gone: readonly string[],
+): Board[] {
+  const letters = species.id
+    .split("-")
+    .map((word) => word[0])
+    .join("")
+    .toUpperCase();
+  const seed = MERCHANT.seed + ([...species.id].reduce((sum, letter) => sum * 3 + letter.charCodeAt(0), 0) % 9973);
   const next = seeded(seed);
-  return SAWN_METRIC.filter((thickness) => thickness >= 27).flatMap((thickness) => Array.from({ length: STACK }, (_, i): Board => {
-    const length = 100 * Math.round(20 + 20 * next());
-    const width = 5 * Math.round((110 + 170 * next()) / 5);
-    return {
-      id: `${letters}${thickness}-${i + 1}`, species: species.id, length, width, widthEnd: null, thickness: thickness + 1,
-      ringLeft: Math.round(-45 + 35 * next()), ringRight: Math.round(10 + 35 * next()), bow: tenth(5 * next()), crook: tenth(4 * next()), cup: tenth(1.5 * next()), twist: tenth(2.5 * next()),
-      moisture: tenth(9 + 2 * next()), measuredOn: day, tree: `${letters}-${1 + Math.floor(3 * next())}`, shelf: "", price: Math.round(cubicMetres(length, width, thickness) * BASE[species.kind] * (1 + DEARER * (thickness - 27)) * 100) / 100, defects: [], cutFrom: "",
-    };
-  })).filter((board) => !gone.includes(board.id));
+  return SAWN_METRIC.filter((thickness) => thickness >= 27)
+    .flatMap((thickness) =>
+      Array.from({ length: STACK }, (_, i): Board => {
+        const length = 100 * Math.round(20 + 20 * next());
+        const width = 5 * Math.round((110 + 170 * next()) / 5);
+        return {
+          id: `${letters}${thickness}-${i + 1}`,
+          species: species.id,
+          length,
+          width,
+          widthEnd: null,
+          thickness: thickness + 1,
+          ringLeft: Math.round(-45 + 35 * next()),
+          ringRight: Math.round(10 + 35 * next()),
+          bow: tenth(5 * next()),
+          crook: tenth(4 * next()),
+          cup: tenth(1.5 * next()),
+          twist: tenth(2.5 * next()),
+          moisture: tenth(9 + 2 * next()),
+          measuredOn: day,
+          tree: `${letters}-${1 + Math.floor(3 * next())}`,
+          shelf: "",
+          price:
+            Math.round(
+              cubicMetres(length, width, thickness) * BASE[species.kind] * (1 + DEARER * (thickness - 27)) * 100,
+            ) / 100,
+          defects: [],
+          cutFrom: "",
+        };
+      }),
+    )
+    .filter((board) => !gone.includes(board.id));
 }
 
 const tenth = (n: number) => Math.round(n * 10) / 10;

@@ -17,14 +17,17 @@ const TABLE: [number, number[]][] = [
 
 describe("equilibrium moisture against Wood Handbook Table 4-2, 150 cells from memory, within 0.15", () => {
   for (const [temperature, row] of TABLE) {
-    it(`${temperature} °C`, () => row.forEach((published, i) => {
-      expect(Math.abs(equilibriumMoisture(temperature, (20 + 5 * i) / 100) - published)).toBeLessThanOrEqual(0.15);
-    }));
+    it(`${temperature} °C`, () =>
+      row.forEach((published, i) => {
+        expect(Math.abs(equilibriumMoisture(temperature, (20 + 5 * i) / 100) - published)).toBeLessThanOrEqual(0.15);
+      }));
   }
 });
 
 it("on the whole it differs from the table by no more than the table's own rounding (150 cells, from memory)", () => {
-  const off = TABLE.flatMap(([temperature, row]) => row.map((published, i) => Math.abs(equilibriumMoisture(temperature, (20 + 5 * i) / 100) - published)));
+  const off = TABLE.flatMap(([temperature, row]) =>
+    row.map((published, i) => Math.abs(equilibriumMoisture(temperature, (20 + 5 * i) / 100) - published)),
+  );
   expect(off.reduce((a, b) => a + b, 0) / off.length).toBeLessThan(0.03);
 });
 

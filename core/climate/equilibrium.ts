@@ -8,8 +8,10 @@
  * @source Wood Handbook FPL-GTR-282, Eq. 4-5 (Hailwood and Horrobin's isotherm), from memory
  */
 export function equilibriumMoisture(temperature: number, relativeHumidity: number): number {
-  if (!(relativeHumidity >= 0 && relativeHumidity <= 1)) throw new RangeError(`Relative humidity is a share from 0 to 1, not ${relativeHumidity}.`);
-  if (!(temperature >= -20 && temperature <= 100)) throw new RangeError(`Temperature runs from −20 to 100 °C here, not ${temperature}.`);
+  if (!(relativeHumidity >= 0 && relativeHumidity <= 1))
+    throw new RangeError(`Relative humidity is a share from 0 to 1, not ${relativeHumidity}.`);
+  if (!(temperature >= -20 && temperature <= 100))
+    throw new RangeError(`Temperature runs from −20 to 100 °C here, not ${temperature}.`);
   const t = temperature;
   const h = Math.min(relativeHumidity, 0.99);
   const w = 349 + 1.29 * t + 0.0135 * t * t;

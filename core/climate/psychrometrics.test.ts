@@ -10,9 +10,24 @@ describe("moist air against the psychrolib package, 200 random states, within 0.
   const states = Array.from({ length: 200 }, () => ({ t: -20 + 65 * next(), h: 0.05 + 0.93 * next() }));
   it.each([
     ["saturation pressure", (t: number) => [saturationPressure(t), psychrolib.GetSatVapPres(t)]],
-    ["humidity ratio", (t: number, h: number) => [humidityRatio(t, h), psychrolib.GetHumRatioFromRelHum(t, h, ATMOSPHERE)]],
-    ["relative humidity", (t: number, h: number) => { const w = psychrolib.GetHumRatioFromRelHum(t, h, ATMOSPHERE); return [relativeHumidity(t, w), psychrolib.GetRelHumFromHumRatio(t, w, ATMOSPHERE)]; }],
-    ["relative humidity of the same air, warmed by 12 °C", (t: number, h: number) => { const w = psychrolib.GetHumRatioFromRelHum(t, h, ATMOSPHERE); return [atTemperature(h, t, t + 12), psychrolib.GetRelHumFromHumRatio(t + 12, w, ATMOSPHERE)]; }],
+    [
+      "humidity ratio",
+      (t: number, h: number) => [humidityRatio(t, h), psychrolib.GetHumRatioFromRelHum(t, h, ATMOSPHERE)],
+    ],
+    [
+      "relative humidity",
+      (t: number, h: number) => {
+        const w = psychrolib.GetHumRatioFromRelHum(t, h, ATMOSPHERE);
+        return [relativeHumidity(t, w), psychrolib.GetRelHumFromHumRatio(t, w, ATMOSPHERE)];
+      },
+    ],
+    [
+      "relative humidity of the same air, warmed by 12 °C",
+      (t: number, h: number) => {
+        const w = psychrolib.GetHumRatioFromRelHum(t, h, ATMOSPHERE);
+        return [atTemperature(h, t, t + 12), psychrolib.GetRelHumFromHumRatio(t + 12, w, ATMOSPHERE)];
+      },
+    ],
   ])("%s", (_, pair) => {
     for (const { t, h } of states) {
       const [ours, theirs] = pair(t, h);

@@ -15,9 +15,24 @@ const VAPOUR_TO_AIR = 0.621945;
 export function saturationPressure(temperature: number): number {
   const t = temperature + 273.15;
   if (temperature <= 0.01) {
-    return Math.exp(-5674.5359 / t + 6.3925247 - 9.677843e-3 * t + 6.2215701e-7 * t * t + 2.0747825e-9 * t ** 3 - 9.484024e-13 * t ** 4 + 4.1635019 * Math.log(t));
+    return Math.exp(
+      -5674.5359 / t +
+        6.3925247 -
+        9.677843e-3 * t +
+        6.2215701e-7 * t * t +
+        2.0747825e-9 * t ** 3 -
+        9.484024e-13 * t ** 4 +
+        4.1635019 * Math.log(t),
+    );
   }
-  return Math.exp(-5800.2206 / t + 1.3914993 - 4.8640239e-2 * t + 4.1764768e-5 * t * t - 1.4452093e-8 * t ** 3 + 6.5459673 * Math.log(t));
+  return Math.exp(
+    -5800.2206 / t +
+      1.3914993 -
+      4.8640239e-2 * t +
+      4.1764768e-5 * t * t -
+      1.4452093e-8 * t ** 3 +
+      6.5459673 * Math.log(t),
+  );
 }
 
 /**

@@ -9,19 +9,45 @@ export type ClimateChoice =
   | { kind: "own"; months: MonthAir[] }
   | ({ kind: "house" } & House)
   | { kind: "outdoors"; outdoor: string; south: boolean }
-  | { kind: "log"; name: string; from: string; to: string; readings: number; months: (MonthAir | null)[]; fill: string };
+  | {
+      kind: "log";
+      name: string;
+      from: string;
+      to: string;
+      readings: number;
+      months: (MonthAir | null)[];
+      fill: string;
+    };
 
-export interface YearMonth { month: number; name: string; temperature: number; humidity: number; moisture: number }
+export interface YearMonth {
+  month: number;
+  name: string;
+  temperature: number;
+  humidity: number;
+  moisture: number;
+}
 
 /** The room's year as equilibrium moisture; index 0 is January. Means of `moisture` in percent MC. */
-export interface MoistureYear { name: string; months: YearMonth[]; driest: YearMonth; wettest: YearMonth; mean: number; outdoors: boolean }
+export interface MoistureYear {
+  name: string;
+  months: YearMonth[];
+  driest: YearMonth;
+  wettest: YearMonth;
+  mean: number;
+  outdoors: boolean;
+}
 
 /**
  * Equilibrium moisture month by month. An unknown id falls back to the first of its list; humidities are held between 1 and 99 %.
  */
 export function moistureYear(choice: ClimateChoice): MoistureYear {
   const { name, air, outdoors } = airOf(choice);
-  const months = air.map((each, month) => ({ month, name: MONTHS[month], ...each, moisture: held(each.temperature, each.humidity / 100) }));
+  const months = air.map((each, month) => ({
+    month,
+    name: MONTHS[month],
+    ...each,
+    moisture: held(each.temperature, each.humidity / 100),
+  }));
   const driest = months.reduce((a, b) => (b.moisture < a.moisture ? b : a));
   const wettest = months.reduce((a, b) => (b.moisture > a.moisture ? b : a));
   const mean = months.reduce((sum, each) => sum + each.moisture, 0) / months.length;
@@ -34,9 +60,20 @@ function airOf(choice: ClimateChoice): { name: string; air: MonthAir[]; outdoors
       const typical = typicalClimate(choice.id) ?? TYPICAL_CLIMATES[0];
       return { name: typical.name, air: typical.months, outdoors: typical.place === "porch" };
     }
-    case "own": return { name: "Own twelve values", air: choice.months, outdoors: false };
-    case "house": return { name: `House, ${(outdoorPlace(choice.outdoor)?.name ?? "outdoors").toLowerCase()}`, air: roomMonths(choice), outdoors: false };
-    case "outdoors": return { name: `Under cover outdoors, ${(outdoorPlace(choice.outdoor)?.name ?? "").toLowerCase()}`, air: outdoorMonths(choice.outdoor, choice.south), outdoors: true };
+    case "own":
+      return { name: "Own twelve values", air: choice.months, outdoors: false };
+    case "house":
+      return {
+        name: `House, ${(outdoorPlace(choice.outdoor)?.name ?? "outdoors").toLowerCase()}`,
+        air: roomMonths(choice),
+        outdoors: false,
+      };
+    case "outdoors":
+      return {
+        name: `Under cover outdoors, ${(outdoorPlace(choice.outdoor)?.name ?? "").toLowerCase()}`,
+        air: outdoorMonths(choice.outdoor, choice.south),
+        outdoors: true,
+      };
     case "log": {
       const fill = (typicalClimate(choice.fill) ?? TYPICAL_CLIMATES[0]).months;
       return { name: `Log of ${choice.name}`, air: choice.months.map((month, i) => month ?? fill[i]), outdoors: false };
@@ -48,7 +85,10 @@ function airOf(choice: ClimateChoice): { name: string; air: MonthAir[]; outdoors
 export type FaceWarmth = readonly number[];
 
 /** A year of air as the wood's face meets it: `temperature` °C and `moisture` (equilibrium, percent MC) for each of 365 days. */
-export interface DailyAir { temperature: number[]; moisture: number[] }
+export interface DailyAir {
+  temperature: number[];
+  moisture: number[];
+}
 
 /**
  * Day by day between the months' middles, with a face kept warmer than the air where something warms it.
@@ -86,4 +126,5 @@ export function dayOfYear(iso: string): number {
 
 /** A temperature as far as the isotherm goes: colder or hotter wood is taken as at its end, °C. */
 export const heldTemperature = (temperature: number) => Math.min(60, Math.max(-20, temperature));
-const held = (temperature: number, humidity: number) => equilibriumMoisture(heldTemperature(temperature), Math.min(0.99, Math.max(0.01, humidity)));
+const held = (temperature: number, humidity: number) =>
+  equilibriumMoisture(heldTemperature(temperature), Math.min(0.99, Math.max(0.01, humidity)));

@@ -25,27 +25,95 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
     const y = laid.from;
     if (start < from) items.push({ kind: "hatch", x: start, y, w: from - start, h: laid.width });
     if (end > to) items.push({ kind: "hatch", x: to, y, w: end - to, h: laid.width });
-    items.push({ kind: "wood", x: Math.max(from, start), y, w: Math.max(1, Math.min(to, end) - Math.max(from, start)), h: laid.width, colour: species.colour, seed: seedOf(laid.board.id), grain: "x", id: `strip:${laid.board.id}`, label: `${laid.board.id}, ${Math.round(laid.width)} mm wide` });
+    items.push({
+      kind: "wood",
+      x: Math.max(from, start),
+      y,
+      w: Math.max(1, Math.min(to, end) - Math.max(from, start)),
+      h: laid.width,
+      colour: species.colour,
+      seed: seedOf(laid.board.id),
+      grain: "x",
+      id: `strip:${laid.board.id}`,
+      label: `${laid.board.id}, ${Math.round(laid.width)} mm wide`,
+    });
     for (const d of laid.board.defects) items.push(...defectOnStrip(d, laid, start, shop));
     const label = Math.max(written, laid.at + written / 2);
     items.push({ kind: "text", x: label, y: y + laid.width / 2, text: laid.board.id, ink: "ink", size: 13, dy: 4 });
-    items.push({ kind: "text", x: label, y: y + laid.width / 2, text: `${Math.round(laid.width)} mm wide, bark ${laid.strip.face === "bark-up" ? "up" : "down"}${laid.strip.turned ? ", turned" : ""}${piece.panel.pinned.includes(laid.board.id) ? ", pinned" : ""}`, ink: "grain", size: 13, dx: 38, dy: 4 });
+    items.push({
+      kind: "text",
+      x: label,
+      y: y + laid.width / 2,
+      text: `${Math.round(laid.width)} mm wide, bark ${laid.strip.face === "bark-up" ? "up" : "down"}${laid.strip.turned ? ", turned" : ""}${piece.panel.pinned.includes(laid.board.id) ? ", pinned" : ""}`,
+      ink: "grain",
+      size: 13,
+      dx: 38,
+      dy: 4,
+    });
   }
   if (panel.laid.length === 0) items.push(rect(0, 0, length, width, "hidden", "top"));
   const { top } = piece.form;
   if (length === at.top.length) {
-    if (top.outline !== "rectangle") items.push({ kind: "path", points: outlineOf({ ...top, length, width }).map(([x, y]) => [x + length / 2, y + width / 2]), closed: true, ink: "cut", id: "outline" });
-    for (const cut of top.cutouts) items.push({ kind: "rect", x: length / 2 + cut.x - cut.length / 2, y: width / 2 + cut.y - cut.width / 2, w: cut.length, h: cut.width, ink: "hole", id: "cutout", label: cut.name });
+    if (top.outline !== "rectangle")
+      items.push({
+        kind: "path",
+        points: outlineOf({ ...top, length, width }).map(([x, y]) => [x + length / 2, y + width / 2]),
+        closed: true,
+        ink: "cut",
+        id: "outline",
+      });
+    for (const cut of top.cutouts)
+      items.push({
+        kind: "rect",
+        x: length / 2 + cut.x - cut.length / 2,
+        y: width / 2 + cut.y - cut.width / 2,
+        w: cut.length,
+        h: cut.width,
+        ink: "hole",
+        id: "cutout",
+        label: cut.name,
+      });
   }
-  for (const aid of alignmentPlaces(panel.laid, at, piece)) items.push({ kind: "rect", x: aid.x + length / 2 - 20, y: aid.y - 5, w: 40, h: 10, ink: "tool", id: "alignment", round: 3 });
+  for (const aid of alignmentPlaces(panel.laid, at, piece))
+    items.push({
+      kind: "rect",
+      x: aid.x + length / 2 - 20,
+      y: aid.y - 5,
+      w: 40,
+      h: 10,
+      ink: "tool",
+      id: "alignment",
+      round: 3,
+    });
   const { end, side } = piece.form.overhang;
-  for (const x of [end, at.top.length - end - at.leg.section]) for (const y of [side, at.top.width - side - at.leg.section]) items.push(rect(x + dx, y + dy, at.leg.section, at.leg.section, "layout", "leg"));
-  items.push(dimension([0, width], [length, width], 16, length, length === piece.form.top.length ? { path: ["form", "top", "length"], name: "Top length" } : undefined));
-  return { id: "panel", title: `The panel from ${panel.laid.length} boards, front edge below: ${panel.laid.map((each) => `${each.board.id} ${Math.round(each.width)} mm`).join(", ")}.`, bounds: { x: left, y: 0, w: right - left, h: width }, margin: [34, 6, 6, 6], items };
+  for (const x of [end, at.top.length - end - at.leg.section])
+    for (const y of [side, at.top.width - side - at.leg.section])
+      items.push(rect(x + dx, y + dy, at.leg.section, at.leg.section, "layout", "leg"));
+  items.push(
+    dimension(
+      [0, width],
+      [length, width],
+      16,
+      length,
+      length === piece.form.top.length ? { path: ["form", "top", "length"], name: "Top length" } : undefined,
+    ),
+  );
+  return {
+    id: "panel",
+    title: `The panel from ${panel.laid.length} boards, front edge below: ${panel.laid.map((each) => `${each.board.id} ${Math.round(each.width)} mm`).join(", ")}.`,
+    bounds: { x: left, y: 0, w: right - left, h: width },
+    margin: [34, 6, 6, 6],
+    items,
+  };
 }
 
 /** A defect where it comes to lie on a strip that may be turned or flipped; nothing when it was ripped off. */
-function defectOnStrip(d: Board["defects"][number], { board, strip, across, full, width, from }: Plan["panel"]["laid"][number], start: number, shop: Shop): Item[] {
+function defectOnStrip(
+  d: Board["defects"][number],
+  { board, strip, across, full, width, from }: Plan["panel"]["laid"][number],
+  start: number,
+  shop: Shop,
+): Item[] {
   const low = d.y - across - shop.jointing;
   const [a, b] = [Math.max(0, low), Math.min(full, low + d.width)];
   if (b - a < 1) return [];
@@ -57,20 +125,83 @@ function defectOnStrip(d: Board["defects"][number], { board, strip, across, full
 }
 
 /** One board of the rack, to scale with every other. */
-export function boardScene(board: Board, colour: [string, string], longest: number, widest: number, pale: boolean): Scene {
+export function boardScene(
+  board: Board,
+  colour: [string, string],
+  longest: number,
+  widest: number,
+  pale: boolean,
+): Scene {
   const end = board.widthEnd ?? board.width;
-  const items: Item[] = end === board.width
-    ? [{ kind: "wood", x: 0, y: 0, w: board.length, h: board.width, colour, seed: seedOf(board.id), grain: "x", pale, id: `board:${board.id}` }]
-    : [{ kind: "wood", x: 0, y: 0, w: board.length, h: narrowest(board), colour, seed: seedOf(board.id), grain: "x", pale, id: `board:${board.id}` },
-      { kind: "path", points: [[0, 0], [board.length, 0], [board.length, end], [0, board.width]], closed: true, ink: "hidden" }];
+  const items: Item[] =
+    end === board.width
+      ? [
+          {
+            kind: "wood",
+            x: 0,
+            y: 0,
+            w: board.length,
+            h: board.width,
+            colour,
+            seed: seedOf(board.id),
+            grain: "x",
+            pale,
+            id: `board:${board.id}`,
+          },
+        ]
+      : [
+          {
+            kind: "wood",
+            x: 0,
+            y: 0,
+            w: board.length,
+            h: narrowest(board),
+            colour,
+            seed: seedOf(board.id),
+            grain: "x",
+            pale,
+            id: `board:${board.id}`,
+          },
+          {
+            kind: "path",
+            points: [
+              [0, 0],
+              [board.length, 0],
+              [board.length, end],
+              [0, board.width],
+            ],
+            closed: true,
+            ink: "hidden",
+          },
+        ];
   for (const d of board.defects) items.push(...defectItems(d));
-  return { id: `rack-${board.id}`, title: `${board.id}: ${board.length} by ${board.width} by ${board.thickness} mm`, bounds: { x: 0, y: 0, w: longest, h: widest }, margin: [1, 1, 1, 1], items };
+  return {
+    id: `rack-${board.id}`,
+    title: `${board.id}: ${board.length} by ${board.width} by ${board.thickness} mm`,
+    bounds: { x: 0, y: 0, w: longest, h: widest },
+    margin: [1, 1, 1, 1],
+    items,
+  };
 }
 
 /** A defect as it is drawn on its board, or wherever it has been moved to. */
 export function defectItems(d: { kind: string; x: number; y: number; length: number; width: number }): Item[] {
   const [cx, cy] = [d.x + d.length / 2, d.y + d.width / 2];
-  if (d.kind === "check" || d.kind === "split") return [line([[d.x, cy], [d.x + d.length * 0.4, cy + d.width * 0.2], [d.x + d.length, cy - d.width * 0.1]], "peg")];
-  if (d.kind === "knot") return [{ kind: "circle", x: cx, y: cy, r: Math.min(d.length, d.width) / 2, ink: "peg" }, { kind: "circle", x: cx, y: cy, r: Math.min(d.length, d.width) * 0.8, ink: "fix" }];
+  if (d.kind === "check" || d.kind === "split")
+    return [
+      line(
+        [
+          [d.x, cy],
+          [d.x + d.length * 0.4, cy + d.width * 0.2],
+          [d.x + d.length, cy - d.width * 0.1],
+        ],
+        "peg",
+      ),
+    ];
+  if (d.kind === "knot")
+    return [
+      { kind: "circle", x: cx, y: cy, r: Math.min(d.length, d.width) / 2, ink: "peg" },
+      { kind: "circle", x: cx, y: cy, r: Math.min(d.length, d.width) * 0.8, ink: "fix" },
+    ];
   return [{ kind: "hatch", x: d.x, y: d.y, w: d.length, h: d.width }];
 }

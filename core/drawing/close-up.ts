@@ -20,36 +20,121 @@ const word = (n: number) => `${n >= 0 ? "+" : "−"}${Math.abs(n).toFixed(1)}`;
 
 /** The peg stands still in the end board; the tongue and its slot travel past it. */
 function pegInSlot(plan: Plan, piece: Piece, { id, play }: Governing, moved: number, day: string): Scene {
-  const { peg, slot, setOff } = { ...plan.breadboards!.pegs.find((each) => each.id === id)!, peg: piece.form.breadboard.peg };
+  const { peg, slot, setOff } = {
+    ...plan.breadboards!.pegs.find((each) => each.id === id)!,
+    peg: piece.form.breadboard.peg,
+  };
   const binds = moved > play.wet + 1e-9 || -moved > play.dry + 1e-9;
   const deep = peg + 16;
   const middle = setOff + moved;
   const reach = slot / 2 + Math.max(Math.abs(play.wet), Math.abs(play.dry)) + 6;
   const items: Item[] = [
-    { kind: "wood", x: -reach, y: -deep / 2, w: 2 * reach, h: deep, colour: plan.species.colour, seed: 9, grain: "x", id: "top" },
+    {
+      kind: "wood",
+      x: -reach,
+      y: -deep / 2,
+      w: 2 * reach,
+      h: deep,
+      colour: plan.species.colour,
+      seed: 9,
+      grain: "x",
+      id: "top",
+    },
     { kind: "rect", x: middle - slot / 2, y: -peg / 2 - 0.4, w: slot, h: peg + 0.8, ink: "void", round: peg / 2 },
-    ...(binds ? [{ kind: "rect", x: -peg / 2 - 1.2, y: -peg / 2 - 1.2, w: peg + 2.4, h: peg + 2.4, ink: "fix", round: peg } as Item] : []),
+    ...(binds
+      ? [
+          {
+            kind: "rect",
+            x: -peg / 2 - 1.2,
+            y: -peg / 2 - 1.2,
+            w: peg + 2.4,
+            h: peg + 2.4,
+            ink: "fix",
+            round: peg,
+          } as Item,
+        ]
+      : []),
     { kind: "circle", x: 0, y: 0, r: peg / 2, ink: "peg", id },
     ...gaps(middle - slot / 2, -peg / 2, peg / 2, middle + slot / 2, -deep / 2),
   ];
-  return { id: "close-up", title: `The outermost peg in ${day}: the tongue has gone ${word(moved)} mm, its slot gives ${play.wet.toFixed(1)} mm out and ${play.dry.toFixed(1)} mm in${binds ? "; it binds" : ""}.`, bounds: { x: -reach, y: -deep / 2, w: 2 * reach, h: deep }, margin: [4, 8, 40, 8], items };
+  return {
+    id: "close-up",
+    title: `The outermost peg in ${day}: the tongue has gone ${word(moved)} mm, its slot gives ${play.wet.toFixed(1)} mm out and ${play.dry.toFixed(1)} mm in${binds ? "; it binds" : ""}.`,
+    bounds: { x: -reach, y: -deep / 2, w: 2 * reach, h: deep },
+    margin: [4, 8, 40, 8],
+    items,
+  };
 }
 
 /** A button, bolt, screw or plate in the room it has. */
 function bodyInSlot(plan: Plan, piece: Piece, { id, play, what }: Governing, moved: number, day: string): Scene {
   const kind = plan.channels ? "bolt" : piece.joints.fastening;
-  const width = kind === "button" ? piece.joints.buttons.width : kind === "bolt" ? piece.form.channel.bolt : kind === "slotted" ? piece.joints.slotted.screw : kind === "oversized" ? piece.joints.oversized.screw : 10;
+  const width =
+    kind === "button"
+      ? piece.joints.buttons.width
+      : kind === "bolt"
+        ? piece.form.channel.bolt
+        : kind === "slotted"
+          ? piece.joints.slotted.screw
+          : kind === "oversized"
+            ? piece.joints.oversized.screw
+            : 10;
   const binds = moved > play.wet + 1e-9 || -moved > play.dry + 1e-9;
   const [high, deep] = kind === "button" ? [12, 26] : [width + 1, width + 16];
   const [low, high2] = [-play.dry - width / 2, play.wet + width / 2];
   const items: Item[] = [
-    { kind: "wood", x: low - 8, y: -deep / 2, w: high2 - low + 16, h: deep, colour: plan.species.colour, seed: 9, grain: "x", id: "end-rail" },
-    { kind: "rect", x: low, y: -high / 2, w: high2 - low, h: high, ink: "void", round: kind === "button" ? 0 : high / 2 },
-    { kind: "rect", x: moved - width / 2, y: -high / 2 + 0.6, w: width, h: high - 1.2, ink: binds ? "fix" : kind === "button" ? "paper" : "tool", round: kind === "button" ? 0 : high, id },
-    ...(kind === "button" || binds ? [{ kind: "text", x: moved, y: 0, text: binds ? "binds" : "button", anchor: "middle", ink: binds ? "ink" : "grain", dy: 5 } as Item] : []),
+    {
+      kind: "wood",
+      x: low - 8,
+      y: -deep / 2,
+      w: high2 - low + 16,
+      h: deep,
+      colour: plan.species.colour,
+      seed: 9,
+      grain: "x",
+      id: "end-rail",
+    },
+    {
+      kind: "rect",
+      x: low,
+      y: -high / 2,
+      w: high2 - low,
+      h: high,
+      ink: "void",
+      round: kind === "button" ? 0 : high / 2,
+    },
+    {
+      kind: "rect",
+      x: moved - width / 2,
+      y: -high / 2 + 0.6,
+      w: width,
+      h: high - 1.2,
+      ink: binds ? "fix" : kind === "button" ? "paper" : "tool",
+      round: kind === "button" ? 0 : high,
+      id,
+    },
+    ...(kind === "button" || binds
+      ? [
+          {
+            kind: "text",
+            x: moved,
+            y: 0,
+            text: binds ? "binds" : "button",
+            anchor: "middle",
+            ink: binds ? "ink" : "grain",
+            dy: 5,
+          } as Item,
+        ]
+      : []),
     ...gaps(low, moved - width / 2, moved + width / 2, high2, -deep / 2),
   ];
-  return { id: "close-up", title: `${what[0].toUpperCase()}${what.slice(1)} in ${day}: gone ${word(moved)} mm where ${play.wet.toFixed(1)} mm out and ${play.dry.toFixed(1)} mm in are free${binds ? "; it binds" : ""}.`, bounds: { x: low - 8, y: -deep / 2, w: high2 - low + 16, h: deep }, margin: [4, 8, 40, 8], items };
+  return {
+    id: "close-up",
+    title: `${what[0].toUpperCase()}${what.slice(1)} in ${day}: gone ${word(moved)} mm where ${play.wet.toFixed(1)} mm out and ${play.dry.toFixed(1)} mm in are free${binds ? "; it binds" : ""}.`,
+    bounds: { x: low - 8, y: -deep / 2, w: high2 - low + 16, h: deep },
+    margin: [4, 8, 40, 8],
+    items,
+  };
 }
 
 /** Two slats from their ends, and the gap between them. */
@@ -58,12 +143,41 @@ function slatGap({ geometry: at, species, top }: Plan, piece: Piece, moved: numb
   const half = Math.min(at.core.width / 2, 30);
   const { thickness } = at.core;
   const items: Item[] = [
-    { kind: "rings", x: -half - gap / 2, y: 0, w: half, h: thickness, colour: species.colour, left: -15, right: 20, barkUp: true, id: "slat" },
-    { kind: "rings", x: gap / 2, y: 0, w: half, h: thickness, colour: species.colour, left: -20, right: 15, barkUp: true, id: "slat" },
+    {
+      kind: "rings",
+      x: -half - gap / 2,
+      y: 0,
+      w: half,
+      h: thickness,
+      colour: species.colour,
+      left: -15,
+      right: 20,
+      barkUp: true,
+      id: "slat",
+    },
+    {
+      kind: "rings",
+      x: gap / 2,
+      y: 0,
+      w: half,
+      h: thickness,
+      colour: species.colour,
+      left: -20,
+      right: 15,
+      barkUp: true,
+      id: "slat",
+    },
   ];
-  if (gap > 0.05) items.push({ kind: "dimension", from: [-gap / 2, 0], to: [gap / 2, 0], offset: -14, value: gap, fine: true });
+  if (gap > 0.05)
+    items.push({ kind: "dimension", from: [-gap / 2, 0], to: [gap / 2, 0], offset: -14, value: gap, fine: true });
   else items.push({ kind: "text", x: 0, y: thickness / 2, text: "they meet", anchor: "middle", dy: 4 });
-  return { id: "close-up", title: `The gap between two slats in ${day}: ${Math.max(0, gap).toFixed(1)} mm; each slat is ${word(moved)} mm from today's ${top.width.toFixed(0)} mm.`, bounds: { x: -half - 6, y: 0, w: 2 * half + 12, h: thickness }, margin: [4, 8, 40, 8], items };
+  return {
+    id: "close-up",
+    title: `The gap between two slats in ${day}: ${Math.max(0, gap).toFixed(1)} mm; each slat is ${word(moved)} mm from today's ${top.width.toFixed(0)} mm.`,
+    bounds: { x: -half - 6, y: 0, w: 2 * half + 12, h: thickness },
+    margin: [4, 8, 40, 8],
+    items,
+  };
 }
 
 /** The panel's edge in its groove, cut across. */
@@ -72,16 +186,60 @@ function panelInGroove({ species }: Plan, piece: Piece, moved: number, day: stri
   const room = gap - moved;
   const high = 22;
   const items: Item[] = [
-    { kind: "wood", x: -6, y: -high, w: groove + 26, h: 2 * high, colour: species.colour, seed: 12, grain: "y", pale: true, id: "frame-long" },
+    {
+      kind: "wood",
+      x: -6,
+      y: -high,
+      w: groove + 26,
+      h: 2 * high,
+      colour: species.colour,
+      seed: 12,
+      grain: "y",
+      pale: true,
+      id: "frame-long",
+    },
     { kind: "rect", x: -6, y: -7, w: groove + 6, h: 14, ink: "void" },
-    { kind: "wood", x: -40, y: -6.6, w: 40 + groove - room, h: 13.2, colour: species.colour, seed: 5, grain: "x", id: "top" },
+    {
+      kind: "wood",
+      x: -40,
+      y: -6.6,
+      w: 40 + groove - room,
+      h: 13.2,
+      colour: species.colour,
+      seed: 5,
+      grain: "x",
+      id: "top",
+    },
   ];
-  if (room > 0.05) items.push({ kind: "dimension", from: [groove - room, -high], to: [groove, -high], offset: -12, value: room, fine: true });
+  if (room > 0.05)
+    items.push({
+      kind: "dimension",
+      from: [groove - room, -high],
+      to: [groove, -high],
+      offset: -12,
+      value: room,
+      fine: true,
+    });
   else items.push({ kind: "text", x: groove / 2, y: 0, text: "pushes", dy: 4, anchor: "middle" });
-  return { id: "close-up", title: `The panel in its groove in ${day}: ${Math.max(0, room).toFixed(1)} mm free beyond it, ${(groove - room).toFixed(1)} mm of edge in.`, bounds: { x: -40, y: -high, w: groove + 60, h: 2 * high }, margin: [4, 8, 40, 8], items };
+  return {
+    id: "close-up",
+    title: `The panel in its groove in ${day}: ${Math.max(0, room).toFixed(1)} mm free beyond it, ${(groove - room).toFixed(1)} mm of edge in.`,
+    bounds: { x: -40, y: -high, w: groove + 60, h: 2 * high },
+    margin: [4, 8, 40, 8],
+    items,
+  };
 }
 
 /** What is free before and behind a body in its slot, where it shows. */
 function gaps(slotFrom: number, bodyFrom: number, bodyTo: number, slotTo: number, y: number): Item[] {
-  return ([[slotFrom, bodyFrom], [bodyTo, slotTo]] as const).flatMap(([from, to]): Item[] => (to - from > 0.05 ? [{ kind: "dimension", from: [from, y], to: [to, y], offset: -12, value: to - from, fine: true }] : []));
+  return (
+    [
+      [slotFrom, bodyFrom],
+      [bodyTo, slotTo],
+    ] as const
+  ).flatMap(([from, to]): Item[] =>
+    to - from > 0.05
+      ? [{ kind: "dimension", from: [from, y], to: [to, y], offset: -12, value: to - from, fine: true }]
+      : [],
+  );
 }

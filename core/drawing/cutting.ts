@@ -4,13 +4,40 @@ import { defectItems } from "./boards";
 import { Item, line, rect, Scene, seedOf } from "./scene";
 
 /** A board with the pieces sawn from it: crosscuts numbered in their order, sections named, lanes and pieces marked, offcuts named. */
-export function cuttingScene(cut: BoardCut, colour: [string, string], pieces: ReadonlyMap<string, RoughPiece>, kerf: number, longest: number): Scene {
+export function cuttingScene(
+  cut: BoardCut,
+  colour: [string, string],
+  pieces: ReadonlyMap<string, RoughPiece>,
+  kerf: number,
+  longest: number,
+): Scene {
   const { board, strip } = cut;
-  const items: Item[] = [{ kind: "wood", x: 0, y: 0, w: board.length, h: board.width, colour, seed: seedOf(board.id), grain: "x", pale: true, id: `board:${board.id}` }];
+  const items: Item[] = [
+    {
+      kind: "wood",
+      x: 0,
+      y: 0,
+      w: board.length,
+      h: board.width,
+      colour,
+      seed: seedOf(board.id),
+      grain: "x",
+      pale: true,
+      id: `board:${board.id}`,
+    },
+  ];
   for (const d of board.defects) items.push(...defectItems(d));
   if (strip) {
     items.push(rect(strip.x, strip.y, strip.length, Math.min(board.width - strip.y, strip.width), "wash", "top"));
-    items.push({ kind: "text", x: strip.x + strip.length / 2, y: strip.y + Math.min(board.width - strip.y, strip.width) / 2, text: `top, ${Math.round(strip.length)} by ${Math.round(strip.width)} mm`, anchor: "middle", size: 13, dy: 4 });
+    items.push({
+      kind: "text",
+      x: strip.x + strip.length / 2,
+      y: strip.y + Math.min(board.width - strip.y, strip.width) / 2,
+      text: `top, ${Math.round(strip.length)} by ${Math.round(strip.width)} mm`,
+      anchor: "middle",
+      size: 13,
+      dy: 4,
+    });
   }
   for (const section of cut.sections) {
     let y = section.y;
@@ -19,25 +46,77 @@ export function cuttingScene(cut: BoardCut, colour: [string, string], pieces: Re
       for (const id of lane.pieces) {
         const piece = pieces.get(id);
         const length = piece?.length ?? section.length / lane.pieces.length;
-        items.push({ ...rect(x, y, length, lane.width, "wash", piece?.part), label: `${id}: ${Math.round(length)} by ${Math.round(lane.width)} mm` } as Item);
-        items.push({ kind: "text", x: x + length / 2, y: y + lane.width / 2, text: length > longest * 0.3 ? `${id}, ${Math.round(length)} by ${Math.round(lane.width)} mm` : id, anchor: "middle", size: 13, dy: 4 });
+        items.push({
+          ...rect(x, y, length, lane.width, "wash", piece?.part),
+          label: `${id}: ${Math.round(length)} by ${Math.round(lane.width)} mm`,
+        } as Item);
+        items.push({
+          kind: "text",
+          x: x + length / 2,
+          y: y + lane.width / 2,
+          text: length > longest * 0.3 ? `${id}, ${Math.round(length)} by ${Math.round(lane.width)} mm` : id,
+          anchor: "middle",
+          size: 13,
+          dy: 4,
+        });
         x += length + kerf;
       }
       y += lane.width + kerf;
     }
-    if (section.lanes.length > 1 || section.lanes[0].pieces.length > 1) items.push({ kind: "text", x: section.x, y: board.width, text: sectionMark(cut, section), ink: "graphite", size: 13, dy: -4 });
+    if (section.lanes.length > 1 || section.lanes[0].pieces.length > 1)
+      items.push({
+        kind: "text",
+        x: section.x,
+        y: board.width,
+        text: sectionMark(cut, section),
+        ink: "graphite",
+        size: 13,
+        dy: -4,
+      });
   }
-  const cuts = [...cut.sections, ...(strip ? [strip] : [])].flatMap((each) => [...(each.x > kerf ? [each.x - kerf / 2] : []), each.x + each.length + kerf / 2]).filter((x) => x < board.length - 1).sort((a, b) => a - b);
-  cuts.filter((x, i) => i === 0 || x - cuts[i - 1] > 2 * kerf).forEach((x, i) => {
-    items.push(line([[x, 0], [x, board.width]], "fix"));
-    items.push({ kind: "text", x, y: 0, text: String(i + 1), anchor: "middle", ink: "graphite", size: 13, dy: 15 });
-  });
+  const cuts = [...cut.sections, ...(strip ? [strip] : [])]
+    .flatMap((each) => [...(each.x > kerf ? [each.x - kerf / 2] : []), each.x + each.length + kerf / 2])
+    .filter((x) => x < board.length - 1)
+    .sort((a, b) => a - b);
+  cuts
+    .filter((x, i) => i === 0 || x - cuts[i - 1] > 2 * kerf)
+    .forEach((x, i) => {
+      items.push(
+        line(
+          [
+            [x, 0],
+            [x, board.width],
+          ],
+          "fix",
+        ),
+      );
+      items.push({ kind: "text", x, y: 0, text: String(i + 1), anchor: "middle", ink: "graphite", size: 13, dy: 15 });
+    });
   for (const offcut of cut.offcuts) {
     const x = offcutPlace(cut, offcut.length);
-    if (x !== null) items.push({ kind: "text", x: x + offcut.length / 2, y: board.width / 2, text: offcut.id, anchor: "middle", ink: "grain", size: 13, dy: 4 });
+    if (x !== null)
+      items.push({
+        kind: "text",
+        x: x + offcut.length / 2,
+        y: board.width / 2,
+        text: offcut.id,
+        anchor: "middle",
+        ink: "grain",
+        size: 13,
+        dy: 4,
+      });
   }
-  const said = cut.sections.map((section) => `${sectionMark(cut, section)} ${Math.round(section.length)} mm: ${section.lanes.map((lane) => lane.pieces.join(" ")).join(", ")}`);
-  return { id: `cut-${board.id}`, title: `${board.id}: ${[...(strip ? ["a strip of the top"] : []), ...said].join("; ")}.${cut.offcuts.length ? ` Left: ${cut.offcuts.map((each) => `${each.id}, ${Math.round(each.length)} by ${Math.round(each.width)} mm`).join("; ")}.` : ""}`, bounds: { x: 0, y: 0, w: longest, h: board.width }, margin: [18, 1, 18, 1], items };
+  const said = cut.sections.map(
+    (section) =>
+      `${sectionMark(cut, section)} ${Math.round(section.length)} mm: ${section.lanes.map((lane) => lane.pieces.join(" ")).join(", ")}`,
+  );
+  return {
+    id: `cut-${board.id}`,
+    title: `${board.id}: ${[...(strip ? ["a strip of the top"] : []), ...said].join("; ")}.${cut.offcuts.length ? ` Left: ${cut.offcuts.map((each) => `${each.id}, ${Math.round(each.length)} by ${Math.round(each.width)} mm`).join("; ")}.` : ""}`,
+    bounds: { x: 0, y: 0, w: longest, h: board.width },
+    margin: [18, 1, 18, 1],
+    items,
+  };
 }
 
 /** Where a whole length that is left over begins, or null when it lies beside a cut. */

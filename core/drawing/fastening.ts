@@ -10,49 +10,174 @@ export function fasteningScene(plan: Plan, piece: Piece): Scene {
   const { geometry: at, species } = plan;
   const rail = at.rail.thickness;
   const t = at.core.thickness;
-  const body = (name: string, title: string, items: Item[]): Scene => ({ id: `fastening-${name}`, title, bounds: { x: -rail - 35, y: -52, w: rail + 150, h: 52 + t }, margin: [6, 60, 26, 40], items: [
-    { kind: "wood", x: -rail, y: -52, w: rail, h: 52, colour: species.colour, seed: 7, grain: "x", pale: true, id: "long-rail" },
-    { kind: "rings", x: -rail - 35, y: 0, w: rail + 150, h: t, colour: species.colour, left: -15, right: 25, barkUp: true, id: "top" }, ...items] });
+  const body = (name: string, title: string, items: Item[]): Scene => ({
+    id: `fastening-${name}`,
+    title,
+    bounds: { x: -rail - 35, y: -52, w: rail + 150, h: 52 + t },
+    margin: [6, 60, 26, 40],
+    items: [
+      {
+        kind: "wood",
+        x: -rail,
+        y: -52,
+        w: rail,
+        h: 52,
+        colour: species.colour,
+        seed: 7,
+        grain: "x",
+        pale: true,
+        id: "long-rail",
+      },
+      {
+        kind: "rings",
+        x: -rail - 35,
+        y: 0,
+        w: rail + 150,
+        h: t,
+        colour: species.colour,
+        left: -15,
+        right: 25,
+        barkUp: true,
+        id: "top",
+      },
+      ...items,
+    ],
+  });
   switch (piece.form.construction === "slatted" ? "slat" : joints.fastening) {
-    case "slat": return { ...body("slat", "A slat screwed down to the rail through one clearance hole.", [rect(-rail / 2 - 2.5, -38, 5, 38 + t, "tool", "slat")]), id: "fastening-slat" };
-    case "button": return buttonScene(plan, joints.buttons);
+    case "slat":
+      return {
+        ...body("slat", "A slat screwed down to the rail through one clearance hole.", [
+          rect(-rail / 2 - 2.5, -38, 5, 38 + t, "tool", "slat"),
+        ]),
+        id: "fastening-slat",
+      };
+    case "button":
+      return buttonScene(plan, joints.buttons);
     case "z-clip": {
       const { groove, engaged } = joints.zClip;
       return body("z-clip", `Z-clip in the long rail: ${engaged} mm engaged in a groove ${groove} mm deep.`, [
         rect(-groove, -16, groove, 4, "void"),
-        { kind: "path", closed: false, ink: "outline", points: [[-engaged, -14], [14, -14], [14, -1], [46, -1]] }, rect(30, -1, 4, t * 0.6, "tool"),
-        dimension([-groove, -16], [0, -16], -34, groove, { path: ["joints", "zClip", "groove"], name: "Clip groove depth" }), dimension([-engaged, -16], [0, -16], -14, engaged, { path: ["joints", "zClip", "engaged"], name: "Clip engaged" }),
+        {
+          kind: "path",
+          closed: false,
+          ink: "outline",
+          points: [
+            [-engaged, -14],
+            [14, -14],
+            [14, -1],
+            [46, -1],
+          ],
+        },
+        rect(30, -1, 4, t * 0.6, "tool"),
+        dimension([-groove, -16], [0, -16], -34, groove, {
+          path: ["joints", "zClip", "groove"],
+          name: "Clip groove depth",
+        }),
+        dimension([-engaged, -16], [0, -16], -14, engaged, {
+          path: ["joints", "zClip", "engaged"],
+          name: "Clip engaged",
+        }),
       ]);
     }
-    case "slotted": case "oversized": {
+    case "slotted":
+    case "oversized": {
       const slotted = joints.fastening === "slotted";
-      const [room, screw] = slotted ? [joints.slotted.slot, joints.slotted.screw] : [joints.oversized.hole, joints.oversized.screw];
+      const [room, screw] = slotted
+        ? [joints.slotted.slot, joints.slotted.screw]
+        : [joints.oversized.hole, joints.oversized.screw];
       const washer = slotted ? room + 8 : joints.oversized.washer;
       const off = fasteningNeeds(joints, plan.fasteners).find((each) => each.rail === "long")?.has.setOff ?? 0;
       const middle = 40;
-      return body(joints.fastening, `Screw in a ${room} mm ${slotted ? "slot" : "hole"}, ${Math.abs(off).toFixed(1)} mm off its middle today.`, [
-        { kind: "wood", x: 0, y: -24, w: 92, h: 24, colour: species.colour, seed: 19, grain: "x", id: "long-rail" }, rect(middle - room / 2, -24, room, 24, "void"),
-        rect(middle - off - screw / 2, -28, screw, 28 + t * 0.6, "tool"), rect(middle - off - washer / 2, -28, washer, 3, "outline"),
-        dimension([middle - room / 2, -24], [middle + room / 2, -24], -22, room, { path: slotted ? ["joints", "slotted", "slot"] : ["joints", "oversized", "hole"], name: slotted ? "Slot" : "Hole" }),
-      ]);
+      return body(
+        joints.fastening,
+        `Screw in a ${room} mm ${slotted ? "slot" : "hole"}, ${Math.abs(off).toFixed(1)} mm off its middle today.`,
+        [
+          { kind: "wood", x: 0, y: -24, w: 92, h: 24, colour: species.colour, seed: 19, grain: "x", id: "long-rail" },
+          rect(middle - room / 2, -24, room, 24, "void"),
+          rect(middle - off - screw / 2, -28, screw, 28 + t * 0.6, "tool"),
+          rect(middle - off - washer / 2, -28, washer, 3, "outline"),
+          dimension([middle - room / 2, -24], [middle + room / 2, -24], -22, room, {
+            path: slotted ? ["joints", "slotted", "slot"] : ["joints", "oversized", "hole"],
+            name: slotted ? "Slot" : "Hole",
+          }),
+        ],
+      );
     }
     case "figure-8": {
       const { centres, swing } = joints.figure8;
       const angle = (swing * Math.PI) / 180;
       const items: Item[] = [
-        { kind: "wood", x: -60, y: -rail, w: 120, h: rail, colour: species.colour, seed: 7, grain: "x", id: "end-rail" },
-        { kind: "path", closed: false, ink: "hidden", points: [-1, 1].map((side): [number, number] => [side * centres * Math.sin(angle), centres * Math.cos(angle)]).flatMap((end, i): [number, number][] => (i === 0 ? [end, [0, 0]] : [end])) },
-        { kind: "circle", x: 0, y: 0, r: 9, ink: "tool" }, { kind: "circle", x: 0, y: centres, r: 9, ink: "tool" }, { kind: "circle", x: 0, y: 0, r: 2.5, ink: "peg" }, { kind: "circle", x: 0, y: centres, r: 2.5, ink: "peg" },
-        dimension([14, 0], [14, centres], 14, centres, { path: ["joints", "figure8", "centres"], name: "Between centres" }),
-        { kind: "text", x: -58, y: centres + 6, text: `swings ${swing}° each way, ${(centres * Math.sin(angle)).toFixed(1)} mm`, ink: "graphite", size: 13 },
+        {
+          kind: "wood",
+          x: -60,
+          y: -rail,
+          w: 120,
+          h: rail,
+          colour: species.colour,
+          seed: 7,
+          grain: "x",
+          id: "end-rail",
+        },
+        {
+          kind: "path",
+          closed: false,
+          ink: "hidden",
+          points: [-1, 1]
+            .map((side): [number, number] => [side * centres * Math.sin(angle), centres * Math.cos(angle)])
+            .flatMap((end, i): [number, number][] => (i === 0 ? [end, [0, 0]] : [end])),
+        },
+        { kind: "circle", x: 0, y: 0, r: 9, ink: "tool" },
+        { kind: "circle", x: 0, y: centres, r: 9, ink: "tool" },
+        { kind: "circle", x: 0, y: 0, r: 2.5, ink: "peg" },
+        { kind: "circle", x: 0, y: centres, r: 2.5, ink: "peg" },
+        dimension([14, 0], [14, centres], 14, centres, {
+          path: ["joints", "figure8", "centres"],
+          name: "Between centres",
+        }),
+        {
+          kind: "text",
+          x: -58,
+          y: centres + 6,
+          text: `swings ${swing}° each way, ${(centres * Math.sin(angle)).toFixed(1)} mm`,
+          ink: "graphite",
+          size: 13,
+        },
       ];
-      return { id: "fastening-figure-8", title: `Figure-8 plate on the end rail, from below: ${centres} mm between centres, swinging ${swing}° each way.`, bounds: { x: -60, y: -rail, w: 120, h: rail + centres + 12 }, margin: [8, 50, 8, 8], items };
+      return {
+        id: "fastening-figure-8",
+        title: `Figure-8 plate on the end rail, from below: ${centres} mm between centres, swinging ${swing}° each way.`,
+        bounds: { x: -60, y: -rail, w: 120, h: rail + centres + 12 },
+        margin: [8, 50, 8, 8],
+        items,
+      };
     }
-    case "loose": return body("loose", `A loose top between tabs, ${joints.loose.gap} mm free at each.`, [
-      { kind: "wood", x: joints.loose.gap, y: -22, w: 26, h: 22, colour: species.colour, seed: 21, grain: "x", id: "tab" }, rect(joints.loose.gap + 11, -22, 4, 22 + t * 0.5, "tool"),
-      ...(joints.loose.gap > 0 ? [dimension([0, -22], [joints.loose.gap, -22], -18, joints.loose.gap, { path: ["joints", "loose", "gap"], name: "Gap at the tabs" })] : []),
-    ]);
-    case "screwed": return body("screwed", "The top screwed tight to its rails: nothing gives.", [rect(-rail / 2 - 2.5, -40, 5, 40 + t * 0.6, "tool")]);
+    case "loose":
+      return body("loose", `A loose top between tabs, ${joints.loose.gap} mm free at each.`, [
+        {
+          kind: "wood",
+          x: joints.loose.gap,
+          y: -22,
+          w: 26,
+          h: 22,
+          colour: species.colour,
+          seed: 21,
+          grain: "x",
+          id: "tab",
+        },
+        rect(joints.loose.gap + 11, -22, 4, 22 + t * 0.5, "tool"),
+        ...(joints.loose.gap > 0
+          ? [
+              dimension([0, -22], [joints.loose.gap, -22], -18, joints.loose.gap, {
+                path: ["joints", "loose", "gap"],
+                name: "Gap at the tabs",
+              }),
+            ]
+          : []),
+      ]);
+    case "screwed":
+      return body("screwed", "The top screwed tight to its rails: nothing gives.", [
+        rect(-rail / 2 - 2.5, -40, 5, 40 + t * 0.6, "tool"),
+      ]);
   }
 }
 
@@ -67,36 +192,135 @@ export function holdingScene(plan: Plan, piece: Piece): Scene | null {
     const pegAt = length * 0.55;
     const items: Item[] = [
       { kind: "wood", x: -110, y: 0, w: 110, h: t, colour: species.colour, seed: 23, grain: "x", id: "top" },
-      { kind: "rings", x: 0, y: 0, w: width, h: t, colour: species.colour, left: -25, right: 10, barkUp: true, id: "end-board" },
+      {
+        kind: "rings",
+        x: 0,
+        y: 0,
+        w: width,
+        h: t,
+        colour: species.colour,
+        left: -25,
+        right: 10,
+        barkUp: true,
+        id: "end-board",
+      },
       rect(0, t / 2 - thickness / 2 - 0.4, length + 2, thickness + 0.8, "void"),
       rect(loose ? -length : 0, t / 2 - thickness / 2, loose ? 2 * length : length, thickness, "paper", "tongue"),
-      rect(pegAt - peg / 2, 0, peg, t, "peg", "peg"), rect(pegAt - peg / 2 - drawOffset, t / 2 - thickness / 2, peg, thickness, "hidden"),
+      rect(pegAt - peg / 2, 0, peg, t, "peg", "peg"),
+      rect(pegAt - peg / 2 - drawOffset, t / 2 - thickness / 2, peg, thickness, "hidden"),
       dimension([0, t], [width, t], 34, width, { path: ["form", "breadboard", "width"], name: "End board width" }),
       dimension([0, t], [length, t], 14, length, { path: ["form", "breadboard", "tongue"], name: "Tongue length" }),
-      dimension([0, t / 2 + thickness / 2], [0, t / 2 - thickness / 2], -24, thickness, { path: ["form", "breadboard", "thickness"], name: "Tongue thickness" }),
-      dimension([pegAt - peg / 2, 0], [pegAt + peg / 2, 0], -14, peg, { path: ["form", "breadboard", "peg"], name: "Peg" }),
+      dimension([0, t / 2 + thickness / 2], [0, t / 2 - thickness / 2], -24, thickness, {
+        path: ["form", "breadboard", "thickness"],
+        name: "Tongue thickness",
+      }),
+      dimension([pegAt - peg / 2, 0], [pegAt + peg / 2, 0], -14, peg, {
+        path: ["form", "breadboard", "peg"],
+        name: "Peg",
+      }),
     ];
-    return { id: "holding", title: `Breadboard end cut along the top: a tongue ${thickness} mm thick and ${length} mm long, pegs ${peg} mm, bored ${drawOffset} mm nearer the shoulder in the tongue.`, bounds: { x: -110, y: 0, w: 110 + width, h: t }, margin: [44, 12, 30, 12], items };
+    return {
+      id: "holding",
+      title: `Breadboard end cut along the top: a tongue ${thickness} mm thick and ${length} mm long, pegs ${peg} mm, bored ${drawOffset} mm nearer the shoulder in the tongue.`,
+      bounds: { x: -110, y: 0, w: 110 + width, h: t },
+      margin: [44, 12, 30, 12],
+      items,
+    };
   }
   if (plan.channels) {
     const { slot, bolt, washer } = piece.form.channel;
     const items: Item[] = [
-      { kind: "rings", x: -60, y: 0, w: 120, h: t, colour: species.colour, left: -15, right: 25, barkUp: true, id: "top" }, rect(-26, 0, 52, Math.min(12, t / 2), "void"),
-      { kind: "path", closed: false, ink: "outline", points: [[-24, 0], [-24, Math.min(11, t / 2)], [24, Math.min(11, t / 2)], [24, 0]] }, rect(-bolt / 2, -4, bolt, t * 0.75, "tool"), rect(-washer / 2, -1, washer, 2, "outline"),
-      dimension([-washer / 2, -4], [washer / 2, -4], -14, washer, { path: ["form", "channel", "washer"], name: "Washer" }), { kind: "text", x: 64, y: 4, text: `slot ${slot} mm`, ink: "graphite", size: 13 },
+      {
+        kind: "rings",
+        x: -60,
+        y: 0,
+        w: 120,
+        h: t,
+        colour: species.colour,
+        left: -15,
+        right: 25,
+        barkUp: true,
+        id: "top",
+      },
+      rect(-26, 0, 52, Math.min(12, t / 2), "void"),
+      {
+        kind: "path",
+        closed: false,
+        ink: "outline",
+        points: [
+          [-24, 0],
+          [-24, Math.min(11, t / 2)],
+          [24, Math.min(11, t / 2)],
+          [24, 0],
+        ],
+      },
+      rect(-bolt / 2, -4, bolt, t * 0.75, "tool"),
+      rect(-washer / 2, -1, washer, 2, "outline"),
+      dimension([-washer / 2, -4], [washer / 2, -4], -14, washer, {
+        path: ["form", "channel", "washer"],
+        name: "Washer",
+      }),
+      { kind: "text", x: 64, y: 4, text: `slot ${slot} mm`, ink: "graphite", size: 13 },
     ];
-    return { id: "holding", title: `A steel channel let in below: ${bolt} mm bolts with ${washer} mm washers in ${slot} mm slots.`, bounds: { x: -60, y: -4, w: 180, h: t + 4 }, margin: [10, 30, 30, 10], items };
+    return {
+      id: "holding",
+      title: `A steel channel let in below: ${bolt} mm bolts with ${washer} mm washers in ${slot} mm slots.`,
+      bounds: { x: -60, y: -4, w: 180, h: t + 4 },
+      margin: [10, 30, 30, 10],
+      items,
+    };
   }
   if (plan.framed) {
     const { width, groove, gap } = piece.form.frame;
     const tongue = t / 3;
     const items: Item[] = [
-      { kind: "rings", x: 0, y: 0, w: width, h: t, colour: species.colour, left: -10, right: 20, barkUp: true, id: "frame-long" }, rect(0, t / 2 - tongue / 2 - 0.4, groove, tongue + 0.8, "void"),
-      { kind: "rings", x: -70, y: 0, w: 70, h: t, colour: species.colour, left: -20, right: 5, barkUp: true, id: "top" }, rect(0, t / 2 - tongue / 2, Math.max(0.1, groove - gap), tongue, "paper", "tongue"),
-      dimension([0, t], [groove, t], 14, groove, { path: ["form", "frame", "groove"], name: "Groove depth" }), dimension([0, 0], [width, 0], -16, width, { path: ["form", "frame", "width"], name: "Frame width" }),
-      ...(gap > 0 ? [line([[groove - gap, -2], [groove - gap, t + 2]], "layout")] : []),
+      {
+        kind: "rings",
+        x: 0,
+        y: 0,
+        w: width,
+        h: t,
+        colour: species.colour,
+        left: -10,
+        right: 20,
+        barkUp: true,
+        id: "frame-long",
+      },
+      rect(0, t / 2 - tongue / 2 - 0.4, groove, tongue + 0.8, "void"),
+      {
+        kind: "rings",
+        x: -70,
+        y: 0,
+        w: 70,
+        h: t,
+        colour: species.colour,
+        left: -20,
+        right: 5,
+        barkUp: true,
+        id: "top",
+      },
+      rect(0, t / 2 - tongue / 2, Math.max(0.1, groove - gap), tongue, "paper", "tongue"),
+      dimension([0, t], [groove, t], 14, groove, { path: ["form", "frame", "groove"], name: "Groove depth" }),
+      dimension([0, 0], [width, 0], -16, width, { path: ["form", "frame", "width"], name: "Frame width" }),
+      ...(gap > 0
+        ? [
+            line(
+              [
+                [groove - gap, -2],
+                [groove - gap, t + 2],
+              ],
+              "layout",
+            ),
+          ]
+        : []),
     ];
-    return { id: "holding", title: `Panel in its frame: ${gap} mm left free in a groove ${groove} mm deep.`, bounds: { x: -70, y: 0, w: 70 + width, h: t }, margin: [30, 12, 34, 12], items };
+    return {
+      id: "holding",
+      title: `Panel in its frame: ${gap} mm left free in a groove ${groove} mm deep.`,
+      bounds: { x: -70, y: 0, w: 70 + width, h: t },
+      margin: [30, 12, 34, 12],
+      items,
+    };
   }
   return null;
 }

@@ -13,10 +13,37 @@ export function insetScene(inset: Inset, moved: InsetMovement, species: Species)
   const side = inset.kind === "drawer" ? 0 : gap;
   const items: Item[] = [
     rect(-14, -14, width + 28, height + 28, "room"),
-    { kind: "wood", x: side, y: 0, w: Math.max(1, width - 2 * side), h: Math.max(1, height - (inset.kind === "drawer" ? gap : 0)), colour: species.colour, seed: 15, grain, id: `inset:${inset.id}` },
-    inset.kind === "drawer" ? rect(0, 0, width, Math.max(1, height - wet), "layout", "outline-wet") : rect(wet, 0, Math.max(1, width - 2 * wet), height, "layout", "outline-wet"),
+    {
+      kind: "wood",
+      x: side,
+      y: 0,
+      w: Math.max(1, width - 2 * side),
+      h: Math.max(1, height - (inset.kind === "drawer" ? gap : 0)),
+      colour: species.colour,
+      seed: 15,
+      grain,
+      id: `inset:${inset.id}`,
+    },
+    inset.kind === "drawer"
+      ? rect(0, 0, width, Math.max(1, height - wet), "layout", "outline-wet")
+      : rect(wet, 0, Math.max(1, width - 2 * wet), height, "layout", "outline-wet"),
   ];
   const at = (n: number) => n.toFixed(1).replace("-", "−");
-  items.push({ kind: "text", x: width / 2, y: -14, text: `${at(moved.gap.wet)} mm wet, ${at(moved.gap.dry)} mm dry`, anchor: "middle", ink: "graphite", size: 13, dy: 18 });
-  return { id: `inset-${inset.id}`, title: `${inset.name}: a gap of ${at(inset.gap)} mm today is ${at(moved.gap.wet)} mm in the wet season and ${at(moved.gap.dry)} mm in the dry; gaps drawn ten times as large.`, bounds: { x: -14, y: -14, w: width + 28, h: height + 28 }, margin: [4, 8, 26, 8], items };
+  items.push({
+    kind: "text",
+    x: width / 2,
+    y: -14,
+    text: `${at(moved.gap.wet)} mm wet, ${at(moved.gap.dry)} mm dry`,
+    anchor: "middle",
+    ink: "graphite",
+    size: 13,
+    dy: 18,
+  });
+  return {
+    id: `inset-${inset.id}`,
+    title: `${inset.name}: a gap of ${at(inset.gap)} mm today is ${at(moved.gap.wet)} mm in the wet season and ${at(moved.gap.dry)} mm in the dry; gaps drawn ten times as large.`,
+    bounds: { x: -14, y: -14, w: width + 28, h: height + 28 },
+    margin: [4, 8, 26, 8],
+    items,
+  };
 }

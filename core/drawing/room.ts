@@ -8,23 +8,85 @@ export function roomScene({ brief, form }: Piece, colour: [string, string]): Sce
   const { length, width } = form.top;
   const free = clearances(room, length, width);
   const { sides, ends } = seatsAt(length, width, PEOPLE.seat);
-  const perSide = brief.seating === "bench" ? 0 : Math.min(sides / 2, Math.ceil(Math.max(0, brief.seats.daily - Math.min(ends, brief.seats.daily)) / 2));
+  const perSide =
+    brief.seating === "bench"
+      ? 0
+      : Math.min(sides / 2, Math.ceil(Math.max(0, brief.seats.daily - Math.min(ends, brief.seats.daily)) / 2));
   const items: Item[] = [rect(0, 0, room.length, room.width, "room", "room")];
   const [x0, y0] = [free.end, free.side];
-  const chair = (x: number, y: number) => items.push({ kind: "rect", x, y, w: PEOPLE.chairWide, h: PEOPLE.chairDeep, ink: "hidden", round: 40, id: "chair" });
-  items.push({ kind: "rect", x: x0, y: y0 - PEOPLE.getUp, w: length, h: width + 2 * PEOPLE.getUp, ink: "wash", id: "get-up" });
+  const chair = (x: number, y: number) =>
+    items.push({ kind: "rect", x, y, w: PEOPLE.chairWide, h: PEOPLE.chairDeep, ink: "hidden", round: 40, id: "chair" });
+  items.push({
+    kind: "rect",
+    x: x0,
+    y: y0 - PEOPLE.getUp,
+    w: length,
+    h: width + 2 * PEOPLE.getUp,
+    ink: "wash",
+    id: "get-up",
+  });
   for (let i = 0; i < perSide; i += 1) {
     const x = x0 + ((i + 0.5) * length) / perSide - PEOPLE.chairWide / 2;
     chair(x, y0 - PEOPLE.chairDeep - 120);
     chair(x, y0 + width + 120);
   }
-  if (brief.seating === "bench") for (const y of [y0 - 330, y0 + width + 30]) items.push({ kind: "rect", x: x0 + form.overhang.end + form.leg.section + 40, y, w: length - 2 * (form.overhang.end + form.leg.section + 40), h: 300, ink: "hidden", id: "bench" });
-  if (brief.seating === "chairs" && ends && brief.seats.daily > 2) for (const x of [x0 - PEOPLE.chairDeep - 120, x0 + length + 120]) items.push({ kind: "rect", x, y: y0 + (width - PEOPLE.chairWide) / 2, w: PEOPLE.chairDeep, h: PEOPLE.chairWide, ink: "hidden", round: 40, id: "chair" });
+  if (brief.seating === "bench")
+    for (const y of [y0 - 330, y0 + width + 30])
+      items.push({
+        kind: "rect",
+        x: x0 + form.overhang.end + form.leg.section + 40,
+        y,
+        w: length - 2 * (form.overhang.end + form.leg.section + 40),
+        h: 300,
+        ink: "hidden",
+        id: "bench",
+      });
+  if (brief.seating === "chairs" && ends && brief.seats.daily > 2)
+    for (const x of [x0 - PEOPLE.chairDeep - 120, x0 + length + 120])
+      items.push({
+        kind: "rect",
+        x,
+        y: y0 + (width - PEOPLE.chairWide) / 2,
+        w: PEOPLE.chairDeep,
+        h: PEOPLE.chairWide,
+        ink: "hidden",
+        round: 40,
+        id: "chair",
+      });
   items.push({ kind: "wood", x: x0, y: y0, w: length, h: width, colour, seed: 11, grain: "x", id: "top" });
-  items.push(dimension([0, room.width], [room.length, room.width], 22, room.length, { path: ["brief", "room", "length"], name: "Room length" }));
-  items.push(dimension([room.length, room.width], [room.length, 0], 22, room.width, { path: ["brief", "room", "width"], name: "Room width" }));
-  items.push(dimension([x0, y0 + width], [x0 + length, y0 + width], -18, length, { path: ["form", "top", "length"], name: "Top length" }));
-  items.push(dimension([x0 + length, y0 + width], [x0 + length, y0], -26, width, { path: ["form", "top", "width"], name: "Top width" }));
-  items.push(dimension([x0 + length * 0.22, y0], [x0 + length * 0.22, 0], 0, free.side), dimension([0, y0 + width * 0.25], [x0, y0 + width * 0.25], 0, free.end));
-  return { id: "room", title: `The table in its room: ${room.length} by ${room.width} mm, ${Math.round(free.side)} mm free at the sides and ${Math.round(free.end)} mm at the ends.`, bounds: { x: 0, y: 0, w: room.length, h: room.width }, margin: [44, 60, 12, 12], items };
+  items.push(
+    dimension([0, room.width], [room.length, room.width], 22, room.length, {
+      path: ["brief", "room", "length"],
+      name: "Room length",
+    }),
+  );
+  items.push(
+    dimension([room.length, room.width], [room.length, 0], 22, room.width, {
+      path: ["brief", "room", "width"],
+      name: "Room width",
+    }),
+  );
+  items.push(
+    dimension([x0, y0 + width], [x0 + length, y0 + width], -18, length, {
+      path: ["form", "top", "length"],
+      name: "Top length",
+    }),
+  );
+  items.push(
+    dimension([x0 + length, y0 + width], [x0 + length, y0], -26, width, {
+      path: ["form", "top", "width"],
+      name: "Top width",
+    }),
+  );
+  items.push(
+    dimension([x0 + length * 0.22, y0], [x0 + length * 0.22, 0], 0, free.side),
+    dimension([0, y0 + width * 0.25], [x0, y0 + width * 0.25], 0, free.end),
+  );
+  return {
+    id: "room",
+    title: `The table in its room: ${room.length} by ${room.width} mm, ${Math.round(free.side)} mm free at the sides and ${Math.round(free.end)} mm at the ends.`,
+    bounds: { x: 0, y: 0, w: room.length, h: room.width },
+    margin: [44, 60, 12, 12],
+    items,
+  };
 }

@@ -7,22 +7,72 @@ import type { Stage } from "../verdict/verdict";
 export type Point = [x: number, y: number];
 
 /** How a line or an area is meant, not how it looks. */
-export type Ink = "outline" | "hidden" | "faint" | "layout" | "wash" | "hole" | "peg" | "tool" | "void" | "fix" | "room" | "paper" | "cut";
+export type Ink =
+  | "outline"
+  | "hidden"
+  | "faint"
+  | "layout"
+  | "wash"
+  | "hole"
+  | "peg"
+  | "tool"
+  | "void"
+  | "fix"
+  | "room"
+  | "paper"
+  | "cut";
 
-interface Drawn { id?: string; label?: string }
+interface Drawn {
+  id?: string;
+  label?: string;
+}
 
 export type Item =
   | (Drawn & { kind: "rect"; x: number; y: number; w: number; h: number; ink: Ink; round?: number })
   | (Drawn & { kind: "path"; points: Point[]; closed: boolean; ink: Ink; fill?: string })
   | (Drawn & { kind: "circle"; x: number; y: number; r: number; ink: Ink })
-  | (Drawn & { kind: "wood"; x: number; y: number; w: number; h: number; colour: [string, string]; seed: number; grain: "x" | "y"; pale?: boolean })
-  | (Drawn & { kind: "rings"; x: number; y: number; w: number; h: number; colour: [string, string]; left: number; right: number; barkUp: boolean; turn?: number })
+  | (Drawn & {
+      kind: "wood";
+      x: number;
+      y: number;
+      w: number;
+      h: number;
+      colour: [string, string];
+      seed: number;
+      grain: "x" | "y";
+      pale?: boolean;
+    })
+  | (Drawn & {
+      kind: "rings";
+      x: number;
+      y: number;
+      w: number;
+      h: number;
+      colour: [string, string];
+      left: number;
+      right: number;
+      barkUp: boolean;
+      turn?: number;
+    })
   | (Drawn & { kind: "hatch"; x: number; y: number; w: number; h: number })
-  | { kind: "text"; x: number; y: number; text: string; anchor?: "start" | "middle" | "end"; ink?: "ink" | "graphite" | "layout" | "grain"; size?: number; dx?: number; dy?: number }
+  | {
+      kind: "text";
+      x: number;
+      y: number;
+      text: string;
+      anchor?: "start" | "middle" | "end";
+      ink?: "ink" | "graphite" | "layout" | "grain";
+      size?: number;
+      dx?: number;
+      dy?: number;
+    }
   | { kind: "dimension"; from: Point; to: Point; offset: number; value: number; fine?: boolean; edit?: Edit };
 
 /** A dimension that can be typed over: which input it is, and its name for whoever can't see the drawing. */
-export interface Edit { path: (string | number)[]; name: string }
+export interface Edit {
+  path: (string | number)[];
+  name: string;
+}
 
 export interface Scene {
   id: string;
@@ -36,17 +86,35 @@ export interface Scene {
 }
 
 /** A rectangle from one corner to the other, whichever way they lie: a rail between legs that overlap is drawn where they do. */
-export const rect = (x: number, y: number, w: number, h: number, ink: Ink, id?: string): Item => ({ kind: "rect", x: Math.min(x, x + w), y: Math.min(y, y + h), w: Math.abs(w), h: Math.abs(h), ink, id });
+export const rect = (x: number, y: number, w: number, h: number, ink: Ink, id?: string): Item => ({
+  kind: "rect",
+  x: Math.min(x, x + w),
+  y: Math.min(y, y + h),
+  w: Math.abs(w),
+  h: Math.abs(h),
+  ink,
+  id,
+});
 export const line = (points: Point[], ink: Ink): Item => ({ kind: "path", points, closed: false, ink });
-export const dimension = (from: Point, to: Point, offset: number, value: number, edit?: Edit): Item => ({ kind: "dimension", from, to, offset, value, edit });
+export const dimension = (from: Point, to: Point, offset: number, value: number, edit?: Edit): Item => ({
+  kind: "dimension",
+  from,
+  to,
+  offset,
+  value,
+  edit,
+});
 
 /** The same item further to the right by `dx` mm. */
 export function shifted(item: Item, dx: number): Item {
   const point = ([x, y]: Point): Point => [x + dx, y];
   switch (item.kind) {
-    case "path": return { ...item, points: item.points.map(point) };
-    case "dimension": return { ...item, from: point(item.from), to: point(item.to) };
-    default: return { ...item, x: item.x + dx };
+    case "path":
+      return { ...item, points: item.points.map(point) };
+    case "dimension":
+      return { ...item, from: point(item.from), to: point(item.to) };
+    default:
+      return { ...item, x: item.x + dx };
   }
 }
 

@@ -14,34 +14,86 @@ import { Item, Scene, shifted } from "./scene";
 import { closeUp } from "./close-up";
 import { endGrainScene, movementScene } from "./top";
 
-const piece = tableWith(at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7")), at("form.leg", { section: 80, taper: "two-faces", foot: 50, make: "solid" }));
+const piece = tableWith(
+  at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7")),
+  at("form.leg", { section: 80, taper: "two-faces", foot: 50, make: "solid" }),
+);
 const plan = planOf(piece);
 const drawable = { geometry: plan.geometry, species: plan.species, form: piece.form };
 const rack = plainRack();
 const scenes: Scene[] = [
-  roomScene(piece, plan.species.colour), planScene(drawable), frontScene(drawable), sideScene(drawable), elevationsScene(drawable), thumbScene(drawable), movementScene(plan, piece, 7, 8), endGrainScene(plan, true), closeUp(plan, piece, 7)!,
-  legSectionScene(plan), tenonSideScene(plan, "long-rail"), buttonScene(plan, piece.joints.buttons), panelScene(plan, piece, USUAL_SHOP), glueScene(plan, plan.glueUp[0]),
-  boardScene(rack[0], plan.species.colour, 2400, 160, false), ...plan.cutting.boards.map((cut) => cuttingScene(cut, plan.species.colour, new Map(plan.cutting.pieces.map((each) => [each.id, each])), 3, 2400)),
+  roomScene(piece, plan.species.colour),
+  planScene(drawable),
+  frontScene(drawable),
+  sideScene(drawable),
+  elevationsScene(drawable),
+  thumbScene(drawable),
+  movementScene(plan, piece, 7, 8),
+  endGrainScene(plan, true),
+  closeUp(plan, piece, 7)!,
+  legSectionScene(plan),
+  tenonSideScene(plan, "long-rail"),
+  buttonScene(plan, piece.joints.buttons),
+  panelScene(plan, piece, USUAL_SHOP),
+  glueScene(plan, plan.glueUp[0]),
+  boardScene(rack[0], plan.species.colour, 2400, 160, false),
+  ...plan.cutting.boards.map((cut) =>
+    cuttingScene(cut, plan.species.colour, new Map(plan.cutting.pieces.map((each) => [each.id, each])), 3, 2400),
+  ),
 ];
 const others = [
   ...(["breadboard", "channel", "slatted", "framed"] as const).map((kind) => [at("form.construction", kind)]),
-  ...(["figure-8", "z-clip", "slotted", "oversized", "loose", "screwed"] as const).map((kind) => [at("joints.fastening", kind)]),
-].map((patches) => { const changed = tableWith(at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7")), ...patches, at("form.breadboard.thickness", 10), at("insets", [{ kind: "door", id: "d", name: "Door", width: 400, height: 600, gap: 2, build: "solid", stile: 60 }])); return { piece: changed, plan: planOf(changed) }; });
-const dimensions = (scene: Scene) => scene.items.filter((item): item is Extract<Item, { kind: "dimension" }> => item.kind === "dimension");
-
-const every = others.flatMap((each) => [planScene({ geometry: each.plan.geometry, species: each.plan.species, form: each.piece.form }), movementScene(each.plan, each.piece, each.plan.top.wet.at, 8), endGrainScene(each.plan, true, each.plan.top.wet.at, 8), closeUp(each.plan, each.piece, each.plan.top.wet.at), fasteningScene(each.plan, each.piece), holdingScene(each.plan, each.piece), insetScene(each.piece.insets[0], each.plan.insets[0], each.plan.species)].flatMap((scene) => (scene ? [{ scene, piece: each.piece }] : [])));
-
-describe.each(every.map(({ scene, piece: of }, i) => [`${i} ${scene.id}`, scene, of] as const))("scene %s of another construction", (_, scene, of) => {
-  it("is finite, draws nothing of negative size, and its dimensions are true", () => {
-    expect(JSON.stringify(scene)).not.toMatch(/null,|NaN/);
-    expect(scene.title.length).toBeGreaterThan(10);
-    for (const item of scene.items) if ("w" in item) { expect(item.w).toBeGreaterThanOrEqual(0); expect(item.h).toBeGreaterThanOrEqual(0); }
-    for (const each of dimensions(scene)) {
-      expect(Math.hypot(each.to[0] - each.from[0], each.to[1] - each.from[1]), JSON.stringify(each)).toBeCloseTo(each.value, 6);
-      if (each.edit) expect([each.value, null], each.edit.name).toContain(each.edit.path.reduce<unknown>((value, key) => (value as Record<string, unknown>)[key as string], of));
-    }
-  });
+  ...(["figure-8", "z-clip", "slotted", "oversized", "loose", "screwed"] as const).map((kind) => [
+    at("joints.fastening", kind),
+  ]),
+].map((patches) => {
+  const changed = tableWith(
+    at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7")),
+    ...patches,
+    at("form.breadboard.thickness", 10),
+    at("insets", [{ kind: "door", id: "d", name: "Door", width: 400, height: 600, gap: 2, build: "solid", stile: 60 }]),
+  );
+  return { piece: changed, plan: planOf(changed) };
 });
+const dimensions = (scene: Scene) =>
+  scene.items.filter((item): item is Extract<Item, { kind: "dimension" }> => item.kind === "dimension");
+
+const every = others.flatMap((each) =>
+  [
+    planScene({ geometry: each.plan.geometry, species: each.plan.species, form: each.piece.form }),
+    movementScene(each.plan, each.piece, each.plan.top.wet.at, 8),
+    endGrainScene(each.plan, true, each.plan.top.wet.at, 8),
+    closeUp(each.plan, each.piece, each.plan.top.wet.at),
+    fasteningScene(each.plan, each.piece),
+    holdingScene(each.plan, each.piece),
+    insetScene(each.piece.insets[0], each.plan.insets[0], each.plan.species),
+  ].flatMap((scene) => (scene ? [{ scene, piece: each.piece }] : [])),
+);
+
+describe.each(every.map(({ scene, piece: of }, i) => [`${i} ${scene.id}`, scene, of] as const))(
+  "scene %s of another construction",
+  (_, scene, of) => {
+    it("is finite, draws nothing of negative size, and its dimensions are true", () => {
+      expect(JSON.stringify(scene)).not.toMatch(/null,|NaN/);
+      expect(scene.title.length).toBeGreaterThan(10);
+      for (const item of scene.items)
+        if ("w" in item) {
+          expect(item.w).toBeGreaterThanOrEqual(0);
+          expect(item.h).toBeGreaterThanOrEqual(0);
+        }
+      for (const each of dimensions(scene)) {
+        expect(Math.hypot(each.to[0] - each.from[0], each.to[1] - each.from[1]), JSON.stringify(each)).toBeCloseTo(
+          each.value,
+          6,
+        );
+        if (each.edit)
+          expect([each.value, null], each.edit.name).toContain(
+            each.edit.path.reduce<unknown>((value, key) => (value as Record<string, unknown>)[key as string], of),
+          );
+      }
+    });
+  },
+);
 
 describe.each(scenes.map((scene) => [scene.id, scene] as const))("scene %s", (_, scene) => {
   it("is finite plain data with a description", () => {
@@ -51,15 +103,26 @@ describe.each(scenes.map((scene) => [scene.id, scene] as const))("scene %s", (_,
     expect(scene.bounds.h).toBeGreaterThan(0);
   });
   it("draws nothing of negative size", () => {
-    for (const item of scene.items) if ("w" in item) { expect(item.w).toBeGreaterThanOrEqual(0); expect(item.h).toBeGreaterThanOrEqual(0); }
+    for (const item of scene.items)
+      if ("w" in item) {
+        expect(item.w).toBeGreaterThanOrEqual(0);
+        expect(item.h).toBeGreaterThanOrEqual(0);
+      }
   });
   it("every dimension is as long as it says", () => {
-    for (const each of dimensions(scene)) expect(Math.hypot(each.to[0] - each.from[0], each.to[1] - each.from[1]), JSON.stringify(each)).toBeCloseTo(each.value, 6);
+    for (const each of dimensions(scene))
+      expect(Math.hypot(each.to[0] - each.from[0], each.to[1] - each.from[1]), JSON.stringify(each)).toBeCloseTo(
+        each.value,
+        6,
+      );
   });
   it("every dimension that can be typed names an input that holds its value", () => {
     for (const each of dimensions(scene)) {
       if (!each.edit) continue;
-      const input = each.edit.path.reduce<unknown>((value, key) => (value as Record<string, unknown>)[key as string], piece);
+      const input = each.edit.path.reduce<unknown>(
+        (value, key) => (value as Record<string, unknown>)[key as string],
+        piece,
+      );
       expect([each.value, null], each.edit.name).toContain(input);
     }
   });
@@ -67,12 +130,17 @@ describe.each(scenes.map((scene) => [scene.id, scene] as const))("scene %s", (_,
 
 describe("what a drawing shows is what the plan says", () => {
   it("the wet outline is as wide as the top is in the wet month, exaggerated", () => {
-    const wet = movementScene(plan, piece, 7, 10).items.find((item) => "id" in item && item.id === "outline-wet") as Extract<Item, { kind: "rect" }>;
+    const wet = movementScene(plan, piece, 7, 10).items.find(
+      (item) => "id" in item && item.id === "outline-wet",
+    ) as Extract<Item, { kind: "rect" }>;
     expect(wet.h - plan.top.width).toBeCloseTo(10 * plan.top.wet.change, 6);
   });
   it("the close-up binds when the travel is past the slot, and its gaps add up to what the slot gives", () => {
     const roomy = closeUp(plan, piece, plan.top.wet.at)!;
-    expect(dimensions(roomy).reduce((sum, each) => sum + each.value, 0)).toBeCloseTo(piece.joints.buttons.slotLength - piece.joints.buttons.width, 9);
+    expect(dimensions(roomy).reduce((sum, each) => sum + each.value, 0)).toBeCloseTo(
+      piece.joints.buttons.slotLength - piece.joints.buttons.width,
+      9,
+    );
     expect(roomy.title).not.toMatch(/binds/);
     const tight = tableWith(at("joints.buttons.slotLength", 31));
     expect(closeUp(planOf(tight), tight, plan.top.wet.at)!.title).toMatch(/binds/);
@@ -81,28 +149,44 @@ describe("what a drawing shows is what the plan says", () => {
   });
   it("the strips fill the month's width", () => {
     for (const month of [plan.top.dry.at, plan.top.wet.at]) {
-      const strip = movementScene(plan, piece, month, 1).items.filter((item): item is Extract<Item, { kind: "wood" }> => item.kind === "wood");
+      const strip = movementScene(plan, piece, month, 1).items.filter(
+        (item): item is Extract<Item, { kind: "wood" }> => item.kind === "wood",
+      );
       expect(strip.reduce((sum, each) => sum + each.h, 0)).toBeCloseTo(plan.top.width + plan.top.changes[month], 6);
     }
   });
   it("end grain lies side by side across the top", () => {
-    const rings = endGrainScene(plan, false).items.filter((item): item is Extract<Item, { kind: "rings" }> => item.kind === "rings");
+    const rings = endGrainScene(plan, false).items.filter(
+      (item): item is Extract<Item, { kind: "rings" }> => item.kind === "rings",
+    );
     expect(rings).toHaveLength(7);
     for (let i = 1; i < rings.length; i += 1) expect(rings[i].x).toBeCloseTo(rings[i - 1].x + rings[i - 1].w, 6);
   });
   it("the two tenons of the leg section mirror each other on its diagonal", () => {
-    const paths = legSectionScene(plan).items.filter((item): item is Extract<Item, { kind: "path" }> => item.kind === "path" && item.id === "tenon");
+    const paths = legSectionScene(plan).items.filter(
+      (item): item is Extract<Item, { kind: "path" }> => item.kind === "path" && item.id === "tenon",
+    );
     const leg = plan.geometry.leg.section;
     expect(paths[1].points).toEqual(paths[0].points.map(([x, y]) => [leg - y, leg - x]));
   });
   it("moving an item moves all of it", () => {
-    const places = (item: Item) => (item.kind === "path" ? item.points.map(([x]) => x) : item.kind === "dimension" ? [item.from[0], item.to[0]] : [item.x]);
-    for (const item of scenes.flatMap((scene) => scene.items)) places(shifted(item, 125)).forEach((x, i) => expect(x - places(item)[i]).toBeCloseTo(125, 9));
+    const places = (item: Item) =>
+      item.kind === "path"
+        ? item.points.map(([x]) => x)
+        : item.kind === "dimension"
+          ? [item.from[0], item.to[0]]
+          : [item.x];
+    for (const item of scenes.flatMap((scene) => scene.items))
+      places(shifted(item, 125)).forEach((x, i) => expect(x - places(item)[i]).toBeCloseTo(125, 9));
   });
 });
 
 describe("a free panel's shape (derived: rings turn each board, unlike faces bend all of it)", () => {
-  const turned = (patches: Parameters<typeof tableWith>) => planOf(tableWith(at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7")), ...patches), plainRack().map((board) => ({ ...board, ringLeft: -30, ringRight: 30 })));
+  const turned = (patches: Parameters<typeof tableWith>) =>
+    planOf(
+      tableWith(at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7")), ...patches),
+      plainRack().map((board) => ({ ...board, ringLeft: -30, ringRight: 30 })),
+    );
   it("its rise in the middle is what the plan says it bows, within a tenth, when faces differ", () => {
     const bent = turned([at("faces.heater", "heater"), at("faces.below", "bare")]);
     const at_ = bent.top.bow.reduce((best, each, i) => (Math.abs(each) > Math.abs(bent.top.bow[best]) ? i : best), 0);
@@ -113,8 +197,20 @@ describe("a free panel's shape (derived: rings turn each board, unlike faces ben
     expect(middle.y / bent.top.bow[at_]).toBeLessThan(1.1);
   });
   it("boards all one way make an arc, alternated ones hardly any", () => {
-    const arc = (alternate: boolean) => { const of = turned([at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7").map((strip, i) => ({ ...strip, face: alternate && i % 2 ? "bark-down" as const : "bark-up" as const })))]); return Math.abs(of.top.bow[of.top.dry.at]); };
+    const arc = (alternate: boolean) => {
+      const of = turned([
+        at(
+          "panel.strips",
+          strips("B1", "B2", "B3", "B4", "B5", "B6", "B7").map((strip, i) => ({
+            ...strip,
+            face: alternate && i % 2 ? ("bark-down" as const) : ("bark-up" as const),
+          })),
+        ),
+      ]);
+      return Math.abs(of.top.bow[of.top.dry.at]);
+    };
     expect(arc(false)).toBeGreaterThan(5 * arc(true));
   });
-  it("nothing moves on the first day", () => expect(Math.max(...panelProfile(plan.top, plan.species, 0).face.map(([, y]) => Math.abs(y)))).toBeLessThan(1e-9));
+  it("nothing moves on the first day", () =>
+    expect(Math.max(...panelProfile(plan.top, plan.species, 0).face.map(([, y]) => Math.abs(y)))).toBeLessThan(1e-9));
 });

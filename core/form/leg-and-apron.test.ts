@@ -6,8 +6,13 @@ import { plainParts, tableGeometry } from "./leg-and-apron";
 
 describe("common practice: a 90 mm leg, 110 × 25 rail with a 5 mm reveal, 720 high, for a table 2100 long", () => {
   const piece = tableWith(
-    at("form.top.length", 2100), at("form.top.width", 900), at("form.top.thickness", 30), at("form.height", 750), at("form.overhang", { end: 35, side: 35 }),
-    at("form.leg.section", 90), at("form.apron", { depth: 110, thickness: 25, reveal: 5 }),
+    at("form.top.length", 2100),
+    at("form.top.width", 900),
+    at("form.top.thickness", 30),
+    at("form.height", 750),
+    at("form.overhang", { end: 35, side: 35 }),
+    at("form.leg.section", 90),
+    at("form.apron", { depth: 110, thickness: 25, reveal: 5 }),
   );
   const geometry = tableGeometry(piece.form, []);
 
@@ -20,37 +25,57 @@ describe("common practice: a 90 mm leg, 110 × 25 rail with a 5 mm reveal, 720 h
 
 describe("the parts of a table add up (identity)", () => {
   const sizes = fc.record({
-    length: fc.integer({ min: 900, max: 3000 }), width: fc.integer({ min: 500, max: 1200 }), leg: fc.integer({ min: 40, max: 120 }),
-    end: fc.integer({ min: 0, max: 150 }), side: fc.integer({ min: 0, max: 100 }), reveal: fc.integer({ min: 0, max: 15 }), rail: fc.integer({ min: 15, max: 35 }),
+    length: fc.integer({ min: 900, max: 3000 }),
+    width: fc.integer({ min: 500, max: 1200 }),
+    leg: fc.integer({ min: 40, max: 120 }),
+    end: fc.integer({ min: 0, max: 150 }),
+    side: fc.integer({ min: 0, max: 100 }),
+    reveal: fc.integer({ min: 0, max: 15 }),
+    rail: fc.integer({ min: 15, max: 35 }),
   });
 
   it("overhang, leg, rail, leg, overhang make the top's length and width", () => {
-    fc.assert(fc.property(sizes, ({ length, width, leg, end, side, reveal, rail }) => {
-      const { form } = tableWith(
-        at("form.top.length", length), at("form.top.width", width), at("form.leg.section", leg), at("form.overhang", { end, side }),
-        at("form.apron", { depth: 100, thickness: rail, reveal }),
-      );
-      const geometry = tableGeometry(form, []);
-      expect(2 * end + 2 * leg + geometry.longRail.shoulder).toBe(length);
-      expect(2 * side + 2 * leg + geometry.endRail.shoulder).toBe(width);
-      expect(geometry.frame.width / 2 - geometry.longRail.z - rail / 2).toBeCloseTo(reveal, 9);
-    }));
+    fc.assert(
+      fc.property(sizes, ({ length, width, leg, end, side, reveal, rail }) => {
+        const { form } = tableWith(
+          at("form.top.length", length),
+          at("form.top.width", width),
+          at("form.leg.section", leg),
+          at("form.overhang", { end, side }),
+          at("form.apron", { depth: 100, thickness: rail, reveal }),
+        );
+        const geometry = tableGeometry(form, []);
+        expect(2 * end + 2 * leg + geometry.longRail.shoulder).toBe(length);
+        expect(2 * side + 2 * leg + geometry.endRail.shoulder).toBe(width);
+        expect(geometry.frame.width / 2 - geometry.longRail.z - rail / 2).toBeCloseTo(reveal, 9);
+      }),
+    );
   });
 
   it("cross-rails divide the long rails evenly", () => {
     const geometry = tableGeometry(tableWith(at("form.crossRails", 3)).form, []);
-    const gaps = [-geometry.longRail.shoulder / 2, ...geometry.crossRails.map((each) => each.x), geometry.longRail.shoulder / 2];
+    const gaps = [
+      -geometry.longRail.shoulder / 2,
+      ...geometry.crossRails.map((each) => each.x),
+      geometry.longRail.shoulder / 2,
+    ];
     for (let i = 2; i < gaps.length; i += 1) expect(gaps[i] - gaps[i - 1]).toBeCloseTo(gaps[1] - gaps[0], 9);
   });
 });
 
 describe("parts", () => {
   const { form } = freshPiece("t", "2026-11-23");
-  const counts = (given: typeof form) => Object.fromEntries(plainParts(given, tableGeometry(given, [])).map((part) => [part.id, part.count]));
+  const counts = (given: typeof form) =>
+    Object.fromEntries(plainParts(given, tableGeometry(given, [])).map((part) => [part.id, part.count]));
 
   it("a table is a top, four legs, two and two rails, and what was chosen besides", () => {
     expect(counts(form)).toEqual({ top: 1, leg: 4, "long-rail": 2, "end-rail": 2, "cross-rail": 1, "corner-block": 4 });
-    expect(counts({ ...form, crossRails: 0, cornerBlocks: false })).toEqual({ top: 1, leg: 4, "long-rail": 2, "end-rail": 2 });
+    expect(counts({ ...form, crossRails: 0, cornerBlocks: false })).toEqual({
+      top: 1,
+      leg: 4,
+      "long-rail": 2,
+      "end-rail": 2,
+    });
   });
 
   it("the longest rail measured on the work beats the planned one", () => {

@@ -17,8 +17,16 @@ export interface TableGeometry {
 
 /** A part before its joints are known: `shoulder` is what shows between its joints. */
 export interface PlainPart {
-  id: string; name: string; letter: string; role: "top" | "slat" | "leg" | "rail" | "end-board" | "frame" | "block" | "button"; count: number;
-  shoulder: number; width: number; thickness: number; grain: "x"; tenonEnds: 0 | 2;
+  id: string;
+  name: string;
+  letter: string;
+  role: "top" | "slat" | "leg" | "rail" | "end-board" | "frame" | "block" | "button";
+  count: number;
+  shoulder: number;
+  width: number;
+  thickness: number;
+  grain: "x";
+  tenonEnds: 0 | 2;
 }
 
 /**
@@ -30,7 +38,8 @@ export interface PlainPart {
  */
 export function tableGeometry(form: Form, asBuilt: readonly AsBuilt[]): TableGeometry {
   const top = {
-    length: measuredOr(asBuilt, "top", "length", form.top.length), width: measuredOr(asBuilt, "top", "width", form.top.width),
+    length: measuredOr(asBuilt, "top", "length", form.top.length),
+    width: measuredOr(asBuilt, "top", "width", form.top.width),
     thickness: measuredOr(asBuilt, "top", "thickness", form.top.thickness),
   };
   const section = measuredOr(asBuilt, "leg", "width", form.leg.section);
@@ -41,15 +50,24 @@ export function tableGeometry(form: Form, asBuilt: readonly AsBuilt[]): TableGeo
   const longShoulder = frame.length - 2 * section;
   const between = frame.width - 2 * (reveal + thickness);
   const crossRails = Array.from({ length: form.crossRails }, (_, i) => ({
-    x: -longShoulder / 2 + ((i + 1) * longShoulder) / (form.crossRails + 1), shoulder: between,
+    x: -longShoulder / 2 + ((i + 1) * longShoulder) / (form.crossRails + 1),
+    shoulder: between,
   }));
   return {
-    top, core: topCore(form, top), frame,
-    leg: { section, length: legLength, foot: form.leg.taper === "none" ? section : Math.min(section, form.leg.foot), inner: section - reveal - thickness },
+    top,
+    core: topCore(form, top),
+    frame,
+    leg: {
+      section,
+      length: legLength,
+      foot: form.leg.taper === "none" ? section : Math.min(section, form.leg.foot),
+      inner: section - reveal - thickness,
+    },
     longRail: { shoulder: longShoulder, z: frame.width / 2 - reveal - thickness / 2 },
     endRail: { shoulder: frame.width - 2 * section, x: frame.length / 2 - reveal - thickness / 2 },
     rail: { depth, thickness, reveal, lowerEdge: legLength - depth, upperEdge: legLength },
-    crossRails, kneeRoom: legLength - depth,
+    crossRails,
+    kneeRoom: legLength - depth,
   };
 }
 
@@ -58,16 +76,33 @@ function topCore(form: Form, top: TableGeometry["top"]): TableGeometry["core"] {
   const { thickness } = top;
   const whole = { length: top.length, width: top.width, thickness, shoulder: top.length, count: 1 };
   switch (form.construction) {
-    case "solid": case "channel": return whole;
+    case "solid":
+    case "channel":
+      return whole;
     case "breadboard": {
       const shoulder = Math.max(1, top.length - 2 * form.breadboard.width);
-      return { ...whole, shoulder, length: shoulder + (form.breadboard.joint === "tongue" ? 2 * form.breadboard.tongue : 0) };
+      return {
+        ...whole,
+        shoulder,
+        length: shoulder + (form.breadboard.joint === "tongue" ? 2 * form.breadboard.tongue : 0),
+      };
     }
-    case "slatted": return { ...whole, width: Math.max(1, (top.width - (form.slats.count - 1) * form.slats.gap) / form.slats.count), count: form.slats.count };
+    case "slatted":
+      return {
+        ...whole,
+        width: Math.max(1, (top.width - (form.slats.count - 1) * form.slats.gap) / form.slats.count),
+        count: form.slats.count,
+      };
     case "framed": {
       const { width, groove, gap } = form.frame;
       const shoulder = Math.max(1, top.length - 2 * width);
-      return { length: shoulder + 2 * Math.max(0, groove - 1), width: Math.max(1, top.width - 2 * width + 2 * (groove - gap)), thickness, shoulder, count: 1 };
+      return {
+        length: shoulder + 2 * Math.max(0, groove - 1),
+        width: Math.max(1, top.width - 2 * width + 2 * (groove - gap)),
+        thickness,
+        shoulder,
+        count: 1,
+      };
     }
   }
 }
@@ -78,26 +113,117 @@ export function plainParts(form: Form, at: TableGeometry): PlainPart[] {
   const part = (given: Omit<PlainPart, "grain">): PlainPart => ({ ...given, grain: "x" });
   const parts = [
     form.construction === "slatted"
-      ? part({ id: "slat", name: "Slat", letter: "S", role: "slat", count: at.core.count, shoulder: at.core.length, width: at.core.width, thickness: at.core.thickness, tenonEnds: 0 })
-      : part({ id: "top", name: form.construction === "solid" || form.construction === "channel" ? "Top" : "Panel of the top", letter: "T", role: "top", count: 1, shoulder: at.core.length, width: at.core.width, thickness: at.core.thickness, tenonEnds: 0 }),
-    part({ id: "leg", name: "Leg", letter: "L", role: "leg", count: 4, shoulder: at.leg.length, width: at.leg.section, thickness: at.leg.section, tenonEnds: 0 }),
-    part({ id: "long-rail", name: "Long rail", letter: "A", role: "rail", count: 2, shoulder: at.longRail.shoulder, width: depth, thickness, tenonEnds: 2 }),
-    part({ id: "end-rail", name: "End rail", letter: "E", role: "rail", count: 2, shoulder: at.endRail.shoulder, width: depth, thickness, tenonEnds: 2 }),
+      ? part({
+          id: "slat",
+          name: "Slat",
+          letter: "S",
+          role: "slat",
+          count: at.core.count,
+          shoulder: at.core.length,
+          width: at.core.width,
+          thickness: at.core.thickness,
+          tenonEnds: 0,
+        })
+      : part({
+          id: "top",
+          name: form.construction === "solid" || form.construction === "channel" ? "Top" : "Panel of the top",
+          letter: "T",
+          role: "top",
+          count: 1,
+          shoulder: at.core.length,
+          width: at.core.width,
+          thickness: at.core.thickness,
+          tenonEnds: 0,
+        }),
+    part({
+      id: "leg",
+      name: "Leg",
+      letter: "L",
+      role: "leg",
+      count: 4,
+      shoulder: at.leg.length,
+      width: at.leg.section,
+      thickness: at.leg.section,
+      tenonEnds: 0,
+    }),
+    part({
+      id: "long-rail",
+      name: "Long rail",
+      letter: "A",
+      role: "rail",
+      count: 2,
+      shoulder: at.longRail.shoulder,
+      width: depth,
+      thickness,
+      tenonEnds: 2,
+    }),
+    part({
+      id: "end-rail",
+      name: "End rail",
+      letter: "E",
+      role: "rail",
+      count: 2,
+      shoulder: at.endRail.shoulder,
+      width: depth,
+      thickness,
+      tenonEnds: 2,
+    }),
   ];
   if (form.construction === "framed") {
     const { width, corners } = form.frame;
     parts.push(
-      part({ id: "frame-long", name: "Frame, long side", letter: "F", role: "frame", count: 2, shoulder: at.top.length, width, thickness: at.top.thickness, tenonEnds: 0 }),
-      part({ id: "frame-end", name: "Frame, end", letter: "G", role: "frame", count: 2, shoulder: corners === "mitred" ? at.top.width : at.top.width - 2 * width, width, thickness: at.top.thickness, tenonEnds: 0 }));
+      part({
+        id: "frame-long",
+        name: "Frame, long side",
+        letter: "F",
+        role: "frame",
+        count: 2,
+        shoulder: at.top.length,
+        width,
+        thickness: at.top.thickness,
+        tenonEnds: 0,
+      }),
+      part({
+        id: "frame-end",
+        name: "Frame, end",
+        letter: "G",
+        role: "frame",
+        count: 2,
+        shoulder: corners === "mitred" ? at.top.width : at.top.width - 2 * width,
+        width,
+        thickness: at.top.thickness,
+        tenonEnds: 0,
+      }),
+    );
   }
-  if (form.crossRails > 0) parts.push(part({
-    id: "cross-rail", name: "Cross-rail", letter: "C", role: "rail", count: form.crossRails, shoulder: at.crossRails[0].shoulder,
-    width: Math.max(20, depth - CROSS_RAIL_DROP), thickness, tenonEnds: 2,
-  }));
-  if (form.cornerBlocks) parts.push(part({
-    id: "corner-block", name: "Corner block", letter: "K", role: "block", count: 4,
-    shoulder: cornerBlockLength(at), width: Math.max(20, Math.min(70, depth - 25)), thickness: 30, tenonEnds: 0,
-  }));
+  if (form.crossRails > 0)
+    parts.push(
+      part({
+        id: "cross-rail",
+        name: "Cross-rail",
+        letter: "C",
+        role: "rail",
+        count: form.crossRails,
+        shoulder: at.crossRails[0].shoulder,
+        width: Math.max(20, depth - CROSS_RAIL_DROP),
+        thickness,
+        tenonEnds: 2,
+      }),
+    );
+  if (form.cornerBlocks)
+    parts.push(
+      part({
+        id: "corner-block",
+        name: "Corner block",
+        letter: "K",
+        role: "block",
+        count: 4,
+        shoulder: cornerBlockLength(at),
+        width: Math.max(20, Math.min(70, depth - 25)),
+        thickness: 30,
+        tenonEnds: 0,
+      }),
+    );
   return parts;
 }
 
@@ -106,5 +232,5 @@ export const CROSS_RAIL_DROP = 20;
 
 /** Long point of a block sawn at 45° that sits across a corner, clear of the leg. Common practice: about 120 for a 75 leg. */
 function cornerBlockLength(at: TableGeometry): number {
-  return Math.round(2 * (at.leg.inner + 45) / Math.SQRT2 + 2 * 20);
+  return Math.round((2 * (at.leg.inner + 45)) / Math.SQRT2 + 2 * 20);
 }

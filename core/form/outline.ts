@@ -13,15 +13,41 @@ const SMOOTH = 48;
 export function outlineOf(top: Pick<Top, "length" | "width" | "outline" | "bulge" | "notch">): OutlinePoint[] {
   const [l, w] = [top.length / 2, top.width / 2];
   switch (top.outline) {
-    case "rectangle": return [[-l, -w], [l, -w], [l, w], [-l, w]];
-    case "ellipse": return Array.from({ length: 4 * SMOOTH }, (_, i) => { const at = (i * Math.PI) / (2 * SMOOTH); return [l * Math.cos(at), w * Math.sin(at)]; });
+    case "rectangle":
+      return [
+        [-l, -w],
+        [l, -w],
+        [l, w],
+        [-l, w],
+      ];
+    case "ellipse":
+      return Array.from({ length: 4 * SMOOTH }, (_, i) => {
+        const at = (i * Math.PI) / (2 * SMOOTH);
+        return [l * Math.cos(at), w * Math.sin(at)];
+      });
     case "soft": {
-      const side = Array.from({ length: SMOOTH + 1 }, (_, i): OutlinePoint => { const x = -l + (2 * l * i) / SMOOTH; return [x, softEdge(top, x)]; });
+      const side = Array.from({ length: SMOOTH + 1 }, (_, i): OutlinePoint => {
+        const x = -l + (2 * l * i) / SMOOTH;
+        return [x, softEdge(top, x)];
+      });
       return [...side.map(([x, y]): OutlinePoint => [x, -y]), ...side.reverse()];
     }
     case "notched": {
       const [a, b] = [l - top.notch.length, w - top.notch.width];
-      return [[-a, -w], [a, -w], [a, -b], [l, -b], [l, b], [a, b], [a, w], [-a, w], [-a, b], [-l, b], [-l, -b], [-a, -b]];
+      return [
+        [-a, -w],
+        [a, -w],
+        [a, -b],
+        [l, -b],
+        [l, b],
+        [a, b],
+        [a, w],
+        [-a, w],
+        [-a, b],
+        [-l, b],
+        [-l, -b],
+        [-a, -b],
+      ];
     }
   }
 }
@@ -43,9 +69,12 @@ export function chordAt(top: Pick<Top, "length" | "width" | "outline" | "bulge" 
   const at = Math.abs(y);
   if (at > width / 2 + 1e-9) return 0;
   switch (outline) {
-    case "rectangle": return length;
-    case "ellipse": return length * Math.sqrt(Math.max(0, 1 - ((2 * at) / width) ** 2));
-    case "notched": return at > width / 2 - notch.width + 1e-9 ? Math.max(0, length - 2 * notch.length) : length;
+    case "rectangle":
+      return length;
+    case "ellipse":
+      return length * Math.sqrt(Math.max(0, 1 - ((2 * at) / width) ** 2));
+    case "notched":
+      return at > width / 2 - notch.width + 1e-9 ? Math.max(0, length - 2 * notch.length) : length;
     case "soft": {
       if (at <= softEdge(top, length / 2)) return length;
       // √(r² − (r − d)²) at a depth d below the crown, with r written out: no difference of two large numbers is left
@@ -62,8 +91,11 @@ export function stripChord(top: Parameters<typeof chordAt>[0], from: number, to:
 
 /** Whether a point lies in the wood that is kept: inside the outline and in no cut-out, at least `margin` mm from every line that is cut. */
 export function keptAt(top: Top, x: number, y: number, margin: number): boolean {
-  if (chordAt(top, y) === 0 || distanceToLoop(outlineOf(top), x, y) < margin || Math.abs(x) > chordAt(top, y) / 2) return false;
-  return top.cutouts.every((cut) => Math.abs(x - cut.x) > cut.length / 2 + margin || Math.abs(y - cut.y) > cut.width / 2 + margin);
+  if (chordAt(top, y) === 0 || distanceToLoop(outlineOf(top), x, y) < margin || Math.abs(x) > chordAt(top, y) / 2)
+    return false;
+  return top.cutouts.every(
+    (cut) => Math.abs(x - cut.x) > cut.length / 2 + margin || Math.abs(y - cut.y) > cut.width / 2 + margin,
+  );
 }
 
 /** Least distance from a point to a closed line of points. */

@@ -2,7 +2,12 @@
 import Papa from "papaparse";
 
 /** How much a file may hold: letters, lines, columns of a line, letters of a cell. */
-export interface Bounds { letters: number; rows: number; columns: number; cell: number }
+export interface Bounds {
+  letters: number;
+  rows: number;
+  columns: number;
+  cell: number;
+}
 
 /** Rows of cells, all of text; or why the file is not read, as a sentence. */
 export type Table = { ok: true; rows: string[][] } | { ok: false; line: number; message: string };
@@ -23,11 +28,23 @@ export function readTable(text: string, most: Bounds, delimiter?: string): Table
   const rows: string[][] = [];
   let wrong: { line: number; message: string } | null = null;
   Papa.parse<string[]>(clean, {
-    skipEmptyLines: false, ...(delimiter ? { delimiter } : { delimitersToGuess: [";", "\t", ","] }),
+    skipEmptyLines: false,
+    ...(delimiter ? { delimiter } : { delimitersToGuess: [";", "\t", ","] }),
     step: ({ data }, parser) => {
-      wrong = data.length > most.columns ? { line: rows.length + 1, message: `Line ${rows.length + 1} has ${data.length} columns; a list has ${most.columns} at most. Choose the right file.` }
-        : data.some((cell) => cell.length > most.cell) ? { line: rows.length + 1, message: `Line ${rows.length + 1} has a cell of over ${most.cell} letters. Choose the right file, or look for a quotation mark that is not closed.` } : null;
-      if (wrong) parser.abort(); else rows.push(data.map(unescaped));
+      wrong =
+        data.length > most.columns
+          ? {
+              line: rows.length + 1,
+              message: `Line ${rows.length + 1} has ${data.length} columns; a list has ${most.columns} at most. Choose the right file.`,
+            }
+          : data.some((cell) => cell.length > most.cell)
+            ? {
+                line: rows.length + 1,
+                message: `Line ${rows.length + 1} has a cell of over ${most.cell} letters. Choose the right file, or look for a quotation mark that is not closed.`,
+              }
+            : null;
+      if (wrong) parser.abort();
+      else rows.push(data.map(unescaped));
     },
   });
   return wrong ? { ok: false, ...(wrong as { line: number; message: string }) } : { ok: true, rows };
@@ -35,19 +52,30 @@ export function readTable(text: string, most: Bounds, delimiter?: string): Table
 
 /** What the file's outline tells before it is split: in one pass over its letters. */
 function shapeOf(text: string, { letters, rows }: Bounds): { line: number; message: string } | null {
-  if (text.length > letters) return { line: 1, message: `The file holds ${(text.length / 1e6).toFixed(1)} million letters; ${(letters / 1e6).toFixed(1)} million are read at most. Split it.` };
+  if (text.length > letters)
+    return {
+      line: 1,
+      message: `The file holds ${(text.length / 1e6).toFixed(1)} million letters; ${(letters / 1e6).toFixed(1)} million are read at most. Split it.`,
+    };
   let [lines, from, quotes] = [1, 0, 0];
   for (let i = 0; i <= text.length; i += 1) {
     const code = i < text.length ? text.charCodeAt(i) : 10;
     if (code === 34) quotes += 1;
     if (code !== 10 && (code !== 13 || text.charCodeAt(i + 1) === 10)) continue;
-    if (i - from > LINE) return { line: lines, message: `Line ${lines} is ${i - from} letters long; a list's lines are far shorter. Choose the right file.` };
+    if (i - from > LINE)
+      return {
+        line: lines,
+        message: `Line ${lines} is ${i - from} letters long; a list's lines are far shorter. Choose the right file.`,
+      };
     from = i + 1;
     if (i < text.length) lines += 1;
   }
   // the header is a line too, and so is the nothing after the last end of line
-  if (lines > rows + 2) return { line: rows + 1, message: `The file has ${lines - 1} lines; ${rows} are read at most. Split it.` };
-  return quotes > QUOTES * lines ? { line: 1, message: "The file has more quotation marks than a list can have. Choose the right file." } : null;
+  if (lines > rows + 2)
+    return { line: rows + 1, message: `The file has ${lines - 1} lines; ${rows} are read at most. Split it.` };
+  return quotes > QUOTES * lines
+    ? { line: 1, message: "The file has more quotation marks than a list can have. Choose the right file." }
+    : null;
 }
 
 /** Signs that make a spreadsheet run a cell as a formula. @source OWASP, CSV injection */

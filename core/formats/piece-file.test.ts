@@ -8,8 +8,16 @@ import { pieceJsonSchema, readPiece, writePiece } from "./piece-file";
 
 const piece = freshPiece("Dining table", "2026-11-23");
 const text = writePiece(piece);
-const refused = (given: string) => { const read = readPiece(given); if (read.ok) throw new Error("it was taken"); return read.message; };
-const changed = (change: (json: Record<string, never>) => void) => { const json = JSON.parse(text); change(json); return JSON.stringify(json); };
+const refused = (given: string) => {
+  const read = readPiece(given);
+  if (read.ok) throw new Error("it was taken");
+  return read.message;
+};
+const changed = (change: (json: Record<string, never>) => void) => {
+  const json = JSON.parse(text);
+  change(json);
+  return JSON.stringify(json);
+};
 
 describe("a piece goes out and comes in identical", () => {
   it("byte by byte", () => {
@@ -39,25 +47,77 @@ describe("a file that is wrong gets a sentence that names the field and the fix"
   it("not JSON", () => expect(refused("length;width\n1;2")).toMatch(/not JSON.*Choose the file/));
   it("ten megabytes of nonsense", () => expect(refused("x".repeat(10_000_000))).toMatch(/10\.0 MB.*never over 2 MB/));
   it("another program's JSON", () => expect(refused('{"hello": 1}')).toMatch(/“format” should be “taller-piece”/));
-  it("an array, null, a number", () => { for (const each of ["[]", "null", "7"]) expect(refused(each)).toMatch(/holds no piece/); });
-  it("a newer version", () => expect(refused(changed((json) => { json["version"] = 9 as never; }))).toMatch(/version 9.*up to 3.*up to date/));
-  it("an older version", () => expect(refused(changed((json) => { json["version"] = 0 as never; }))).toMatch(/version 0.*Export it again/));
-  it("a version that is no number", () => expect(refused(changed((json) => { json["version"] = "1" as never; }))).toMatch(/whole number/));
-  it("a zero size", () => expect(refused(text.replace('"thickness": 28', '"thickness": 0'))).toBe("In the field “form.top.thickness”: Top thickness must be 6 mm at least."));
-  it("a negative size", () => expect(refused(text.replace('"length": 1800', '"length": -5'))).toMatch(/form\.top\.length.*200 mm at least/));
-  it("a size that is text", () => expect(refused(text.replace('"length": 1800', '"length": "long"'))).toMatch(/form\.top\.length”: Top length must be a number of mm/));
-  it("a field that is missing", () => expect(refused(text.replace(/ {4}"reveal": 5\n/, "").replace('"thickness": 25,', '"thickness": 25'))).toMatch(/reveal/));
-  it("a field too many", () => expect(refused(text.replace('"format"', '"colour": 1,\n  "format"'))).toMatch(/colour”: Taller has no such field/));
-  it("a day that is not in the calendar", () => expect(refused(text.replace('"day": "2026-11-23"', '"day": "2026-02-30"'))).toMatch(/not a day of the calendar/));
+  it("an array, null, a number", () => {
+    for (const each of ["[]", "null", "7"]) expect(refused(each)).toMatch(/holds no piece/);
+  });
+  it("a newer version", () =>
+    expect(
+      refused(
+        changed((json) => {
+          json["version"] = 9 as never;
+        }),
+      ),
+    ).toMatch(/version 9.*up to 3.*up to date/));
+  it("an older version", () =>
+    expect(
+      refused(
+        changed((json) => {
+          json["version"] = 0 as never;
+        }),
+      ),
+    ).toMatch(/version 0.*Export it again/));
+  it("a version that is no number", () =>
+    expect(
+      refused(
+        changed((json) => {
+          json["version"] = "1" as never;
+        }),
+      ),
+    ).toMatch(/whole number/));
+  it("a zero size", () =>
+    expect(refused(text.replace('"thickness": 28', '"thickness": 0'))).toBe(
+      "In the field “form.top.thickness”: Top thickness must be 6 mm at least.",
+    ));
+  it("a negative size", () =>
+    expect(refused(text.replace('"length": 1800', '"length": -5'))).toMatch(/form\.top\.length.*200 mm at least/));
+  it("a size that is text", () =>
+    expect(refused(text.replace('"length": 1800', '"length": "long"'))).toMatch(
+      /form\.top\.length”: Top length must be a number of mm/,
+    ));
+  it("a field that is missing", () =>
+    expect(refused(text.replace(/ {4}"reveal": 5\n/, "").replace('"thickness": 25,', '"thickness": 25'))).toMatch(
+      /reveal/,
+    ));
+  it("a field too many", () =>
+    expect(refused(text.replace('"format"', '"colour": 1,\n  "format"'))).toMatch(/colour”: Taller has no such field/));
+  it("a day that is not in the calendar", () =>
+    expect(refused(text.replace('"day": "2026-11-23"', '"day": "2026-02-30"'))).toMatch(/not a day of the calendar/));
   it("humidity over 100", () => {
-    const own = JSON.stringify({ kind: "own", months: Array.from({ length: 12 }, (_, i) => ({ temperature: 20, humidity: i === 3 ? 130 : 50 })) });
-    expect(refused(changed((json) => { (json["brief"] as { climate: unknown }).climate = JSON.parse(own); }))).toMatch(/months \[4\]\.humidity.*Relative humidity runs from 1 to 99/);
+    const own = JSON.stringify({
+      kind: "own",
+      months: Array.from({ length: 12 }, (_, i) => ({ temperature: 20, humidity: i === 3 ? 130 : 50 })),
+    });
+    expect(
+      refused(
+        changed((json) => {
+          (json["brief"] as { climate: unknown }).climate = JSON.parse(own);
+        }),
+      ),
+    ).toMatch(/months \[4\]\.humidity.*Relative humidity runs from 1 to 99/);
   });
   it("whatever is done to the text, it is read or refused, never thrown", () => {
-    fc.assert(fc.property(fc.integer({ min: 0, max: text.length }), fc.integer({ min: 0, max: 60 }), fc.string({ maxLength: 12 }), (from, cut, put) => {
-      const read = readPiece(text.slice(0, from) + put + text.slice(from + cut));
-      if (!read.ok) expect(read.message).toMatch(/^[A-Z].*\.$/s);
-    }), { numRuns: 400 });
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: text.length }),
+        fc.integer({ min: 0, max: 60 }),
+        fc.string({ maxLength: 12 }),
+        (from, cut, put) => {
+          const read = readPiece(text.slice(0, from) + put + text.slice(from + cut));
+          if (!read.ok) expect(read.message).toMatch(/^[A-Z].*\.$/s);
+        },
+      ),
+      { numRuns: 400 },
+    );
   });
 });
 
@@ -69,7 +129,12 @@ describe("the published schema (read by an independent validator)", () => {
   it("takes what Taller writes", () => {
     expect(validate(JSON.parse(text)), JSON.stringify(validate.errors)).toBe(true);
   });
-  it.each([["a zero size", '"length": 1800', '"length": 0'], ["a word for a number", '"seats": {', '"seats": 4, "x": {'], ["another version", '"version": 3', '"version": 4'], ["an unknown choice", '"oil-wax"', '"paint"']])("refuses %s", (_, from, to) => {
+  it.each([
+    ["a zero size", '"length": 1800', '"length": 0'],
+    ["a word for a number", '"seats": {', '"seats": 4, "x": {'],
+    ["another version", '"version": 3', '"version": 4'],
+    ["an unknown choice", '"oil-wax"', '"paint"'],
+  ])("refuses %s", (_, from, to) => {
     expect(text).toContain(from);
     expect(validate(JSON.parse(text.replace(from, to)))).toBe(false);
   });

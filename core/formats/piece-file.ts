@@ -11,7 +11,10 @@ export const LARGEST_PIECE_FILE = 2_000_000;
 const LARGEST_PIECE = 1_000_000;
 
 /** Why a piece is too much to keep, as a sentence; null when it is not. */
-export const oversize = (piece: Piece): string | null => (JSON.stringify(piece).length > LARGEST_PIECE ? `This piece holds more than ${LARGEST_PIECE / 1e6} MB. Shorten its log, or begin another piece.` : null);
+export const oversize = (piece: Piece): string | null =>
+  JSON.stringify(piece).length > LARGEST_PIECE
+    ? `This piece holds more than ${LARGEST_PIECE / 1e6} MB. Shorten its log, or begin another piece.`
+    : null;
 
 export type ReadPiece = { ok: true; piece: Piece } | { ok: false; message: string };
 
@@ -22,13 +25,24 @@ export function writePiece(piece: Piece): string {
 
 /** Reads an exported piece. Whatever is wrong comes back as one sentence that names the field and the fix. */
 export function readPiece(text: string): ReadPiece {
-  if (text.length > LARGEST_PIECE_FILE) return refuse(`This file is ${(text.length / 1e6).toFixed(1)} MB; a piece is never over ${LARGEST_PIECE_FILE / 1e6} MB. Choose the JSON file that Taller exported.`);
+  if (text.length > LARGEST_PIECE_FILE)
+    return refuse(
+      `This file is ${(text.length / 1e6).toFixed(1)} MB; a piece is never over ${LARGEST_PIECE_FILE / 1e6} MB. Choose the JSON file that Taller exported.`,
+    );
   let json: unknown;
   try {
     json = JSON.parse(text.replace(/^\uFEFF/, ""));
   } catch {
-    const cut = text.replace(/^\uFEFF/, "").trimStart().startsWith("{") && !text.trimEnd().endsWith("}");
-    return refuse(cut ? "The file ends in the middle: it was cut off while it was saved or sent. Export it again." : "This is not JSON. Choose the file that Taller exported.");
+    const cut =
+      text
+        .replace(/^\uFEFF/, "")
+        .trimStart()
+        .startsWith("{") && !text.trimEnd().endsWith("}");
+    return refuse(
+      cut
+        ? "The file ends in the middle: it was cut off while it was saved or sent. Export it again."
+        : "This is not JSON. Choose the file that Taller exported.",
+    );
   }
   return checkPiece(json);
 }
@@ -36,12 +50,21 @@ export function readPiece(text: string): ReadPiece {
 /** The same for a value that is already parsed. */
 export function checkPiece(given: unknown): ReadPiece {
   const json = upgraded(given);
-  if (json === null || typeof json !== "object" || Array.isArray(json)) return refuse("The file holds no piece. Choose the JSON file that Taller exported.");
+  if (json === null || typeof json !== "object" || Array.isArray(json))
+    return refuse("The file holds no piece. Choose the JSON file that Taller exported.");
   const { format, version } = json as { format?: unknown; version?: unknown };
-  if (format !== PIECE_FORMAT) return refuse(`The field “format” should be “${PIECE_FORMAT}”. Choose the JSON file that Taller exported.`);
-  if (typeof version !== "number" || !Number.isInteger(version)) return refuse("The field “version” should be a whole number.");
-  if (version > PIECE_VERSION) return refuse(`The file is of version ${version}; this Taller reads up to ${PIECE_VERSION}. Bring Taller up to date.`);
-  if (version < PIECE_VERSION) return refuse(`The file is of version ${version}, from before Taller's first; there is nothing that reads it. Export it again.`);
+  if (format !== PIECE_FORMAT)
+    return refuse(`The field “format” should be “${PIECE_FORMAT}”. Choose the JSON file that Taller exported.`);
+  if (typeof version !== "number" || !Number.isInteger(version))
+    return refuse("The field “version” should be a whole number.");
+  if (version > PIECE_VERSION)
+    return refuse(
+      `The file is of version ${version}; this Taller reads up to ${PIECE_VERSION}. Bring Taller up to date.`,
+    );
+  if (version < PIECE_VERSION)
+    return refuse(
+      `The file is of version ${version}, from before Taller's first; there is nothing that reads it. Export it again.`,
+    );
   const fault = firstFault(pieceSchema, json);
   if (fault) return refuse(`In the field “${fault.field}”: ${fault.message}`);
   const piece = v.parse(pieceSchema, json);
@@ -52,7 +75,12 @@ export function checkPiece(given: unknown): ReadPiece {
 /** The published JSON Schema of a piece file. */
 export function pieceJsonSchema(): Record<string, unknown> {
   const schema = toJsonSchema(pieceSchema, { errorMode: "ignore" }) as Record<string, unknown>;
-  return { ...schema, $id: `urn:taller:piece:${PIECE_VERSION}`, title: `Taller piece, version ${PIECE_VERSION}`, description: "Lengths in mm, moisture in percent of dry mass, temperatures in °C, dates as YYYY-MM-DD." };
+  return {
+    ...schema,
+    $id: `urn:taller:piece:${PIECE_VERSION}`,
+    title: `Taller piece, version ${PIECE_VERSION}`,
+    description: "Lengths in mm, moisture in percent of dry mass, temperatures in °C, dates as YYYY-MM-DD.",
+  };
 }
 
 const refuse = (message: string): ReadPiece => ({ ok: false, message });

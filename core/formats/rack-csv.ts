@@ -17,24 +17,61 @@ const MOST_FAULTS = 2000;
 /** Rows between two reports of how far the reading is. */
 const TELL = 4000;
 
-export interface ReadRack { boards: Board[]; faults: { line: number; message: string }[] }
+export interface ReadRack {
+  boards: Board[];
+  faults: { line: number; message: string }[];
+}
 
 /** The rack as CSV. */
 export function writeRack(boards: readonly Board[]): string {
-  return writeTable(COLUMNS, boards.map((board) => [
-    board.id, board.species, board.length, board.width, board.widthEnd ?? "", board.thickness, board.ringLeft, board.ringRight, board.bow, board.crook, board.cup, board.twist,
-    board.moisture, board.measuredOn, board.tree, board.shelf, board.price,
-    board.defects.map((d) => `${d.kind}@${d.x},${d.y},${d.length},${d.width}`).join("|"), board.cutFrom,
-  ]));
+  return writeTable(
+    COLUMNS,
+    boards.map((board) => [
+      board.id,
+      board.species,
+      board.length,
+      board.width,
+      board.widthEnd ?? "",
+      board.thickness,
+      board.ringLeft,
+      board.ringRight,
+      board.bow,
+      board.crook,
+      board.cup,
+      board.twist,
+      board.moisture,
+      board.measuredOn,
+      board.tree,
+      board.shelf,
+      board.price,
+      board.defects.map((d) => `${d.kind}@${d.x},${d.y},${d.length},${d.width}`).join("|"),
+      board.cutFrom,
+    ]),
+  );
 }
 
 /** The rack as a merchant's tally: quarters where the thickness is one, inches and feet, board feet. */
 export function writeTally(boards: readonly Board[]): string {
-  const quarters = (mm: number) => Object.keys(QUARTERS).find((name) => Math.abs(QUARTERS[name].rough - mm) < 0.5) ?? `${formatInches(mm / MM_PER_INCH, 32)}"`;
-  return writeTable(["Tag", "Species", "Thickness", "Width in", "Length", "BF", "MC %", "Place", "Price"], boards.map((board) => {
-    const feet = Math.floor(board.length / MM_PER_FOOT + 1e-9);
-    return [board.id, board.species, quarters(board.thickness), formatInches(board.width / MM_PER_INCH, 32), `${feet}' ${formatInches((board.length - feet * MM_PER_FOOT) / MM_PER_INCH, 16)}"`, boardFeet(board.length, board.width, board.thickness).toFixed(2), board.moisture, board.shelf, board.price];
-  }));
+  const quarters = (mm: number) =>
+    Object.keys(QUARTERS).find((name) => Math.abs(QUARTERS[name].rough - mm) < 0.5) ??
+    `${formatInches(mm / MM_PER_INCH, 32)}"`;
+  return writeTable(
+    ["Tag", "Species", "Thickness", "Width in", "Length", "BF", "MC %", "Place", "Price"],
+    boards.map((board) => {
+      const feet = Math.floor(board.length / MM_PER_FOOT + 1e-9);
+      return [
+        board.id,
+        board.species,
+        quarters(board.thickness),
+        formatInches(board.width / MM_PER_INCH, 32),
+        `${feet}' ${formatInches((board.length - feet * MM_PER_FOOT) / MM_PER_INCH, 16)}"`,
+        boardFeet(board.length, board.width, board.thickness).toFixed(2),
+        board.moisture,
+        board.shelf,
+        board.price,
+      ];
+    }),
+  );
 }
 
 /**
@@ -45,30 +82,67 @@ export function writeTally(boards: readonly Board[]): string {
  * @param today    the day of measuring where the file names none
  * @param told     hears the share that is read, now and then
  */
-export function readRack(text: string, species: readonly { id: string; name: string }[], today: string, told: (share: number) => void = () => undefined): ReadRack {
+export function readRack(
+  text: string,
+  species: readonly { id: string; name: string }[],
+  today: string,
+  told: (share: number) => void = () => undefined,
+): ReadRack {
   const fails = (message: string): ReadRack => ({ boards: [], faults: [{ line: 1, message }] });
-  if (text.replace(/^\uFEFF/, "").trim() === "") return fails("The file is empty. Its first line should name the columns.");
+  if (text.replace(/^\uFEFF/, "").trim() === "")
+    return fails("The file is empty. Its first line should name the columns.");
   const table = readTable(text, BOUNDS);
   if (!table.ok) return { boards: [], faults: [table] };
   const header = headerOf(table.rows[0] ?? []);
-  const given: Partial<Record<Column, boolean>> = { id: header.has("quantity"), length: header.has("board_feet"), width: header.has("nominal"), thickness: header.has("nominal") };
+  const given: Partial<Record<Column, boolean>> = {
+    id: header.has("quantity"),
+    length: header.has("board_feet"),
+    width: header.has("nominal"),
+    thickness: header.has("nominal"),
+  };
   const missing = REQUIRED.filter((column) => !header.has(column) && !given[column]);
-  if (missing.length > 0) return fails(`The column${missing.length > 1 ? "s" : ""} ${missing.map((each) => `“${each}”`).join(", ")} ${missing.length > 1 ? "are" : "is"} missing. The first line should name: ${REQUIRED.join(", ")}.`);
+  if (missing.length > 0)
+    return fails(
+      `The column${missing.length > 1 ? "s" : ""} ${missing.map((each) => `“${each}”`).join(", ")} ${missing.length > 1 ? "are" : "is"} missing. The first line should name: ${REQUIRED.join(", ")}.`,
+    );
   const boards: Board[] = [];
   const faults: ReadRack["faults"] = [];
   const seen = new Map<string, number>();
-  const woods = new Map(species.flatMap((each) => [[each.name.toLowerCase(), each.id], [each.id, each.id]]));
+  const woods = new Map(
+    species.flatMap((each) => [
+      [each.name.toLowerCase(), each.id],
+      [each.id, each.id],
+    ]),
+  );
   for (let i = 1; i < table.rows.length; i += 1) {
     const [cells, line] = [table.rows[i], i + 1];
     if (i % TELL === 0) told(i / table.rows.length);
     if (cells.every((cell) => cell.trim() === "")) continue;
-    if (faults.length >= MOST_FAULTS) { faults.push({ line, message: `Over ${MOST_FAULTS} lines can't be read; the rest is not looked at. Choose the right file.` }); break; }
+    if (faults.length >= MOST_FAULTS) {
+      faults.push({
+        line,
+        message: `Over ${MOST_FAULTS} lines can't be read; the rest is not looked at. Choose the right file.`,
+      });
+      break;
+    }
     const row = readRow(cells, header, woods, today, line);
-    if ("message" in row) { faults.push({ line, message: row.message }); continue; }
-    if (boards.length + row.count > MOST_BOARDS) { faults.push({ line, message: `From here on the file brings more than ${MOST_BOARDS} boards, the most at once. Split it.` }); break; }
+    if ("message" in row) {
+      faults.push({ line, message: row.message });
+      continue;
+    }
+    if (boards.length + row.count > MOST_BOARDS) {
+      faults.push({
+        line,
+        message: `From here on the file brings more than ${MOST_BOARDS} boards, the most at once. Split it.`,
+      });
+      break;
+    }
     for (const board of named(row.board, row.count)) {
       const before = seen.get(board.id);
-      if (before !== undefined) { faults.push({ line, message: `Board ${board.id} stands on line ${before} already. Give it another id.` }); break; }
+      if (before !== undefined) {
+        faults.push({ line, message: `Board ${board.id} stands on line ${before} already. Give it another id.` });
+        break;
+      }
       seen.set(board.id, line);
       boards.push(board);
     }
@@ -80,43 +154,85 @@ export function readRack(text: string, species: readonly { id: string; name: str
 type Header = ReadonlyMap<Column, FileColumn & { at: number }>;
 function headerOf(cells: readonly string[]): Header {
   const header = new Map<Column, FileColumn & { at: number }>();
-  cells.forEach((cell, at) => { const found = fileColumn(cell); if (found && !header.has(found.column)) header.set(found.column, { ...found, at }); });
+  cells.forEach((cell, at) => {
+    const found = fileColumn(cell);
+    if (found && !header.has(found.column)) header.set(found.column, { ...found, at });
+  });
   return header;
 }
 
 /** So many boards alike, each with a name of its own. */
-const named = (board: Board, count: number): Board[] => (count === 1 ? [board] : Array.from({ length: count }, (_, i) => ({ ...board, id: `${board.id}-${i + 1}` })));
+const named = (board: Board, count: number): Board[] =>
+  count === 1 ? [board] : Array.from({ length: count }, (_, i) => ({ ...board, id: `${board.id}-${i + 1}` }));
 
 const NUMBERS = ([...COLUMNS, "board_feet", "quantity"] as Column[]).filter((column) => !WORDS.includes(column));
 
-function readRow(cells: readonly string[], header: Header, woods: ReadonlyMap<string, string>, today: string, line: number): { board: Board; count: number } | { message: string } {
-  const cell = (column: Column) => { const found = header.get(column); return found ? (cells[found.at] ?? "").trim() : ""; };
+function readRow(
+  cells: readonly string[],
+  header: Header,
+  woods: ReadonlyMap<string, string>,
+  today: string,
+  line: number,
+): { board: Board; count: number } | { message: string } {
+  const cell = (column: Column) => {
+    const found = header.get(column);
+    return found ? (cells[found.at] ?? "").trim() : "";
+  };
   const wood = woods.get(cell("species")) ?? woods.get(cell("species").toLowerCase());
-  if (!wood) return { message: `${quoted(cell("species"))} in the column species is no species Taller knows. Use its id, such as european-ash, or add it on the species page.` };
+  if (!wood)
+    return {
+      message: `${quoted(cell("species"))} in the column species is no species Taller knows. Use its id, such as european-ash, or add it on the species page.`,
+    };
   const n: Partial<Record<Column, number | null>> = {};
   for (const column of NUMBERS) {
     const typed = cell(column);
-    if (typed === "") { n[column] = null; continue; }
+    if (typed === "") {
+      n[column] = null;
+      continue;
+    }
     const read = SIZES.includes(column) ? readSize(typed, header.get(column)!) : plainNumber(typed, column);
     if (!read.ok) return { message: read.message };
     n[column] = read.mm;
   }
   if (cell("nominal") !== "") {
     const size = readNominal(squeezed(cell("nominal")));
-    if (!size) return { message: `${quoted(cell("nominal"))} is no nominal size Taller knows. Write it like 2x6, or give width and thickness.` };
+    if (!size)
+      return {
+        message: `${quoted(cell("nominal"))} is no nominal size Taller knows. Write it like 2x6, or give width and thickness.`,
+      };
     n.width ??= size.width;
     n.thickness ??= size.thickness;
   }
-  if (n.board_feet && !n.length && n.width && n.thickness) n.length = Math.round((n.board_feet * M3_PER_BOARD_FOOT * 1e9) / (n.width * n.thickness));
-  for (const column of ["length", "width", "thickness"] as const) if (n[column] === null || n[column] === undefined) return { message: `The column ${column} is empty. Type its size in mm.` };
+  if (n.board_feet && !n.length && n.width && n.thickness)
+    n.length = Math.round((n.board_feet * M3_PER_BOARD_FOOT * 1e9) / (n.width * n.thickness));
+  for (const column of ["length", "width", "thickness"] as const)
+    if (n[column] === null || n[column] === undefined)
+      return { message: `The column ${column} is empty. Type its size in mm.` };
   const defects = readDefects(cell("defects"));
   if (typeof defects === "string") return { message: defects };
   const count = n.quantity ?? 1;
-  if (!Number.isInteger(count) || count < 1 || count > 500) return { message: `${quoted(cell("quantity"))} in the column quantity should be a whole number from 1 to 500.` };
+  if (!Number.isInteger(count) || count < 1 || count > 500)
+    return { message: `${quoted(cell("quantity"))} in the column quantity should be a whole number from 1 to 500.` };
   const board: Board = {
-    id: cell("id") || `row${line}`, species: wood, length: n.length!, width: n.width!, widthEnd: n.width_end ?? null, thickness: n.thickness!,
-    ringLeft: n.ring_left ?? -20, ringRight: n.ring_right ?? 20, bow: n.bow ?? 0, crook: n.crook ?? 0, cup: n.cup ?? 0, twist: n.twist ?? 0,
-    moisture: n.moisture ?? 9, measuredOn: cell("measured_on") || today, tree: cell("tree"), shelf: cell("shelf"), price: n.price ?? 0, defects, cutFrom: cell("cut_from"),
+    id: cell("id") || `row${line}`,
+    species: wood,
+    length: n.length!,
+    width: n.width!,
+    widthEnd: n.width_end ?? null,
+    thickness: n.thickness!,
+    ringLeft: n.ring_left ?? -20,
+    ringRight: n.ring_right ?? 20,
+    bow: n.bow ?? 0,
+    crook: n.crook ?? 0,
+    cup: n.cup ?? 0,
+    twist: n.twist ?? 0,
+    moisture: n.moisture ?? 9,
+    measuredOn: cell("measured_on") || today,
+    tree: cell("tree"),
+    shelf: cell("shelf"),
+    price: n.price ?? 0,
+    defects,
+    cutFrom: cell("cut_from"),
   };
   // of several alike the last has the longest name
   const fault = firstFault(boardSchema, named(board, count).at(-1));
@@ -124,8 +240,14 @@ function readRow(cells: readonly string[], header: Header, woods: ReadonlyMap<st
 }
 
 function plainNumber(typed: string, column: Column): { ok: true; mm: number } | { ok: false; message: string } {
-  const value = Number(squeezed(typed).replace(/[\s%°]/g, "").replace(",", "."));
-  return Number.isFinite(value) ? { ok: true, mm: value } : { ok: false, message: `${quoted(typed)} in the column ${column} is not a number.` };
+  const value = Number(
+    squeezed(typed)
+      .replace(/[\s%°]/g, "")
+      .replace(",", "."),
+  );
+  return Number.isFinite(value)
+    ? { ok: true, mm: value }
+    : { ok: false, message: `${quoted(typed)} in the column ${column} is not a number.` };
 }
 
 const SIZE = String.raw`(\d+(?:\.\d+)?(?:e[-+]?\d+)?)`;
@@ -135,8 +257,15 @@ function readDefects(text: string): Defect[] | string {
   const defects: Defect[] = [];
   for (const part of text.split("|")) {
     const match = part.trim().match(DEFECT);
-    if (!match) return `${quoted(part.trim())} in the column defects should read like knot@620,40,55,45: kind, then place and size in mm.`;
-    defects.push({ kind: match[1] as Defect["kind"], x: Number(match[2]), y: Number(match[3]), length: Number(match[4]), width: Number(match[5]) });
+    if (!match)
+      return `${quoted(part.trim())} in the column defects should read like knot@620,40,55,45: kind, then place and size in mm.`;
+    defects.push({
+      kind: match[1] as Defect["kind"],
+      x: Number(match[2]),
+      y: Number(match[3]),
+      length: Number(match[4]),
+      width: Number(match[5]),
+    });
   }
   return defects;
 }

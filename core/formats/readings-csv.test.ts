@@ -1,11 +1,18 @@
 import { describe, expect, it } from "vitest";
 import { readReadings } from "./readings-csv";
 
-const read = (...lines: string[]) => { let n = 0; return readReadings(lines.join("\n"), () => `r${(n += 1)}`, ["B1", "B2"]); };
+const read = (...lines: string[]) => {
+  let n = 0;
+  return readReadings(lines.join("\n"), () => `r${(n += 1)}`, ["B1", "B2"]);
+};
 
 describe("readings for the log", () => {
   it("a line gives a width with its moisture, the moisture, and the air", () => {
-    const { entries, faults } = read("Date;What;Moisture %;Width mm;RH %;Temp °C;Note", "31.03.2027;B1;8,4;148,6;41;20,5;by the window", "2027-04-02;;9;;;;");
+    const { entries, faults } = read(
+      "Date;What;Moisture %;Width mm;RH %;Temp °C;Note",
+      "31.03.2027;B1;8,4;148,6;41;20,5;by the window",
+      "2027-04-02;;9;;;;",
+    );
     expect(faults).toEqual([]);
     expect(entries).toEqual([
       { kind: "width", id: "r1", on: "2027-03-31", text: "by the window", value: 148.6, what: "B1", moisture: 8.4 },
@@ -20,7 +27,12 @@ describe("readings for the log", () => {
     expect(entry.kind === "moisture" && entry.value).toBeGreaterThan(10.1);
   });
   it.each([
-    ["2027-03-31,B1,45,130", /Relative humidity runs from 1 to 99/], ["2027-02-30,B1,9,40", /not a date/], ["2027-03-31,Z9,9,40", /neither “top” nor a board/], ["2027-03-31,B1,wet,40", /“wet” in the column moisture/], ["2027-03-31,B1,,", /Nothing is measured/], ["2027-03-31,B1,90,40", /runs from 1 to 60/],
+    ["2027-03-31,B1,45,130", /Relative humidity runs from 1 to 99/],
+    ["2027-02-30,B1,9,40", /not a date/],
+    ["2027-03-31,Z9,9,40", /neither “top” nor a board/],
+    ["2027-03-31,B1,wet,40", /“wet” in the column moisture/],
+    ["2027-03-31,B1,,", /Nothing is measured/],
+    ["2027-03-31,B1,90,40", /runs from 1 to 60/],
   ])("%s is refused with its line", (line, message) => {
     const { entries, faults } = read("date,what,moisture,humidity", "2027-03-30,B1,9,40", line);
     expect(entries).toHaveLength(2);

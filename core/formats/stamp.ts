@@ -20,7 +20,12 @@ export function readStamp(text: string, order: DayOrder): number | null {
 
 /** Whether a column of dates with slashes has the month first: some second number is over 12. Day first when nothing tells. */
 export function dayOrderOf(texts: readonly string[]): DayOrder {
-  return texts.some((text) => { const found = /^\s*(\d{1,2})\/(\d{1,2})\//.exec(text); return found !== null && Number(found[2]) > 12; }) ? "month-first" : "day-first";
+  return texts.some((text) => {
+    const found = /^\s*(\d{1,2})\/(\d{1,2})\//.exec(text);
+    return found !== null && Number(found[2]) > 12;
+  })
+    ? "month-first"
+    : "day-first";
 }
 
 export const isoDay = (ms: number) => new Date(ms).toISOString().slice(0, 10);
@@ -28,7 +33,9 @@ export const isoDay = (ms: number) => new Date(ms).toISOString().slice(0, 10);
 function at(year: number, month: number, day: number, time: string | undefined): number | null {
   let seconds = 0;
   if (time?.trim()) {
-    const clock = /^(\d{1,2}):(\d{2})(?::(\d{2})(?:[.,]\d+)?)?\s*(am|pm)?\s*(?:z|utc|[+-]\d{2}:?\d{2})?$/i.exec(time.trim());
+    const clock = /^(\d{1,2}):(\d{2})(?::(\d{2})(?:[.,]\d+)?)?\s*(am|pm)?\s*(?:z|utc|[+-]\d{2}:?\d{2})?$/i.exec(
+      time.trim(),
+    );
     if (!clock) return null;
     const half = clock[4]?.toLowerCase();
     const hour = half ? (Number(clock[1]) % 12) + (half === "pm" ? 12 : 0) : Number(clock[1]);

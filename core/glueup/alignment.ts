@@ -9,7 +9,11 @@ export const ALIGN_CLEAR = 50;
 export const ALIGN_SPACING = 300;
 
 /** One loose tenon, dowel or biscuit: x along the panel from its middle, y across it from its front edge, mm. */
-export interface AlignmentPlace { x: number; y: number; between: [string, string] }
+export interface AlignmentPlace {
+  x: number;
+  y: number;
+  between: [string, string];
+}
 
 /**
  * Where aids go in the joints of a panel: evenly along what both strips and the finished outline hold of each line, never within
@@ -17,11 +21,20 @@ export interface AlignmentPlace { x: number; y: number; between: [string, string
  *
  * @returns none for a panel glued with bare edges
  */
-export function alignmentPlaces(laid: readonly LaidStrip[], at: Pick<TableGeometry, "core" | "top">, piece: Pick<Piece, "choices" | "form">): AlignmentPlace[] {
+export function alignmentPlaces(
+  laid: readonly LaidStrip[],
+  at: Pick<TableGeometry, "core" | "top">,
+  piece: Pick<Piece, "choices" | "form">,
+): AlignmentPlace[] {
   if (piece.choices.alignment === "none") return [];
   const { core } = at;
   const whole = core.length === at.top.length;
-  const top = { ...piece.form.top, length: core.length, width: core.width, ...(whole ? {} : { outline: "rectangle" as const, cutouts: [] }) };
+  const top = {
+    ...piece.form.top,
+    length: core.length,
+    width: core.width,
+    ...(whole ? {} : { outline: "rectangle" as const, cutouts: [] }),
+  };
   const margin = ALIGN_CLEAR + (top.edge.kind === "square" ? 0 : top.edge.size);
   // a tongue or a groove is cut at the ends of a panel that is held in something
   const ends = (core.length - core.shoulder) / 2;
@@ -32,6 +45,11 @@ export function alignmentPlaces(laid: readonly LaidStrip[], at: Pick<TableGeomet
     if (reach <= 0) return [];
     const count = Math.max(2, Math.ceil((2 * reach) / ALIGN_SPACING) + 1);
     const candidates = Array.from({ length: count }, (_, n) => -reach + (2 * reach * n) / (count - 1));
-    return candidates.filter((x) => keptAt(top, x, y - core.width / 2, margin - 0.01) && Math.abs(x) <= core.length / 2 - ends - margin + 0.01).map((x) => ({ x, y, between: [strip.board.id, next.board.id] as [string, string] }));
+    return candidates
+      .filter(
+        (x) =>
+          keptAt(top, x, y - core.width / 2, margin - 0.01) && Math.abs(x) <= core.length / 2 - ends - margin + 0.01,
+      )
+      .map((x) => ({ x, y, between: [strip.board.id, next.board.id] as [string, string] }));
   });
 }

@@ -4,10 +4,24 @@ import { grade, Level, mm, set, Verdict, verdict } from "../verdict/verdict";
 import { Adhesive, ADHESIVES } from "./adhesives";
 import type { GlueStage } from "./stages";
 
-export interface GlueFacts { piece: Piece; stages: readonly GlueStage[]; adhesive: Adhesive; shop: Shop }
+export interface GlueFacts {
+  piece: Piece;
+  stages: readonly GlueStage[];
+  adhesive: Adhesive;
+  shop: Shop;
+}
 
 /** Every rule of the glue-up stage. */
-export const GLUE_RULES: ((facts: GlueFacts) => Verdict | null)[] = [openTime, clampsReach, clampCount, clampForce, planer, stageWeight, warmth, weather];
+export const GLUE_RULES: ((facts: GlueFacts) => Verdict | null)[] = [
+  openTime,
+  clampsReach,
+  clampCount,
+  clampForce,
+  planer,
+  stageWeight,
+  warmth,
+  weather,
+];
 
 const inHalves = set("Glue in halves", ["choices", "stages"], "halves");
 
@@ -17,14 +31,27 @@ function openTime({ stages, adhesive, piece }: GlueFacts): Verdict | null {
   const level = grade(slowest.minutes, "at most", 0.8 * adhesive.open, adhesive.open);
   const slower = ADHESIVES.find((each) => each.open * 0.8 >= slowest.minutes && each.outdoors >= adhesive.outdoors);
   return verdict({
-    id: "glueup.open", stage: "glue-up", subject: [slowest.id], level,
-    text: level === "fix" ? `Glue skins over before the clamps are on: ${minutes(slowest.minutes)} of work` : `${minutes(slowest.minutes)} of work, ${adhesive.open} min open`,
+    id: "glueup.open",
+    stage: "glue-up",
+    subject: [slowest.id],
+    level,
+    text:
+      level === "fix"
+        ? `Glue skins over before the clamps are on: ${minutes(slowest.minutes)} of work`
+        : `${minutes(slowest.minutes)} of work, ${adhesive.open} min open`,
     why: `${slowest.name}: spreading, laying and clamping with ${piece.glueUp.hands === 1 ? "one pair of hands" : `${piece.glueUp.hands} pairs of hands`}; ${lower(adhesive.name)} stays open about ${adhesive.open} min.`,
-    limit: adhesive.open, actual: Math.round(slowest.minutes * 10) / 10, sense: "at most", unit: "min",
-    remedies: level === "holds" ? [] : [
-      ...(piece.choices.stages === "all-at-once" ? [inHalves] : []),
-      ...(slower ? [set(`Use ${lower(slower.name)}`, ["glueUp", "adhesive"], slower.id)] : []),
-      ...(piece.glueUp.hands < 2 ? [set("Get a second pair of hands", ["glueUp", "hands"], 2)] : [])],
+    limit: adhesive.open,
+    actual: Math.round(slowest.minutes * 10) / 10,
+    sense: "at most",
+    unit: "min",
+    remedies:
+      level === "holds"
+        ? []
+        : [
+            ...(piece.choices.stages === "all-at-once" ? [inHalves] : []),
+            ...(slower ? [set(`Use ${lower(slower.name)}`, ["glueUp", "adhesive"], slower.id)] : []),
+            ...(piece.glueUp.hands < 2 ? [set("Get a second pair of hands", ["glueUp", "hands"], 2)] : []),
+          ],
   });
 }
 
@@ -33,22 +60,42 @@ function clampsReach({ stages, piece }: GlueFacts): Verdict | null {
   if (!widest) return null;
   const level: Level = widest.clamps.owned === 0 ? "fix" : "holds";
   return verdict({
-    id: "glueup.reach", stage: "glue-up", subject: [widest.id], level,
-    text: level === "fix" ? `No clamp in the shop opens ${mm(widest.clamps.reach)}` : `${widest.clamps.owned} clamps open wide enough`,
-    why: `At its widest the glue-up is ${mm(widest.width)}, and the pads want 20 mm.`, limit: widest.clamps.reach, actual: null, unit: "mm", source: "the shop's own tools",
+    id: "glueup.reach",
+    stage: "glue-up",
+    subject: [widest.id],
+    level,
+    text:
+      level === "fix"
+        ? `No clamp in the shop opens ${mm(widest.clamps.reach)}`
+        : `${widest.clamps.owned} clamps open wide enough`,
+    why: `At its widest the glue-up is ${mm(widest.width)}, and the pads want 20 mm.`,
+    limit: widest.clamps.reach,
+    actual: null,
+    unit: "mm",
+    source: "the shop's own tools",
     remedies: level === "fix" && piece.choices.stages === "all-at-once" ? [inHalves] : [],
   });
 }
 
 function clampCount({ stages }: GlueFacts): Verdict | null {
-  const most = stages.reduce<GlueStage | null>((a, b) => (!a || b.clamps.places.length - b.clamps.owned > a.clamps.places.length - a.clamps.owned ? b : a), null);
+  const most = stages.reduce<GlueStage | null>(
+    (a, b) => (!a || b.clamps.places.length - b.clamps.owned > a.clamps.places.length - a.clamps.owned ? b : a),
+    null,
+  );
   if (!most) return null;
   const need = most.clamps.places.length;
   const level = grade(most.clamps.owned, "at least", need, Math.ceil(need * 0.7));
   return verdict({
-    id: "glueup.count", stage: "glue-up", subject: [most.id], level,
-    text: `${need} clamps every ${mm(most.clamps.spacing)}, ${most.clamps.owned} in the shop`, why: "Pressure spreads from each clamp in a cone of 45°; above and below in turn keeps the panel flat.",
-    limit: need, actual: most.clamps.owned, sense: "at least", unit: "clamps",
+    id: "glueup.count",
+    stage: "glue-up",
+    subject: [most.id],
+    level,
+    text: `${need} clamps every ${mm(most.clamps.spacing)}, ${most.clamps.owned} in the shop`,
+    why: "Pressure spreads from each clamp in a cone of 45°; above and below in turn keeps the panel flat.",
+    limit: need,
+    actual: most.clamps.owned,
+    sense: "at least",
+    unit: "clamps",
   });
 }
 
@@ -57,10 +104,19 @@ function clampForce({ stages }: GlueFacts): Verdict | null {
   if (!stage || stage.clamps.owned === 0) return null;
   const have = stage.clamps.places.length * stage.clamps.forceEach;
   return verdict({
-    id: "glueup.force", stage: "glue-up", subject: [stage.id], level: have >= stage.clamps.forceNeeded ? "holds" : "tight",
-    text: have >= stage.clamps.forceNeeded ? "The clamps press hard enough" : `Clamps give about ${Math.round((100 * have) / stage.clamps.forceNeeded)} % of the textbook pressure`,
+    id: "glueup.force",
+    stage: "glue-up",
+    subject: [stage.id],
+    level: have >= stage.clamps.forceNeeded ? "holds" : "tight",
+    text:
+      have >= stage.clamps.forceNeeded
+        ? "The clamps press hard enough"
+        : `Clamps give about ${Math.round((100 * have) / stage.clamps.forceNeeded)} % of the textbook pressure`,
     why: `${Math.round(stage.clamps.forceNeeded)} kN asked, about ${Math.round(have)} kN there. Ordinary glue-ups fall short of it: the joints must close by hand first.`,
-    limit: Math.round(stage.clamps.forceNeeded), actual: Math.round(have), sense: "at least", unit: "kN",
+    limit: Math.round(stage.clamps.forceNeeded),
+    actual: Math.round(have),
+    sense: "at least",
+    unit: "kN",
   });
 }
 
@@ -71,9 +127,17 @@ function planer({ stages, piece, shop }: GlueFacts): Verdict | null {
   const widest = Math.max(...(parts.length > 0 ? parts : stages).map((stage) => stage.width));
   const level: Level = widest <= shop.planerWidth ? "holds" : "tight";
   return verdict({
-    id: "glueup.planer", stage: "glue-up", subject: ["panel"], level,
+    id: "glueup.planer",
+    stage: "glue-up",
+    subject: ["panel"],
+    level,
     text: level === "holds" ? "Each glued part passes the planer" : "The panel is too wide for the planer",
-    why: `${mm(widest)} against ${mm(shop.planerWidth)}. ${level === "holds" ? "Only the last seam is left to hand." : "Flatten it by hand or with a router sled, or glue in halves."}`, limit: shop.planerWidth, actual: Math.round(widest), sense: "at most", unit: "mm", source: "the shop's own tools",
+    why: `${mm(widest)} against ${mm(shop.planerWidth)}. ${level === "holds" ? "Only the last seam is left to hand." : "Flatten it by hand or with a router sled, or glue in halves."}`,
+    limit: shop.planerWidth,
+    actual: Math.round(widest),
+    sense: "at most",
+    unit: "mm",
+    source: "the shop's own tools",
     remedies: level === "tight" && piece.choices.stages === "all-at-once" ? [inHalves] : [],
   });
 }
@@ -83,29 +147,51 @@ function stageWeight({ stages, piece, shop }: GlueFacts): Verdict | null {
   const heaviest = Math.max(...stages.map((stage) => stage.weight));
   const can = shop.lift * piece.glueUp.hands;
   return verdict({
-    id: "glueup.weight", stage: "glue-up", subject: ["panel"], level: grade(heaviest, "at most", can, 1.6 * can),
-    text: `The heaviest stage weighs about ${Math.round(heaviest)} kg`, why: `${piece.glueUp.hands === 1 ? "One person turns" : `${piece.glueUp.hands} people turn`} about ${can} kg with clamps on.`,
-    limit: can, actual: Math.round(heaviest), sense: "at most", unit: "kg",
-    remedies: heaviest > can && piece.glueUp.hands < 3 ? [set("Get another pair of hands", ["glueUp", "hands"], piece.glueUp.hands + 1)] : [],
+    id: "glueup.weight",
+    stage: "glue-up",
+    subject: ["panel"],
+    level: grade(heaviest, "at most", can, 1.6 * can),
+    text: `The heaviest stage weighs about ${Math.round(heaviest)} kg`,
+    why: `${piece.glueUp.hands === 1 ? "One person turns" : `${piece.glueUp.hands} people turn`} about ${can} kg with clamps on.`,
+    limit: can,
+    actual: Math.round(heaviest),
+    sense: "at most",
+    unit: "kg",
+    remedies:
+      heaviest > can && piece.glueUp.hands < 3
+        ? [set("Get another pair of hands", ["glueUp", "hands"], piece.glueUp.hands + 1)]
+        : [],
   });
 }
 
 function warmth({ adhesive, shop }: GlueFacts): Verdict {
   const level = grade(shop.temperature, "at least", adhesive.coldest + 3, adhesive.coldest);
   return verdict({
-    id: "glueup.warmth", stage: "glue-up", level, text: level === "fix" ? `Too cold for ${lower(adhesive.name)}` : `${shop.temperature} °C in the shop`,
-    why: `Below ${adhesive.coldest} °C it chalks and fails, wood included.`, limit: adhesive.coldest, actual: shop.temperature, sense: "at least", unit: "°C",
+    id: "glueup.warmth",
+    stage: "glue-up",
+    level,
+    text: level === "fix" ? `Too cold for ${lower(adhesive.name)}` : `${shop.temperature} °C in the shop`,
+    why: `Below ${adhesive.coldest} °C it chalks and fails, wood included.`,
+    limit: adhesive.coldest,
+    actual: shop.temperature,
+    sense: "at least",
+    unit: "°C",
   });
 }
 
 function weather({ piece, adhesive }: GlueFacts): Verdict | null {
   if (piece.brief.place !== "porch") return null;
   return verdict({
-    id: "glueup.weather", stage: "glue-up", level: adhesive.outdoors ? "holds" : "fix", text: adhesive.outdoors ? `${adhesive.name} stands the porch` : `${adhesive.name} lets go outdoors`,
-    why: "A porch is damp for months.", remedies: adhesive.outdoors ? [] : [set("Use water-resistant PVA", ["glueUp", "adhesive"], "pva-water")],
+    id: "glueup.weather",
+    stage: "glue-up",
+    level: adhesive.outdoors ? "holds" : "fix",
+    text: adhesive.outdoors ? `${adhesive.name} stands the porch` : `${adhesive.name} lets go outdoors`,
+    why: "A porch is damp for months.",
+    remedies: adhesive.outdoors ? [] : [set("Use water-resistant PVA", ["glueUp", "adhesive"], "pva-water")],
   });
 }
 
-const longest = (stages: readonly GlueStage[]) => stages.reduce<GlueStage | null>((a, b) => (!a || b.minutes > a.minutes ? b : a), null);
+const longest = (stages: readonly GlueStage[]) =>
+  stages.reduce<GlueStage | null>((a, b) => (!a || b.minutes > a.minutes ? b : a), null);
 const minutes = (n: number) => `${n < 10 ? n.toFixed(1) : Math.round(n)} min`;
 const lower = (name: string) => name[0].toLowerCase() + name.slice(1);

@@ -22,11 +22,15 @@ describe("one gluing", () => {
     }
   });
   it("puts each caul between two clamps", () => {
-    for (const caul of stage.cauls) for (const clamp of stage.clamps.places) expect(Math.abs(caul - clamp.x)).toBeGreaterThan(60);
+    for (const caul of stage.cauls)
+      for (const clamp of stage.clamps.places) expect(Math.abs(caul - clamp.x)).toBeGreaterThan(60);
   });
   it("asks for 1.2 MPa on hardwood and 0.7 on softwood (common practice)", () => {
     expect(stage.clamps.forceNeeded).toBeCloseTo((1.2 * 28 * 1840) / 1000, 9);
-    const soft = planOf(tableWith(seven, at("species", "european-larch")), plainRack().map((board) => ({ ...board, species: "european-larch" })));
+    const soft = planOf(
+      tableWith(seven, at("species", "european-larch")),
+      plainRack().map((board) => ({ ...board, species: "european-larch" })),
+    );
     expect(soft.glueUp[0].clamps.forceNeeded).toBeCloseTo((0.7 * 28 * 1840) / 1000, 9);
   });
   it("weighs what its volume and density say", () => {
@@ -53,7 +57,8 @@ describe("gluing in parts", () => {
     for (const planer of [160, 250, 300, 410, 600]) {
       const groups = planerGroups(plan.panel.laid, planer);
       expect(groups.flat()).toEqual([...plan.panel.laid]);
-      for (const group of groups) if (group.length > 1) expect(group.reduce((sum, each) => sum + each.full, 0)).toBeLessThanOrEqual(planer);
+      for (const group of groups)
+        if (group.length > 1) expect(group.reduce((sum, each) => sum + each.full, 0)).toBeLessThanOrEqual(planer);
     }
   });
   it("glues as many lines in all as there are between strips", () => {

@@ -6,17 +6,35 @@ import type { TableGeometry } from "../form/leg-and-apron";
 import { AlignmentPlace, alignmentPlaces } from "./alignment";
 import { Adhesive, GLUE_GRAMS, PRESSURE } from "./adhesives";
 
-export interface ClampPlace { x: number; above: boolean }
+export interface ClampPlace {
+  x: number;
+  above: boolean;
+}
 
 /** One gluing: which strips or sub-panels, in what order, and everything it takes. mm, kg, g, minutes, kN. */
 export interface GlueStage {
-  id: string; name: string; strips: string[]; lines: number[]; width: number; length: number;
-  clamps: { places: ClampPlace[]; reach: number; spacing: number; forceNeeded: number; forceEach: number; owned: number };
+  id: string;
+  name: string;
+  strips: string[];
+  lines: number[];
+  width: number;
+  length: number;
+  clamps: {
+    places: ClampPlace[];
+    reach: number;
+    spacing: number;
+    forceNeeded: number;
+    forceEach: number;
+    owned: number;
+  };
   /** x of each pair of cauls, and how much higher its middle is than its ends, mm */
-  cauls: number[]; crown: number;
+  cauls: number[];
+  crown: number;
   alignment: AlignmentPlace[];
-  grams: number; weight: number;
-  moves: { what: string; minutes: number }[]; minutes: number;
+  grams: number;
+  weight: number;
+  moves: { what: string; minutes: number }[];
+  minutes: number;
 }
 
 /** How long each move takes one pair of hands, minutes. @source common practice */
@@ -38,15 +56,45 @@ const CLAMP_SPACING = { least: 200, most: 300 };
  *
  * Halves are glued when chosen or when the panel won't pass the planer in one; each half fits the planer, then one last seam.
  */
-export function glueStages(laid: readonly LaidStrip[], piece: Piece, at: Pick<TableGeometry, "core" | "top">, species: Species, shop: Shop, adhesive: Adhesive): GlueStage[] {
+export function glueStages(
+  laid: readonly LaidStrip[],
+  piece: Piece,
+  at: Pick<TableGeometry, "core" | "top">,
+  species: Species,
+  shop: Shop,
+  adhesive: Adhesive,
+): GlueStage[] {
   if (laid.length === 0) return [];
   const { thickness, length } = at.core;
   const aids = alignmentPlaces(laid, at, piece);
-  const stage = (id: string, name: string, groups: LaidStrip[][]) => glueStage(id, name, groups, piece, thickness, length, species, shop, adhesive, aids);
-  if (piece.choices.stages === "all-at-once" || laid.length < 3) return [stage("panel", "The whole panel", laid.map((each) => [each]))];
+  const stage = (id: string, name: string, groups: LaidStrip[][]) =>
+    glueStage(id, name, groups, piece, thickness, length, species, shop, adhesive, aids);
+  if (piece.choices.stages === "all-at-once" || laid.length < 3)
+    return [
+      stage(
+        "panel",
+        "The whole panel",
+        laid.map((each) => [each]),
+      ),
+    ];
   const groups = planerGroups(laid, shop.planerWidth);
-  if (groups.length < 2) return [stage("panel", "The whole panel", laid.map((each) => [each]))];
-  const parts = groups.filter((group) => group.length > 1).map((group, i) => stage(`part-${i + 1}`, groups.length === 2 ? `${i === 0 ? "Front" : "Back"} half` : `Part ${i + 1}`, group.map((each) => [each])));
+  if (groups.length < 2)
+    return [
+      stage(
+        "panel",
+        "The whole panel",
+        laid.map((each) => [each]),
+      ),
+    ];
+  const parts = groups
+    .filter((group) => group.length > 1)
+    .map((group, i) =>
+      stage(
+        `part-${i + 1}`,
+        groups.length === 2 ? `${i === 0 ? "Front" : "Back"} half` : `Part ${i + 1}`,
+        group.map((each) => [each]),
+      ),
+    );
   return [...parts, stage("last", groups.length === 2 ? "The last seam" : "The last seams", groups)];
 }
 
@@ -61,16 +109,32 @@ export function planerGroups(laid: readonly LaidStrip[], planer: number): LaidSt
       const width = groups.at(-1)!.reduce((sum, one) => sum + one.full, 0);
       const target = (total * groups.length) / count;
       const full = width + each.full > planer || at + each.full / 2 > target;
-      if (groups.at(-1)!.length > 0 && full && groups.length < count && laid.length - i >= count - groups.length) groups.push([]);
+      if (groups.at(-1)!.length > 0 && full && groups.length < count && laid.length - i >= count - groups.length)
+        groups.push([]);
       groups.at(-1)!.push(each);
       at += each.full;
     });
-    if (groups.length === count && groups.every((group) => group.length === 1 || group.reduce((sum, each) => sum + each.full, 0) <= planer)) return groups;
+    if (
+      groups.length === count &&
+      groups.every((group) => group.length === 1 || group.reduce((sum, each) => sum + each.full, 0) <= planer)
+    )
+      return groups;
   }
   return laid.map((each) => [each]);
 }
 
-function glueStage(id: string, name: string, groups: LaidStrip[][], piece: Piece, thickness: number, length: number, species: Species, shop: Shop, adhesive: Adhesive, aids: readonly AlignmentPlace[]): GlueStage {
+function glueStage(
+  id: string,
+  name: string,
+  groups: LaidStrip[][],
+  piece: Piece,
+  thickness: number,
+  length: number,
+  species: Species,
+  shop: Shop,
+  adhesive: Adhesive,
+  aids: readonly AlignmentPlace[],
+): GlueStage {
   const strips = groups.flat();
   const start = strips[0].from;
   const widths = groups.map((group) => group.reduce((sum, each) => sum + each.full, 0));
@@ -81,30 +145,69 @@ function glueStage(id: string, name: string, groups: LaidStrip[][], piece: Piece
   const spacing = Math.max(CLAMP_SPACING.least, Math.min(CLAMP_SPACING.most, 2 * Math.min(widths[0], widths.at(-1)!)));
   const run = roughLength - 2 * CLAMP_FROM_END;
   const count = Math.max(2, Math.ceil(run / spacing) + 1);
-  const places = Array.from({ length: count }, (_, i) => ({ x: -run / 2 + (i * run) / (count - 1), above: i % 2 === 1 }));
+  const places = Array.from({ length: count }, (_, i) => ({
+    x: -run / 2 + (i * run) / (count - 1),
+    above: i % 2 === 1,
+  }));
   const reaching = shop.clamps.filter((clamp) => clamp.reach >= width + 20).sort((a, b) => a.reach - b.reach);
   const owned = reaching.reduce((sum, clamp) => sum + clamp.count, 0);
   const pressure = adhesive.id.startsWith("epoxy") ? PRESSURE.epoxy : PRESSURE[species.kind];
   const caulCount = Math.max(2, Math.ceil(run / CAUL_SPACING));
   // each midway between two clamps, so that neither is in the other's way
   const step = run / (count - 1);
-  const cauls = Array.from({ length: caulCount }, (_, i) => -run / 2 + (Math.floor(((i + 0.5) * (count - 1)) / caulCount) + 0.5) * step);
+  const cauls = Array.from(
+    { length: caulCount },
+    (_, i) => -run / 2 + (Math.floor(((i + 0.5) * (count - 1)) / caulCount) + 0.5) * step,
+  );
   const hands = piece.glueUp.hands;
   const forceEach = owned ? reaching.reduce((sum, clamp) => sum + clamp.count * clamp.force, 0) / owned : 0;
   // the aids of each seam that is closed now, at its place before the panel is trimmed
-  const alignment = groups.slice(0, -1).flatMap((group, i) => aids.filter((aid) => aid.between[0] === group.at(-1)!.board.id && aid.between[1] === groups[i + 1][0].board.id).map((aid) => ({ ...aid, y: lines[i] })));
+  const alignment = groups
+    .slice(0, -1)
+    .flatMap((group, i) =>
+      aids
+        .filter((aid) => aid.between[0] === group.at(-1)!.board.id && aid.between[1] === groups[i + 1][0].board.id)
+        .map((aid) => ({ ...aid, y: lines[i] })),
+    );
   const moves = [
-    { what: `Spread glue on ${lines.length} line${lines.length > 1 ? "s" : ""}`, minutes: (lines.length * (roughLength / 1000) * MOVE.spreadPerMetre) / hands },
+    {
+      what: `Spread glue on ${lines.length} line${lines.length > 1 ? "s" : ""}`,
+      minutes: (lines.length * (roughLength / 1000) * MOVE.spreadPerMetre) / hands,
+    },
     { what: `Lay ${groups.length} pieces on the clamps`, minutes: (groups.length * MOVE.layStrip) / hands },
-    ...(alignment.length === 0 ? [] : [{ what: `Fit ${alignment.length} ${AIDS[piece.choices.alignment]}`, minutes: (alignment.length * MOVE.align) / hands }]),
+    ...(alignment.length === 0
+      ? []
+      : [
+          {
+            what: `Fit ${alignment.length} ${AIDS[piece.choices.alignment]}`,
+            minutes: (alignment.length * MOVE.align) / hands,
+          },
+        ]),
     { what: `Tighten ${count} clamps from the middle out`, minutes: (count * MOVE.clamp) / hands },
     { what: `Press ${caulCount} pairs of cauls flat`, minutes: (caulCount * MOVE.caul) / hands },
   ];
   return {
-    id, name, strips: strips.map((each) => each.board.id), lines, width, length: roughLength,
-    clamps: { places, reach: Math.ceil((width + 20) / 10) * 10, spacing: run / (count - 1), forceNeeded: (pressure * thickness * roughLength) / 1000, forceEach, owned },
-    cauls, crown: caulCrown(width), alignment, grams: (lines.length * roughLength * thickness * GLUE_GRAMS) / 1e6,
-    weight: (width * roughLength * thickness * species.density) / 1e9, moves, minutes: moves.reduce((sum, move) => sum + move.minutes, 0),
+    id,
+    name,
+    strips: strips.map((each) => each.board.id),
+    lines,
+    width,
+    length: roughLength,
+    clamps: {
+      places,
+      reach: Math.ceil((width + 20) / 10) * 10,
+      spacing: run / (count - 1),
+      forceNeeded: (pressure * thickness * roughLength) / 1000,
+      forceEach,
+      owned,
+    },
+    cauls,
+    crown: caulCrown(width),
+    alignment,
+    grams: (lines.length * roughLength * thickness * GLUE_GRAMS) / 1e6,
+    weight: (width * roughLength * thickness * species.density) / 1e9,
+    moves,
+    minutes: moves.reduce((sum, move) => sum + move.minutes, 0),
   };
 }
 

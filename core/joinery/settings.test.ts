@@ -1,18 +1,25 @@
 import { describe, expect, it } from "vitest";
 import { at, planOf, tableWith } from "../testing/plans";
 
-const setting = (card: { lines: { what: string; setting: string }[] }, what: string) => card.lines.find((line) => line.what.startsWith(what))?.setting;
+const setting = (card: { lines: { what: string; setting: string }[] }, what: string) =>
+  card.lines.find((line) => line.what.startsWith(what))?.setting;
 
 describe("the card of settings says what the joint is", () => {
   const plan = planOf(tableWith());
   const [long, end, cross] = plan.cards;
   const [joint] = plan.joints;
 
-  it("one for each kind of joint", () => expect(plan.cards.map((card) => card.title)).toEqual(["Leg to long rail, 4 times", "Leg to end rail, 4 times", "Cross-rail to long rail, 2 times"]));
+  it("one for each kind of joint", () =>
+    expect(plan.cards.map((card) => card.title)).toEqual([
+      "Leg to long rail, 4 times",
+      "Leg to end rail, 4 times",
+      "Cross-rail to long rail, 2 times",
+    ]));
   it("gauges both sides of the mortise from the outer face", () => {
     expect(setting(long, "Mortise gauge")).toBe(`${joint.offset} mm and ${joint.offset + joint.thickness} mm`);
   });
-  it("leaves the cheeks thick enough to plane to fit", () => expect(setting(long, "Tenon cheeks")).toBe(`${(joint.thickness + 0.3).toFixed(1)} mm`));
+  it("leaves the cheeks thick enough to plane to fit", () =>
+    expect(setting(long, "Tenon cheeks")).toBe(`${(joint.thickness + 0.3).toFixed(1)} mm`));
   it("names the cutter", () => expect(setting(long, "Cutter")).toBe("8 mm router bit"));
   it("the mitre only where tips meet", () => {
     expect(setting(end, "Mitre the tip")).toMatch(/^45°/);

@@ -7,7 +7,10 @@ import { crossRailJoint, legRailJoint, TENON } from "./tenon";
 
 const shop = { ...USUAL_SHOP, mortiseDepth: 200 };
 const practice = tableWith(
-  at("form.top.length", 2100), at("form.overhang", { end: 35, side: 35 }), at("form.leg.section", 90), at("form.apron", { depth: 110, thickness: 25, reveal: 5 }),
+  at("form.top.length", 2100),
+  at("form.overhang", { end: 35, side: 35 }),
+  at("form.leg.section", 90),
+  at("form.apron", { depth: 110, thickness: 25, reveal: 5 }),
 );
 const geometry = tableGeometry(practice.form, []);
 
@@ -28,13 +31,24 @@ describe("common practice: a 25 mm rail set 5 back in a 90 mm leg", () => {
 
 describe("two 70 mm deep mortises from rails 25 thick, 5 back, in a 90 leg meet each other (derived)", () => {
   it("they meet, and square tips of that length would collide", () => {
-    const square = legRailJoint(geometry, { ...practice.joints.legRail, meeting: "short", length: 70 }, shop, "end-rail");
+    const square = legRailJoint(
+      geometry,
+      { ...practice.joints.legRail, meeting: "short", length: 70 },
+      shop,
+      "end-rail",
+    );
     expect(square.walls.meeting).toBeLessThan(0);
-    const plan = planOf({ ...practice, joints: { ...practice.joints, legRail: { ...practice.joints.legRail, meeting: "short", length: 70 } } });
+    const plan = planOf({
+      ...practice,
+      joints: { ...practice.joints, legRail: { ...practice.joints.legRail, meeting: "short", length: 70 } },
+    });
     expect(find(plan, "joints.meeting").level).toBe("fix");
   });
   it("mitred they pass", () => {
-    const plan = planOf({ ...practice, joints: { ...practice.joints, legRail: { ...practice.joints.legRail, length: 70 } } });
+    const plan = planOf({
+      ...practice,
+      joints: { ...practice.joints, legRail: { ...practice.joints.legRail, length: 70 } },
+    });
     expect(find(plan, "joints.meeting").level).toBe("holds");
     expect(find(plan, "joints.meeting").text).toMatch(/meet/);
   });
@@ -42,28 +56,41 @@ describe("two 70 mm deep mortises from rails 25 thick, 5 back, in a 90 leg meet 
 
 describe("tenons chosen by Taller never collide (counted on a grid of points, independently)", () => {
   const sizes = fc.record({
-    leg: fc.integer({ min: 45, max: 120 }), rail: fc.integer({ min: 18, max: 32 }), reveal: fc.integer({ min: 0, max: 12 }), meeting: fc.constantFrom("mitred" as const, "short" as const),
+    leg: fc.integer({ min: 45, max: 120 }),
+    rail: fc.integer({ min: 18, max: 32 }),
+    reveal: fc.integer({ min: 0, max: 12 }),
+    meeting: fc.constantFrom("mitred" as const, "short" as const),
   });
 
   it("no point of the leg belongs to both, and none lies outside it", () => {
-    fc.assert(fc.property(sizes, ({ leg, rail, reveal, meeting }) => {
-      fc.pre(reveal + rail + 10 < leg);
-      const { form } = tableWith(at("form.leg.section", leg), at("form.apron", { depth: 95, thickness: rail, reveal }));
-      const choice = { ...practice.joints.legRail, tenons: 1, meeting };
-      const long = legRailJoint(tableGeometry(form, []), choice, shop, "long-rail");
-      const end = legRailJoint(tableGeometry(form, []), choice, shop, "end-rail");
-      // u runs in from the outer face the end rail is flush with, v from the one the long rail is flush with
-      const inLong = (u: number, v: number) => v > long.offset && v < long.offset + long.thickness && u > leg - long.length + mitreAt(long, v);
-      const inEnd = (u: number, v: number) => u > end.offset && u < end.offset + end.thickness && v > leg - end.length + mitreAt(end, u);
-      let shared = 0;
-      for (let u = 0.25; u < leg; u += 0.5) for (let v = 0.25; v < leg; v += 0.5) if (inLong(u, v) && inEnd(u, v)) shared += 1;
-      expect(shared).toBe(0);
-      expect(long.walls.tip).toBeGreaterThanOrEqual(TENON.wallLeast);
-    }), { numRuns: 60 });
+    fc.assert(
+      fc.property(sizes, ({ leg, rail, reveal, meeting }) => {
+        fc.pre(reveal + rail + 10 < leg);
+        const { form } = tableWith(
+          at("form.leg.section", leg),
+          at("form.apron", { depth: 95, thickness: rail, reveal }),
+        );
+        const choice = { ...practice.joints.legRail, tenons: 1, meeting };
+        const long = legRailJoint(tableGeometry(form, []), choice, shop, "long-rail");
+        const end = legRailJoint(tableGeometry(form, []), choice, shop, "end-rail");
+        // u runs in from the outer face the end rail is flush with, v from the one the long rail is flush with
+        const inLong = (u: number, v: number) =>
+          v > long.offset && v < long.offset + long.thickness && u > leg - long.length + mitreAt(long, v);
+        const inEnd = (u: number, v: number) =>
+          u > end.offset && u < end.offset + end.thickness && v > leg - end.length + mitreAt(end, u);
+        let shared = 0;
+        for (let u = 0.25; u < leg; u += 0.5)
+          for (let v = 0.25; v < leg; v += 0.5) if (inLong(u, v) && inEnd(u, v)) shared += 1;
+        expect(shared).toBe(0);
+        expect(long.walls.tip).toBeGreaterThanOrEqual(TENON.wallLeast);
+      }),
+      { numRuns: 60 },
+    );
   });
 
   /** How far the 45° tip has gone back at this depth across the cheek. */
-  const mitreAt = (joint: { offset: number; mitre: number; thickness: number }, across: number) => Math.max(0, ((across - joint.offset) / joint.thickness) * joint.mitre);
+  const mitreAt = (joint: { offset: number; mitre: number; thickness: number }, across: number) =>
+    Math.max(0, ((across - joint.offset) / joint.thickness) * joint.mitre);
 });
 
 describe("what the maker chose is kept and judged", () => {

@@ -10,13 +10,22 @@ const WEIGHT = { centre: 6, leg: 4, uneven: 3, mirrored: 2, strangers: 0.3, priz
 const ALL_ORDERS = 6;
 
 /** `curve`: a curved outline, and how long over its chord a strip is left; `prized`: boards that are better spared. */
-export interface PanelFrame { width: number; overhang: number; leg: number; prized?: readonly string[]; curve?: { outline: Form["top"]; over: number } }
+export interface PanelFrame {
+  width: number;
+  overhang: number;
+  leg: number;
+  prized?: readonly string[];
+  curve?: { outline: Form["top"]; over: number };
+}
 
 /** A strip that does not reach over its chord: no order with one will do. */
 export const TOO_SHORT = 1000;
 
 /** How good an order looks; 0 is perfect, more is worse. */
-export function arrangementFault(strips: readonly Pick<Candidate, "width" | "board" | "slide">[], frame: PanelFrame): number {
+export function arrangementFault(
+  strips: readonly Pick<Candidate, "width" | "board" | "slide">[],
+  frame: PanelFrame,
+): number {
   const widths = strips.map((each) => each.width);
   const lines = jointLines(widths, frame.width);
   const mean = frame.width / strips.length;
@@ -37,8 +46,17 @@ export function arrangementFault(strips: readonly Pick<Candidate, "width" | "boa
   return fault;
 }
 
-function shortStrips(strips: readonly Pick<Candidate, "board" | "slide">[], lines: readonly number[], width: number, { outline, over }: NonNullable<PanelFrame["curve"]>): number {
-  return strips.filter(({ board, slide }, i) => stripChord(outline, (lines[i - 1] ?? 0) - width / 2, (lines[i] ?? width) - width / 2) + over > board.length - slide + 1e-9).length;
+function shortStrips(
+  strips: readonly Pick<Candidate, "board" | "slide">[],
+  lines: readonly number[],
+  width: number,
+  { outline, over }: NonNullable<PanelFrame["curve"]>,
+): number {
+  return strips.filter(
+    ({ board, slide }, i) =>
+      stripChord(outline, (lines[i - 1] ?? 0) - width / 2, (lines[i] ?? width) - width / 2) + over >
+      board.length - slide + 1e-9,
+  ).length;
 }
 
 /**
@@ -46,7 +64,12 @@ function shortStrips(strips: readonly Pick<Candidate, "board" | "slide">[], line
  *
  * @returns the order, its fault and how many orders were looked at
  */
-export function bestOrder(set: readonly Candidate[], frame: PanelFrame, random: () => number, starts = 3): { order: Candidate[]; fault: number; tried: number } {
+export function bestOrder(
+  set: readonly Candidate[],
+  frame: PanelFrame,
+  random: () => number,
+  starts = 3,
+): { order: Candidate[]; fault: number; tried: number } {
   return set.length <= ALL_ORDERS ? bestOfAll(set, frame) : bestBySwaps(set, frame, random, starts);
 }
 
@@ -57,16 +80,28 @@ function bestOfAll(set: readonly Candidate[], frame: PanelFrame): { order: Candi
     if (from >= order.length - 1) {
       const fault = arrangementFault(order, frame);
       best.tried += 1;
-      if (fault < best.fault - 1e-9) { best.order = order.slice(); best.fault = fault; }
+      if (fault < best.fault - 1e-9) {
+        best.order = order.slice();
+        best.fault = fault;
+      }
       return;
     }
-    for (let i = from; i < order.length; i += 1) { swap(order, from, i); walk(from + 1); swap(order, from, i); }
+    for (let i = from; i < order.length; i += 1) {
+      swap(order, from, i);
+      walk(from + 1);
+      swap(order, from, i);
+    }
   };
   walk(0);
   return best;
 }
 
-function bestBySwaps(set: readonly Candidate[], frame: PanelFrame, random: () => number, starts: number): { order: Candidate[]; fault: number; tried: number } {
+function bestBySwaps(
+  set: readonly Candidate[],
+  frame: PanelFrame,
+  random: () => number,
+  starts: number,
+): { order: Candidate[]; fault: number; tried: number } {
   let best = set.slice().sort((a, b) => b.width - a.width);
   let fault = arrangementFault(best, frame);
   let tried = 1;
@@ -77,16 +112,26 @@ function bestBySwaps(set: readonly Candidate[], frame: PanelFrame, random: () =>
     for (let improved = true; improved;) {
       improved = false;
       let pair: [number, number] | null = null;
-      for (let i = 0; i < order.length; i += 1) for (let j = i + 1; j < order.length; j += 1) {
-        swap(order, i, j);
-        const next = arrangementFault(order, frame);
-        tried += 1;
-        if (next < here - 1e-9) { here = next; pair = [i, j]; }
-        swap(order, i, j);
+      for (let i = 0; i < order.length; i += 1)
+        for (let j = i + 1; j < order.length; j += 1) {
+          swap(order, i, j);
+          const next = arrangementFault(order, frame);
+          tried += 1;
+          if (next < here - 1e-9) {
+            here = next;
+            pair = [i, j];
+          }
+          swap(order, i, j);
+        }
+      if (pair) {
+        swap(order, pair[0], pair[1]);
+        improved = true;
       }
-      if (pair) { swap(order, pair[0], pair[1]); improved = true; }
     }
-    if (here < fault - 1e-9) { fault = here; best = order; }
+    if (here < fault - 1e-9) {
+      fault = here;
+      best = order;
+    }
   }
   return { order: best, fault, tried };
 }

@@ -18,7 +18,16 @@ const PATIENCE = { turns: 4, shrink: 0.7 };
  * @returns the prices under which the boards promise most, what they promise and what the first ones did, mm³: no answer costs less, but for the rounding up to steps
  * @source Lagrangian relaxation of the demand (Geoffrion 1974), its dual by subgradients (Held, Wolfe and Crowder 1974); a board's filling is an unbounded knapsack
  */
-export function boardPrices(runs: readonly Run[], sections: readonly Section[], fits: readonly ArrayLike<number>[], demand: readonly number[], start: readonly number[], kerf: number, keep: number, target: number): { prices: number[]; promise: number; begun: number } {
+export function boardPrices(
+  runs: readonly Run[],
+  sections: readonly Section[],
+  fits: readonly ArrayLike<number>[],
+  demand: readonly number[],
+  start: readonly number[],
+  kerf: number,
+  keep: number,
+  target: number,
+): { prices: number[]; promise: number; begun: number } {
   const steps = sections.map((each) => Math.ceil((each.length + kerf) / STEP - 1e-9));
   let best = start.slice();
   let [most, begun, share, idle] = [-Infinity, -Infinity, 1, 0];
@@ -33,7 +42,14 @@ export function boardPrices(runs: readonly Run[], sections: readonly Section[], 
       for (const section of filled.sections) for (const [kind, count] of sections[section].need) cut[kind] += count;
     });
     if (turn === 0) begun = promise;
-    if (promise > most) { most = promise; idle = 0; best = prices; } else if ((idle += 1) >= PATIENCE.turns) { share *= PATIENCE.shrink; idle = 0; }
+    if (promise > most) {
+      most = promise;
+      idle = 0;
+      best = prices;
+    } else if ((idle += 1) >= PATIENCE.turns) {
+      share *= PATIENCE.shrink;
+      idle = 0;
+    }
     const lack = demand.map((need, kind) => need - cut[kind]);
     const size = lack.reduce((sum, each) => sum + each * each, 0);
     if (size === 0) break;
@@ -44,20 +60,41 @@ export function boardPrices(runs: readonly Run[], sections: readonly Section[], 
 }
 
 /** The best filling of one run at these prices: its sections, and their cost less their worth, mm³; nothing when no filling is worth it. */
-function fillRun(run: Run, fits: ArrayLike<number>, steps: readonly number[], worth: readonly number[], kerf: number, keep: number): { cost: number; sections: number[] } {
+function fillRun(
+  run: Run,
+  fits: ArrayLike<number>,
+  steps: readonly number[],
+  worth: readonly number[],
+  kerf: number,
+  keep: number,
+): { cost: number; sections: number[] } {
   const room = Math.floor((run.length + kerf) / STEP + 1e-9);
   const area = run.board.width * run.board.thickness;
   const section = new Int32Array(room + 1).fill(-1);
-  for (let i = 0; i < fits.length; i += 1) { const s = fits[i]; const u = steps[s]; if (u <= room && (section[u] < 0 || worth[s] > worth[section[u]])) section[u] = s; }
+  for (let i = 0; i < fits.length; i += 1) {
+    const s = fits[i];
+    const u = steps[s];
+    if (u <= room && (section[u] < 0 || worth[s] > worth[section[u]])) section[u] = s;
+  }
   // a longer section that is worth no more is never better
   const offered: number[] = [];
   let dearest = 0;
-  for (let u = 1; u <= room; u += 1) if (section[u] >= 0 && worth[section[u]] > dearest) { dearest = worth[section[u]]; offered.push(u); }
+  for (let u = 1; u <= room; u += 1)
+    if (section[u] >= 0 && worth[section[u]] > dearest) {
+      dearest = worth[section[u]];
+      offered.push(u);
+    }
   const value = new Float64Array(room + 1);
   const last = new Int32Array(room + 1);
   for (let u = 1; u <= room; u += 1) {
     let [most, by] = [value[u - 1], 0];
-    for (let i = 0; i < offered.length && offered[i] <= u; i += 1) { const held = value[u - offered[i]] + worth[section[offered[i]]]; if (held > most) { most = held; by = offered[i]; } }
+    for (let i = 0; i < offered.length && offered[i] <= u; i += 1) {
+      const held = value[u - offered[i]] + worth[section[offered[i]]];
+      if (held > most) {
+        most = held;
+        by = offered[i];
+      }
+    }
     value[u] = most;
     last[u] = by;
   }
@@ -65,7 +102,10 @@ function fillRun(run: Run, fits: ArrayLike<number>, steps: readonly number[], wo
   for (let u = 1; u <= room; u += 1) {
     const used = u * STEP;
     const here = area * (run.length + kerf - used >= keep ? used : run.length + kerf) - value[u];
-    if (here < cost) { cost = here; at = u; }
+    if (here < cost) {
+      cost = here;
+      at = u;
+    }
   }
   const sections: number[] = [];
   for (let u = at; u > 0; u -= Math.max(1, last[u])) if (last[u] > 0) sections.push(section[last[u]]);

@@ -11,17 +11,35 @@ export const WIDEST_STRIP = 260;
 export const NARROWEST_STRIP = 55;
 
 /** What one board offers the panel: the clear window of `length` that gives the widest strip, from `slide` along the board and `across` it. mm; cost in mm³ of rough wood used up. */
-export interface Candidate { board: RackBoard; slide: number; across: number; width: number; cost: number }
+export interface Candidate {
+  board: RackBoard;
+  slide: number;
+  across: number;
+  width: number;
+  cost: number;
+}
 
 /** The panel to fill. `least`: the length of a strip at its outer edge, where a curved outline is shortest; the same as `length` for a straight one. */
-export interface PanelNeed { length: number; width: number; thickness: number; least?: number; outline?: Form["top"] }
+export interface PanelNeed {
+  length: number;
+  width: number;
+  thickness: number;
+  least?: number;
+  outline?: Form["top"];
+}
 
 /** What is asked of the boards for this top. An outline is cut from the whole top only. */
 export function panelNeed(at: Pick<TableGeometry, "core" | "top">, top: Form["top"]): PanelNeed {
   const { length, width, thickness } = at.core;
   if (top.outline === "rectangle" || length !== at.top.length) return { length, width, thickness };
   const outline = { ...top, length, width };
-  return { length, width, thickness, least: Math.ceil(stripChord(outline, width / 2 - NARROWEST_STRIP, width / 2)), outline };
+  return {
+    length,
+    width,
+    thickness,
+    least: Math.ceil(stripChord(outline, width / 2 - NARROWEST_STRIP, width / 2)),
+    outline,
+  };
 }
 
 /** Why a board can't be in the panel, as a maker would write on it. */
@@ -33,7 +51,13 @@ export type Unfit = { board: RackBoard; reason: string };
  * @param need    finished panel; the strips are left long by the shop's allowance
  * @param choice  banned boards, and whether boards are crosscut before flattening
  */
-export function panelCandidates(rack: readonly RackBoard[], species: string, need: PanelNeed, shop: Shop, choice: Pick<PanelChoice, "banned" | "crosscutFirst">): { candidates: Candidate[]; unfit: Unfit[] } {
+export function panelCandidates(
+  rack: readonly RackBoard[],
+  species: string,
+  need: PanelNeed,
+  shop: Shop,
+  choice: Pick<PanelChoice, "banned" | "crosscutFirst">,
+): { candidates: Candidate[]; unfit: Unfit[] } {
   const candidates: Candidate[] = [];
   const unfit: Unfit[] = [];
   for (const board of rack) {
@@ -45,7 +69,12 @@ export function panelCandidates(rack: readonly RackBoard[], species: string, nee
   return { candidates, unfit };
 }
 
-function fitBoard(board: RackBoard, need: PanelNeed, shop: Shop, choice: Pick<PanelChoice, "banned" | "crosscutFirst">): Candidate | string {
+function fitBoard(
+  board: RackBoard,
+  need: PanelNeed,
+  shop: Shop,
+  choice: Pick<PanelChoice, "banned" | "crosscutFirst">,
+): Candidate | string {
   if (choice.banned.includes(board.id)) return "kept for something else";
   if (board.reservedBy) return `reserved for ${board.reservedBy.name}`;
   const whole = need.length + shop.lengthAllowance;
@@ -60,7 +89,11 @@ function fitBoard(board: RackBoard, need: PanelNeed, shop: Shop, choice: Pick<Pa
 }
 
 /** Rough wood that is used up when so much of a board is cut for a strip, mm³: the rest is kept when it is long enough. */
-export function usedUp(board: Pick<RackBoard, "length" | "width" | "thickness">, length: number, shop: Pick<Shop, "kerf" | "keepOffcut">): number {
+export function usedUp(
+  board: Pick<RackBoard, "length" | "width" | "thickness">,
+  length: number,
+  shop: Pick<Shop, "kerf" | "keepOffcut">,
+): number {
   const rest = board.length - length - shop.kerf;
   return (rest >= shop.keepOffcut ? length + shop.kerf : board.length) * board.width * board.thickness;
 }
@@ -68,12 +101,19 @@ export function usedUp(board: Pick<RackBoard, "length" | "width" | "thickness">,
 /** The place along the board where `length` holds the widest band without a defect. */
 export function widestWindow(board: RackBoard, length: number): { slide: number; width: number; from: number } {
   const last = board.length - length;
-  const stops = [0, last, ...board.defects.flatMap((d) => [d.x + d.length, d.x - length])].filter((x) => x >= 0 && x <= last);
+  const stops = [0, last, ...board.defects.flatMap((d) => [d.x + d.length, d.x - length])].filter(
+    (x) => x >= 0 && x <= last,
+  );
   let best = { slide: 0, width: 0, from: 0 };
   for (const slide of [...new Set(stops)].sort((a, b) => a - b)) {
-    const inside = board.defects.filter((d) => d.x < slide + length - 1e-9 && d.x + d.length > slide + 1e-9).sort((a, b) => a.y - b.y);
+    const inside = board.defects
+      .filter((d) => d.x < slide + length - 1e-9 && d.x + d.length > slide + 1e-9)
+      .sort((a, b) => a.y - b.y);
     let from = 0;
-    for (const edge of [...inside.map((d) => ({ low: d.y, high: d.y + d.width })), { low: narrowest(board), high: Infinity }]) {
+    for (const edge of [
+      ...inside.map((d) => ({ low: d.y, high: d.y + d.width })),
+      { low: narrowest(board), high: Infinity },
+    ]) {
       if (edge.low - from > best.width + 1e-9) best = { slide, width: edge.low - from, from };
       from = Math.max(from, edge.high);
     }

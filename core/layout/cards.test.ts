@@ -16,10 +16,23 @@ const phase = (id: string) => PHASES.indexOf(id.split(":")[0]);
 
 describe("cutting cards", () => {
   it("follow every piece from its board to its finished length: it becomes itself once on the way, and is sized three times", () => {
-    const rough = cards.filter((card) => /^(rip|lane|short):/.test(card.id)).flatMap((card) => card.rows.filter((row) => !row.from.startsWith("strip")).flatMap((row) => row.to));
-    for (const { id } of pieces) expect(rough.filter((mark) => mark === id), id).toHaveLength(1);
+    const rough = cards
+      .filter((card) => /^(rip|lane|short):/.test(card.id))
+      .flatMap((card) => card.rows.filter((row) => !row.from.startsWith("strip")).flatMap((row) => row.to));
+    for (const { id } of pieces)
+      expect(
+        rough.filter((mark) => mark === id),
+        id,
+      ).toHaveLength(1);
     const lane = (mark: string) => plan.cutting.milled.find((each) => each.pieces.includes(mark))?.mark ?? mark;
-    for (const mark of plan.parts.filter((part) => part.role !== "top").flatMap((part) => part.marks)) expect(cards.filter((card) => /^(planer|table saw|crosscut stop):/.test(card.id) && card.rows.some((row) => row.to.includes(mark) || row.to.includes(lane(mark))))).toHaveLength(3);
+    for (const mark of plan.parts.filter((part) => part.role !== "top").flatMap((part) => part.marks))
+      expect(
+        cards.filter(
+          (card) =>
+            /^(planer|table saw|crosscut stop):/.test(card.id) &&
+            card.rows.some((row) => row.to.includes(mark) || row.to.includes(lane(mark))),
+        ),
+      ).toHaveLength(3);
   });
   it("set each machine once a setting, boards first, widest rip first, sizes last", () => {
     const keys = cards.map((card) => card.id);
@@ -33,7 +46,9 @@ describe("cutting cards", () => {
     const flat = cards.filter((card) => card.id.startsWith("flat:")).flatMap((card) => card.rows);
     for (const strip of ["B1", "B7"]) {
       expect(flat.filter((row) => row.to.includes(`strip ${strip}`))).toHaveLength(1);
-      expect(cards.find((card) => card.id === `planer:${plan.geometry.core.thickness}`)!.rows[0].to).toContain(`strip ${strip}`);
+      expect(cards.find((card) => card.id === `planer:${plan.geometry.core.thickness}`)!.rows[0].to).toContain(
+        `strip ${strip}`,
+      );
     }
     for (const row of flat) {
       const lane = plan.cutting.milled.find((each) => each.mark === row.from)!;
@@ -44,7 +59,9 @@ describe("cutting cards", () => {
     const short = pieces.filter((each) => each.length < 300);
     expect(short.length).toBeGreaterThan(1);
     for (const { id } of short) {
-      const cut = cards.findIndex((card) => /^(lane|short):/.test(card.id) && card.rows.some((row) => row.to.includes(id)));
+      const cut = cards.findIndex(
+        (card) => /^(lane|short):/.test(card.id) && card.rows.some((row) => row.to.includes(id)),
+      );
       expect(cut, id).toBeGreaterThan(cards.findIndex((card) => card.id.startsWith("planer:")));
       expect(plan.cutting.milled.find((each) => each.pieces.includes(id))!.length).toBeGreaterThanOrEqual(300);
     }
@@ -52,8 +69,14 @@ describe("cutting cards", () => {
   it("name the pieces of a glued leg one by one, and make the legs before they are cut to length", () => {
     const glued = planOf(tableWith(seven, at("form.leg.make", "core-faces")));
     const made = glued.cutting.cards;
-    const planed = made.filter((card) => card.id.startsWith("planer:")).flatMap((card) => card.rows.flatMap((row) => row.to));
-    for (const mark of ["L1c", "L1f", "L1g"]) expect(planed.filter((each) => each === mark), mark).toHaveLength(1);
+    const planed = made
+      .filter((card) => card.id.startsWith("planer:"))
+      .flatMap((card) => card.rows.flatMap((row) => row.to));
+    for (const mark of ["L1c", "L1f", "L1g"])
+      expect(
+        planed.filter((each) => each === mark),
+        mark,
+      ).toHaveLength(1);
     const legs = made.findIndex((card) => card.id === "legs");
     expect(made[legs].rows.at(-1)!.to).toEqual(["L1", "L2", "L3", "L4"]);
     expect(made.slice(legs + 1).every((card) => card.id.startsWith("crosscut stop:"))).toBe(true);
@@ -62,7 +85,10 @@ describe("cutting cards", () => {
   it("check what should be left of a board after each cut: less and less, and true at the end", () => {
     for (const cut of boards) {
       const card = cards.find((each) => each.board === cut.board.id)!;
-      const left = card.rows.flatMap((row) => { const match = row.check.match(/^([\d.]+) mm of/); return match ? [Number(match[1])] : []; });
+      const left = card.rows.flatMap((row) => {
+        const match = row.check.match(/^([\d.]+) mm of/);
+        return match ? [Number(match[1])] : [];
+      });
       expect(left).toEqual(left.slice().sort((a, b) => b - a));
       const ends = [...cut.sections, ...(cut.strip ? [cut.strip] : [])].map(({ x, length }) => x + length);
       expect(left.at(-1)!).toBeCloseTo(Math.max(0, cut.board.length - Math.max(0, ...ends) - USUAL_SHOP.kerf), 0);
@@ -74,24 +100,56 @@ describe("cutting cards", () => {
 describe("milling of the lanes", () => {
   it("covers every piece and every strip, thick enough where the plan holds", () => {
     const lanes = millLanes(boards, new Map(pieces.map((each) => [each.id, each])), plan.geometry.core, USUAL_SHOP);
-    expect(lanes.flatMap((lane) => lane.pieces).filter((id) => id !== "top").sort()).toEqual(pieces.map((each) => each.id).sort());
+    expect(
+      lanes
+        .flatMap((lane) => lane.pieces)
+        .filter((id) => id !== "top")
+        .sort(),
+    ).toEqual(pieces.map((each) => each.id).sort());
     expect(lanes.filter((lane) => lane.pieces[0] === "top")).toHaveLength(7);
     for (const lane of lanes) expect(lane.plan.milled.thickness).toBeGreaterThanOrEqual(lane.thickness);
   });
 });
 
 describe("what makers look at in a panel", () => {
-  const score = (id: string, rack = plainRack(), given = piece) => { const made = planOf(given, rack); return panelScores(made.panel.laid, made.geometry, given, rack, "european-ash", USUAL_SHOP).find((each) => each.id === id)!; };
+  const score = (id: string, rack = plainRack(), given = piece) => {
+    const made = planOf(given, rack);
+    return panelScores(made.panel.laid, made.geometry, given, rack, "european-ash", USUAL_SHOP).find(
+      (each) => each.id === id,
+    )!;
+  };
   it("counts joints of one tree, rings by the school, defects that show", () => {
     expect(score("tree").said).toBe("0 of 6 joints");
-    expect(score("tree", plainRack().map((board) => ({ ...board, tree: "E1" }))).said).toBe("6 of 6 joints");
+    expect(
+      score(
+        "tree",
+        plainRack().map((board) => ({ ...board, tree: "E1" })),
+      ).said,
+    ).toBe("6 of 6 joints");
     expect(score("rings")).toMatchObject({ said: "6 of 6 joints", share: 1 });
-    expect(score("rings", plainRack(), tableWith(seven, at("choices.rings", "best-face"))).said).toBe("4 of 7 bark side up");
+    expect(score("rings", plainRack(), tableWith(seven, at("choices.rings", "best-face"))).said).toBe(
+      "4 of 7 bark side up",
+    );
     expect(score("clear").share).toBe(1);
-    const knotted = plainRack().map((board) => (board.id === "B3" ? { ...board, defects: [{ kind: "knot" as const, x: 600, y: 40, length: 40, width: 30 }] } : board));
+    const knotted = plainRack().map((board) =>
+      board.id === "B3"
+        ? { ...board, defects: [{ kind: "knot" as const, x: 600, y: 40, length: 40, width: 30 }] }
+        : board,
+    );
     expect(score("clear", knotted).said).toBe("no defect in it");
     // slid by hand, it is no longer ripped beside the knot
-    expect(score("clear", knotted, tableWith(at("panel.strips", (seven.value as Strip[]).map((each) => (each.board === "B3" ? { ...each, slide: 20 } : each))))).said).toBe("1 defect in it");
+    expect(
+      score(
+        "clear",
+        knotted,
+        tableWith(
+          at(
+            "panel.strips",
+            (seven.value as Strip[]).map((each) => (each.board === "B3" ? { ...each, slide: 20 } : each)),
+          ),
+        ),
+      ).said,
+    ).toBe("1 defect in it");
   });
   it("names a wide board that is spared, or used up", () => {
     const rack = [...plainRack(), demoBoard({ id: "W1", width: 310 })];
@@ -111,7 +169,8 @@ it("a curved top takes strips only as long as their chord, and their boards keep
   const [outer, middle] = [round.panel.laid[0], round.panel.laid[3]];
   expect(middle.length).toBe(1800);
   expect(outer.length).toBeLessThan(1400);
-  const kept = (id: string, of: typeof plan) => of.cutting.boards.find((cut) => cut.board.id === id)!.offcuts.reduce((sum, each) => sum + each.length, 0);
+  const kept = (id: string, of: typeof plan) =>
+    of.cutting.boards.find((cut) => cut.board.id === id)!.offcuts.reduce((sum, each) => sum + each.length, 0);
   expect(kept(outer.board.id, round)).toBeGreaterThan(kept(outer.board.id, plan));
   expect(find(round, "boards.outline").level).toBe("fix");
 });

@@ -8,16 +8,34 @@ import { laneMark, sectionMark, stripMark } from "./marks";
 import { MilledLane, milledWhole } from "./mill";
 
 /** One line on a card: from what, what is done, what it becomes, and what should be left or lie there after it. */
-export interface CardRow { from: string; what: string; to: string[]; check: string }
+export interface CardRow {
+  from: string;
+  what: string;
+  to: string[];
+  check: string;
+}
 
 /** One machine, one setting; done from top to bottom and ticked off. `board` is sawn apart by it. */
-export interface CutCard { id: string; machine: string; setting: number | null; title: string; rows: CardRow[]; board: string | null }
+export interface CutCard {
+  id: string;
+  machine: string;
+  setting: number | null;
+  title: string;
+  rows: CardRow[];
+  board: string | null;
+}
 
 /** What the cards are written from. `milled` says how each lane and strip is flattened. */
 export interface CardFacts {
-  boards: readonly BoardCut[]; pieces: ReadonlyMap<string, RoughPiece>; milled: readonly MilledLane[]; settings: readonly MachineSetting[]; parts: readonly Part[];
+  boards: readonly BoardCut[];
+  pieces: ReadonlyMap<string, RoughPiece>;
+  milled: readonly MilledLane[];
+  settings: readonly MachineSetting[];
+  parts: readonly Part[];
   /** finished thickness of the panel's strips, mm */
-  panel: number; leg: Pick<Form["leg"], "make" | "section">; shop: Shop;
+  panel: number;
+  leg: Pick<Form["leg"], "make" | "section">;
+  shop: Shop;
 }
 
 /** A strip this much narrower than its board is ripped before it is jointed, mm. Ours: less goes at the jointer. */
@@ -28,51 +46,130 @@ const RIPPED_STRIP = 8;
  * faces flattened, planed, ripped to width, short lanes crosscut last of all, so that nothing too short is fed.
  */
 export function cutCards(facts: CardFacts): CutCard[] {
-  const lanes = facts.boards.flatMap((cut) => cut.sections.flatMap((section) => section.lanes.map((lane, i) => {
-    const lengths = lane.pieces.map((id) => facts.pieces.get(id)?.length ?? 0);
-    return { from: sectionMark(cut, section), mark: laneMark(cut, section, i), width: lane.width, length: section.length, pieces: lane.pieces, lengths, whole: milledWhole(lengths) };
-  })));
+  const lanes = facts.boards.flatMap((cut) =>
+    cut.sections.flatMap((section) =>
+      section.lanes.map((lane, i) => {
+        const lengths = lane.pieces.map((id) => facts.pieces.get(id)?.length ?? 0);
+        return {
+          from: sectionMark(cut, section),
+          mark: laneMark(cut, section, i),
+          width: lane.width,
+          length: section.length,
+          pieces: lane.pieces,
+          lengths,
+          whole: milledWhole(lengths),
+        };
+      }),
+    ),
+  );
   return [
-    ...facts.boards.map((cut): CutCard => ({ id: `board:${cut.board.id}`, machine: "Crosscut saw", setting: null, title: `Crosscut ${cut.board.id}`, rows: crosscuts(cut, facts.shop), board: cut.board.id })),
-    ...rips(lanes, facts.boards), ...laneCuts(lanes.filter((each) => !each.whole), "lane"), ...flattening(facts.milled), ...planing(facts), ...sizing(facts, "table saw"),
-    ...laneCuts(lanes.filter((each) => each.whole), "short"), ...legs(facts), ...sizing(facts, "crosscut stop"),
+    ...facts.boards.map((cut): CutCard => ({
+      id: `board:${cut.board.id}`,
+      machine: "Crosscut saw",
+      setting: null,
+      title: `Crosscut ${cut.board.id}`,
+      rows: crosscuts(cut, facts.shop),
+      board: cut.board.id,
+    })),
+    ...rips(lanes, facts.boards),
+    ...laneCuts(
+      lanes.filter((each) => !each.whole),
+      "lane",
+    ),
+    ...flattening(facts.milled),
+    ...planing(facts),
+    ...sizing(facts, "table saw"),
+    ...laneCuts(
+      lanes.filter((each) => each.whole),
+      "short",
+    ),
+    ...legs(facts),
+    ...sizing(facts, "crosscut stop"),
   ];
 }
 
-interface LaneLine { from: string; mark: string; width: number; length: number; pieces: string[]; lengths: number[]; whole: boolean }
+interface LaneLine {
+  from: string;
+  mark: string;
+  width: number;
+  length: number;
+  pieces: string[];
+  lengths: number[];
+  whole: boolean;
+}
 
 function crosscuts(cut: BoardCut, shop: Shop): CardRow[] {
   const rows: CardRow[] = [];
   let at = 0;
-  const places = [...cut.sections.map((section) => ({ x: section.x, length: section.length, mark: sectionMark(cut, section) })), ...(cut.strip ? [{ x: cut.strip.x, length: cut.strip.length, mark: stripMark(cut.board.id) }] : [])].sort((a, b) => a.x - b.x);
+  const places = [
+    ...cut.sections.map((section) => ({ x: section.x, length: section.length, mark: sectionMark(cut, section) })),
+    ...(cut.strip ? [{ x: cut.strip.x, length: cut.strip.length, mark: stripMark(cut.board.id) }] : []),
+  ].sort((a, b) => a.x - b.x);
   for (const { x, length, mark } of places) {
     if (x - at > shop.kerf + 0.5) {
       const offcut = offcutAt(cut, at, x);
-      rows.push({ from: cut.board.id, what: `${mm(x - at - (at > 0 ? 0 : shop.kerf))} off`, to: offcut ? [offcut] : ["scrap"], check: left(cut, x) });
+      rows.push({
+        from: cut.board.id,
+        what: `${mm(x - at - (at > 0 ? 0 : shop.kerf))} off`,
+        to: offcut ? [offcut] : ["scrap"],
+        check: left(cut, x),
+      });
     }
     rows.push({ from: cut.board.id, what: mm(length), to: [mark], check: left(cut, x + length + shop.kerf) });
     at = x + length + shop.kerf;
   }
-  for (const offcut of cut.offcuts) if (!rows.some((row) => row.to.includes(offcut.id))) rows.push({ from: cut.board.id, what: `${mm(offcut.length)} by ${mm(offcut.width)} left over`, to: [offcut.id], check: "back on the rack" });
+  for (const offcut of cut.offcuts)
+    if (!rows.some((row) => row.to.includes(offcut.id)))
+      rows.push({
+        from: cut.board.id,
+        what: `${mm(offcut.length)} by ${mm(offcut.width)} left over`,
+        to: [offcut.id],
+        check: "back on the rack",
+      });
   return rows;
 }
 
-const offcutAt = (cut: BoardCut, from: number, to: number) => cut.offcuts.find((each) => each.length <= to - from + 1 && each.length >= to - from - 60 && Math.abs(each.width - cut.board.width) < 30)?.id;
-const left = (cut: BoardCut, at: number) => `${mm(Math.max(0, Math.round(cut.board.length - at)))} of ${cut.board.id} left`;
+const offcutAt = (cut: BoardCut, from: number, to: number) =>
+  cut.offcuts.find(
+    (each) =>
+      each.length <= to - from + 1 && each.length >= to - from - 60 && Math.abs(each.width - cut.board.width) < 30,
+  )?.id;
+const left = (cut: BoardCut, at: number) =>
+  `${mm(Math.max(0, Math.round(cut.board.length - at)))} of ${cut.board.id} left`;
 
 /** Sections into lanes, and strips that are narrower than their board out of it. */
 function rips(lanes: readonly LaneLine[], boards: readonly BoardCut[]): CutCard[] {
-  const strips = boards.flatMap(({ board, strip }) => (strip && board.width - strip.width >= RIPPED_STRIP ? [{ width: Math.round(strip.width * 2) / 2, mark: stripMark(board.id), y: strip.y, length: strip.length }] : []));
+  const strips = boards.flatMap(({ board, strip }) =>
+    strip && board.width - strip.width >= RIPPED_STRIP
+      ? [{ width: Math.round(strip.width * 2) / 2, mark: stripMark(board.id), y: strip.y, length: strip.length }]
+      : [],
+  );
   return descending([...lanes, ...strips].map((each) => each.width)).map((width): CutCard => {
     const mine = lanes.filter((each) => each.width === width);
     return {
-      id: `rip:${width}`, machine: "Table saw", setting: width, title: `Rip to ${mm(width)}`, board: null,
+      id: `rip:${width}`,
+      machine: "Table saw",
+      setting: width,
+      title: `Rip to ${mm(width)}`,
+      board: null,
       rows: [
         ...distinct(mine.map((each) => each.from)).map((from): CardRow => {
           const here = mine.filter((each) => each.from === from);
-          return { from, what: `${here.length} of ${mm(width)}`, to: here.map((each) => each.mark), check: `${mm(here[0].length)} long` };
+          return {
+            from,
+            what: `${here.length} of ${mm(width)}`,
+            to: here.map((each) => each.mark),
+            check: `${mm(here[0].length)} long`,
+          };
         }),
-        ...strips.filter((each) => each.width === width).map((each): CardRow => ({ from: each.mark, what: each.y > 0 ? `${mm(each.y)} off its lower edge, then to width` : "to width", to: [each.mark], check: `${mm(each.length)} long` })),
+        ...strips
+          .filter((each) => each.width === width)
+          .map((each): CardRow => ({
+            from: each.mark,
+            what: each.y > 0 ? `${mm(each.y)} off its lower edge, then to width` : "to width",
+            to: [each.mark],
+            check: `${mm(each.length)} long`,
+          })),
       ],
     };
   });
@@ -82,17 +179,32 @@ function rips(lanes: readonly LaneLine[], boards: readonly BoardCut[]): CutCard[
 function laneCuts(lanes: readonly LaneLine[], phase: "lane" | "short"): CutCard[] {
   const several = lanes.filter((each) => each.pieces.length > 1);
   return descending(several.flatMap((each) => each.lengths)).map((length): CutCard => ({
-    id: `${phase}:${length}`, machine: "Crosscut stop", setting: length, title: `Crosscut lanes at ${mm(length)}`, board: null,
+    id: `${phase}:${length}`,
+    machine: "Crosscut stop",
+    setting: length,
+    title: `Crosscut lanes at ${mm(length)}`,
+    board: null,
     rows: several.flatMap((each) => {
       const to = each.pieces.filter((_, i) => each.lengths[i] === length);
-      return to.length > 0 ? [{ from: each.mark, what: `${to.length} of ${mm(length)}`, to, check: `${each.pieces.length - to.length} of the lane after it` }] : [];
+      return to.length > 0
+        ? [
+            {
+              from: each.mark,
+              what: `${to.length} of ${mm(length)}`,
+              to,
+              check: `${each.pieces.length - to.length} of the lane after it`,
+            },
+          ]
+        : [];
     }),
   }));
 }
 
 const FLATTENED: Record<MilledLane["plan"]["machine"], { machine: string; title: string }> = {
-  jointer: { machine: "Jointer", title: "Flatten a face, square an edge to it" }, sled: { machine: "Planer with a sled", title: "Flatten a face on the sled" },
-  halves: { machine: "Table saw, then jointer", title: "Rip in halves, flatten, glue again" }, hand: { machine: "Hand plane or router sled", title: "Flatten a face by hand" },
+  jointer: { machine: "Jointer", title: "Flatten a face, square an edge to it" },
+  sled: { machine: "Planer with a sled", title: "Flatten a face on the sled" },
+  halves: { machine: "Table saw, then jointer", title: "Rip in halves, flatten, glue again" },
+  hand: { machine: "Hand plane or router sled", title: "Flatten a face by hand" },
 };
 
 /** A card for each way of flattening: shims and passes of every piece. */
@@ -100,12 +212,20 @@ function flattening(milled: readonly MilledLane[]): CutCard[] {
   return (Object.keys(FLATTENED) as (keyof typeof FLATTENED)[]).flatMap((way): CutCard[] => {
     const mine = milled.filter((each) => each.plan.machine === way);
     if (mine.length === 0) return [];
-    return [{
-      id: `flat:${way}`, ...FLATTENED[way], setting: null, board: null,
-      rows: mine.map(({ mark, thickness, plan: { faces, shim } }) => ({
-        from: mark, what: `${faces.firstPasses} ${faces.firstPasses === 1 ? "pass" : "passes"}, ${fine(faces.first)}${shim >= 0.2 ? `; ${fine(shim)} of shim under two opposite corners` : ""}`, to: [mark], check: `${fine(faces.second + thickness)} thick, one face flat`,
-      })),
-    }];
+    return [
+      {
+        id: `flat:${way}`,
+        ...FLATTENED[way],
+        setting: null,
+        board: null,
+        rows: mine.map(({ mark, thickness, plan: { faces, shim } }) => ({
+          from: mark,
+          what: `${faces.firstPasses} ${faces.firstPasses === 1 ? "pass" : "passes"}, ${fine(faces.first)}${shim >= 0.2 ? `; ${fine(shim)} of shim under two opposite corners` : ""}`,
+          to: [mark],
+          check: `${fine(faces.second + thickness)} thick, one face flat`,
+        })),
+      },
+    ];
   });
 }
 
@@ -113,21 +233,56 @@ function flattening(milled: readonly MilledLane[]): CutCard[] {
 function planing({ boards, settings, parts, milled, panel }: CardFacts): CutCard[] {
   const strips = boards.flatMap((cut) => (cut.strip ? [stripMark(cut.board.id)] : []));
   const planer = settings.filter((each) => each.machine === "planer");
-  return descending([...planer.map((each) => each.setting), ...(strips.length > 0 ? [panel] : [])]).map((setting): CutCard => ({
-    id: `planer:${setting}`, machine: "Planer", setting, title: `Plane to ${mm(setting)} thick`, board: null,
-    rows: [
-      ...(strips.length > 0 && setting === panel ? [{ from: "Top", what: String(strips.length), to: strips, check: count(strips.length) }] : []),
-      ...planer.filter((each) => each.setting === setting).flatMap((each) => each.parts.map((part) => partRow(part, marksOf(parts, part.id, (stock) => Math.abs(stock.thickness - setting) < 0.06), milled))),
-    ],
-  }));
+  return descending([...planer.map((each) => each.setting), ...(strips.length > 0 ? [panel] : [])]).map(
+    (setting): CutCard => ({
+      id: `planer:${setting}`,
+      machine: "Planer",
+      setting,
+      title: `Plane to ${mm(setting)} thick`,
+      board: null,
+      rows: [
+        ...(strips.length > 0 && setting === panel
+          ? [{ from: "Top", what: String(strips.length), to: strips, check: count(strips.length) }]
+          : []),
+        ...planer
+          .filter((each) => each.setting === setting)
+          .flatMap((each) =>
+            each.parts.map((part) =>
+              partRow(
+                part,
+                marksOf(parts, part.id, (stock) => Math.abs(stock.thickness - setting) < 0.06),
+                milled,
+              ),
+            ),
+          ),
+      ],
+    }),
+  );
 }
 
 function sizing({ settings, parts, milled }: CardFacts, machine: "table saw" | "crosscut stop"): CutCard[] {
-  const [name, title] = machine === "table saw" ? ["Table saw", (size: number) => `Rip to ${mm(size)} wide`] as const : ["Crosscut stop", (size: number) => `Crosscut to ${mm(size)}`] as const;
-  return settings.filter((each) => each.machine === machine).map((each): CutCard => ({
-    id: `${machine}:${each.setting}`, machine: name, setting: each.setting, title: title(each.setting), board: null,
-    rows: each.parts.map((part) => (machine === "table saw" ? partRow(part, marksOf(parts, part.id, (stock) => Math.abs(stock.width - each.setting) < 0.06), milled) : partRow(part, part.marks, []))),
-  }));
+  const [name, title] =
+    machine === "table saw"
+      ? (["Table saw", (size: number) => `Rip to ${mm(size)} wide`] as const)
+      : (["Crosscut stop", (size: number) => `Crosscut to ${mm(size)}`] as const);
+  return settings
+    .filter((each) => each.machine === machine)
+    .map((each): CutCard => ({
+      id: `${machine}:${each.setting}`,
+      machine: name,
+      setting: each.setting,
+      title: title(each.setting),
+      board: null,
+      rows: each.parts.map((part) =>
+        machine === "table saw"
+          ? partRow(
+              part,
+              marksOf(parts, part.id, (stock) => Math.abs(stock.width - each.setting) < 0.06),
+              milled,
+            )
+          : partRow(part, part.marks, []),
+      ),
+    }));
 }
 
 /** A leg that is glued from several pieces, between its pieces and its length. */
@@ -136,7 +291,21 @@ function legs({ parts, leg, shop }: CardFacts): CutCard[] {
   if (glued.length === 0) return [];
   const marks = glued.flatMap((part) => part.marks);
   const pieces = glued.flatMap((part) => marksOf(parts, part.id, () => true));
-  return [{ id: "legs", machine: "Bench and saw", setting: null, title: "Make the legs", board: null, rows: legSteps(leg.make, leg.section, shop).map((what, i, all) => ({ from: i === 0 ? pieces.join(" ") : "", what, to: i === all.length - 1 ? marks : [], check: i === all.length - 1 ? `${fine(leg.section)} square` : "" })) }];
+  return [
+    {
+      id: "legs",
+      machine: "Bench and saw",
+      setting: null,
+      title: "Make the legs",
+      board: null,
+      rows: legSteps(leg.make, leg.section, shop).map((what, i, all) => ({
+        from: i === 0 ? pieces.join(" ") : "",
+        what,
+        to: i === all.length - 1 ? marks : [],
+        check: i === all.length - 1 ? `${fine(leg.section)} square` : "",
+      })),
+    },
+  ];
 }
 
 /** Marks of the pieces of a part that are of this size, as they are written on the wood. */
@@ -147,7 +316,9 @@ function marksOf(parts: readonly Part[], id: string, fits: (stock: Part["stock"]
 
 /** Pieces of a lane that goes through whole stand under the lane's mark: they are not cut apart yet. */
 function partRow({ name }: { name: string }, marks: readonly string[], milled: readonly MilledLane[]): CardRow {
-  const to = distinct(marks.map((mark) => milled.find((each) => each.pieces.length > 1 && each.pieces.includes(mark))?.mark ?? mark));
+  const to = distinct(
+    marks.map((mark) => milled.find((each) => each.pieces.length > 1 && each.pieces.includes(mark))?.mark ?? mark),
+  );
   return { from: name, what: String(to.length), to, check: count(to.length) };
 }
 

@@ -13,8 +13,18 @@ import { seeded } from "../units/seeded";
 
 const need = { length: 1800, width: 850, thickness: 28 };
 const choice = { strips: [], pinned: [], banned: [], crosscutFirst: true };
-const inputs = (rack: ComposeInputs["rack"], change: Partial<ComposeInputs> = {}): ComposeInputs =>
-  ({ rack, species: "european-ash", need, shop: USUAL_SHOP, frame: { width: 850, overhang: 40, leg: 75 }, choice, rings: "alternate", sets: 100, seed: 1, ...change });
+const inputs = (rack: ComposeInputs["rack"], change: Partial<ComposeInputs> = {}): ComposeInputs => ({
+  rack,
+  species: "european-ash",
+  need,
+  shop: USUAL_SHOP,
+  frame: { width: 850, overhang: 40, leg: 75 },
+  choice,
+  rings: "alternate",
+  sets: 100,
+  seed: 1,
+  ...change,
+});
 
 function composed(given: ComposeInputs): Composed {
   const last = [...composePanel(given)].at(-1)!;
@@ -23,7 +33,8 @@ function composed(given: ComposeInputs): Composed {
 }
 
 describe("the cheapest cover of the width", () => {
-  const small = (seed: number): Candidate[] => panelCandidates(randomRack(seed, 14), "european-ash", need, USUAL_SHOP, choice).candidates;
+  const small = (seed: number): Candidate[] =>
+    panelCandidates(randomRack(seed, 14), "european-ash", need, USUAL_SHOP, choice).candidates;
 
   it("is what trying every subset finds (exhaustive, 12 seeded racks)", () => {
     for (let seed = 1; seed <= 12; seed += 1) {
@@ -31,7 +42,13 @@ describe("the cheapest cover of the width", () => {
       let least = Infinity;
       for (let mask = 0; mask < 1 << candidates.length; mask += 1) {
         let [width, cost, count] = [0, 0, 0];
-        candidates.forEach((each, i) => { if (mask & (1 << i)) { width += each.width; cost += each.cost; count += 1; } });
+        candidates.forEach((each, i) => {
+          if (mask & (1 << i)) {
+            width += each.width;
+            cost += each.cost;
+            count += 1;
+          }
+        });
         if (width >= 500 && count <= 5) least = Math.min(least, cost);
       }
       expect(cheapestCover(candidates, 500, 5).best).toBe(least);
@@ -42,7 +59,12 @@ describe("the cheapest cover of the width", () => {
     const candidates = small(3);
     const cover = cheapestCover(candidates, 400, 6);
     const budget = cover.best * 1.2;
-    const found = [...setsWithin(candidates, cover, budget, 1e6)].map((set) => set.map((each) => each.board.id).sort().join());
+    const found = [...setsWithin(candidates, cover, budget, 1e6)].map((set) =>
+      set
+        .map((each) => each.board.id)
+        .sort()
+        .join(),
+    );
     expect(new Set(found).size).toBe(found.length);
     for (const set of [...setsWithin(candidates, cover, budget, 1e6)]) {
       expect(set.reduce((sum, each) => sum + each.cost, 0)).toBeLessThanOrEqual(budget + 1e-6);
@@ -53,7 +75,9 @@ describe("the cheapest cover of the width", () => {
 
 describe("the panel search against the highs solver on the same model", () => {
   let highs: Awaited<ReturnType<typeof highsLoader>>;
-  beforeAll(async () => { highs = await highsLoader(); });
+  beforeAll(async () => {
+    highs = await highsLoader();
+  });
 
   it.each([1, 2, 3, 4, 5, 6])("rack %i: never below its optimum, waste within 3 %% of it", (seed) => {
     const rack = randomRack(seed, 20 + 4 * seed);
@@ -83,17 +107,25 @@ describe("composing", () => {
     expect(panel.cost - panel.bound).toBeLessThanOrEqual(BEAUTY_BUDGET * (panel.bound - panel.net) + 1e-6);
   });
   it("looking longer never looks worse", () => {
-    expect(composed(inputs(rack, { sets: 400 })).fault).toBeLessThanOrEqual(composed(inputs(rack, { sets: 1 })).fault + 1e-9);
+    expect(composed(inputs(rack, { sets: 400 })).fault).toBeLessThanOrEqual(
+      composed(inputs(rack, { sets: 1 })).fault + 1e-9,
+    );
   });
   it("keeps pinned boards in and banned ones out", () => {
     const first = composed(inputs(rack)).strips.map((each) => each.board);
-    const other = panelCandidates(rack, "european-ash", need, USUAL_SHOP, choice).candidates.map((each) => each.board.id).find((id) => !first.includes(id))!;
-    const again = composed(inputs(rack, { choice: { ...choice, pinned: [other], banned: [first[0]] } })).strips.map((each) => each.board);
+    const other = panelCandidates(rack, "european-ash", need, USUAL_SHOP, choice)
+      .candidates.map((each) => each.board.id)
+      .find((id) => !first.includes(id))!;
+    const again = composed(inputs(rack, { choice: { ...choice, pinned: [other], banned: [first[0]] } })).strips.map(
+      (each) => each.board,
+    );
     expect(again).toContain(other);
     expect(again).not.toContain(first[0]);
   });
   it("alternates the rings, or shows the better face, as the school is", () => {
-    expect(new Set(composed(inputs(rack, { rings: "best-face" })).strips.map((each) => each.face))).toEqual(new Set(["bark-up"]));
+    expect(new Set(composed(inputs(rack, { rings: "best-face" })).strips.map((each) => each.face))).toEqual(
+      new Set(["bark-up"]),
+    );
     composed(inputs(rack)).strips.forEach((each, i) => expect(each.face).toBe(i % 2 ? "bark-down" : "bark-up"));
   });
   it("leaves boards another piece has reserved", () => {
@@ -103,10 +135,16 @@ describe("composing", () => {
 });
 
 describe("a rack that can't make the panel says what is missing and the fix", () => {
-  const none = (rack: ComposeInputs["rack"], change: Partial<ComposeInputs> = {}) => ([...composePanel(inputs(rack, change))][0] as { none: string }).none;
-  it("no board of the species", () => expect(none(randomRack(1, 5), { species: "teak" })).toMatch(/No board of this species.*add boards/));
-  it("no board long enough", () => expect(none(randomRack(1, 9), { need: { ...need, length: 5000 } })).toMatch(/None of the 9 boards gives a strip 5040 mm long.*Shorten/));
-  it("not enough of them", () => expect(none([demoBoard({ width: 200 })])).toMatch(/add up to 197 mm; the top needs 850 mm.*buy 3 more/));
+  const none = (rack: ComposeInputs["rack"], change: Partial<ComposeInputs> = {}) =>
+    ([...composePanel(inputs(rack, change))][0] as { none: string }).none;
+  it("no board of the species", () =>
+    expect(none(randomRack(1, 5), { species: "teak" })).toMatch(/No board of this species.*add boards/));
+  it("no board long enough", () =>
+    expect(none(randomRack(1, 9), { need: { ...need, length: 5000 } })).toMatch(
+      /None of the 9 boards gives a strip 5040 mm long.*Shorten/,
+    ));
+  it("not enough of them", () =>
+    expect(none([demoBoard({ width: 200 })])).toMatch(/add up to 197 mm; the top needs 850 mm.*buy 3 more/));
 });
 
 describe("windows between defects", () => {
@@ -115,11 +153,19 @@ describe("windows between defects", () => {
     expect(widestWindow(demoBoard({ defects: [knot(100, 60)] }), 1840)).toEqual({ slide: 140, width: 160, from: 0 });
   });
   it("rips beside it when it is not", () => {
-    expect(widestWindow(demoBoard({ length: 1850, defects: [knot(900, 120)] }), 1840)).toMatchObject({ width: 120, from: 0 });
-    expect(widestWindow(demoBoard({ length: 1850, defects: [knot(900, 10)] }), 1840)).toMatchObject({ width: 120, from: 40 });
+    expect(widestWindow(demoBoard({ length: 1850, defects: [knot(900, 120)] }), 1840)).toMatchObject({
+      width: 120,
+      from: 0,
+    });
+    expect(widestWindow(demoBoard({ length: 1850, defects: [knot(900, 10)] }), 1840)).toMatchObject({
+      width: 120,
+      from: 40,
+    });
   });
   it("a board its defects cover gives nothing", () => {
-    expect(widestWindow(demoBoard({ defects: [{ kind: "wane", x: 0, y: 0, length: 2400, width: 160 }] }), 1840).width).toBe(0);
+    expect(
+      widestWindow(demoBoard({ defects: [{ kind: "wane", x: 0, y: 0, length: 2400, width: 160 }] }), 1840).width,
+    ).toBe(0);
   });
 });
 
@@ -128,14 +174,20 @@ describe("a prized board", () => {
   const frame = { width: 600, overhang: 40, leg: 75 };
   it("in the panel is a fault, wherever it lies", () => {
     const plain = arrangementFault(set, frame);
-    for (const each of set) expect(arrangementFault(set, { ...frame, prized: [each.board.id] })).toBeGreaterThan(plain + 1);
+    for (const each of set)
+      expect(arrangementFault(set, { ...frame, prized: [each.board.id] })).toBeGreaterThan(plain + 1);
     expect(arrangementFault(set, { ...frame, prized: ["another"] })).toBe(plain);
   });
   it("is spared when another set wastes about as little, and used when it is pinned", () => {
-    const boards = [...Array.from({ length: 8 }, (_, i) => demoBoard({ id: `N${i}`, width: 123, length: 1840 })), demoBoard({ id: "WIDE", width: 247, length: 1840 })];
+    const boards = [
+      ...Array.from({ length: 8 }, (_, i) => demoBoard({ id: `N${i}`, width: 123, length: 1840 })),
+      demoBoard({ id: "WIDE", width: 247, length: 1840 }),
+    ];
     const ask = { need: { ...need, width: 600 }, frame: { width: 600, overhang: 40, leg: 75 }, sets: 5000 };
     expect(composed(inputs(boards, ask)).strips.map((each) => each.board)).not.toContain("WIDE");
-    expect(composed(inputs(boards, { ...ask, choice: { ...choice, pinned: ["WIDE"] } })).strips.map((each) => each.board)).toContain("WIDE");
+    expect(
+      composed(inputs(boards, { ...ask, choice: { ...choice, pinned: ["WIDE"] } })).strips.map((each) => each.board),
+    ).toContain("WIDE");
   });
 });
 
@@ -151,7 +203,8 @@ describe("orders", () => {
     walk(set, []);
     expect(bestOrder(set, frame, seeded(1), 12).fault).toBeCloseTo(least, 9);
   });
-  it("what is over comes off the two outer strips alike", () => expect(jointLines([100, 100, 120], 300)).toEqual([90, 190]));
+  it("what is over comes off the two outer strips alike", () =>
+    expect(jointLines([100, 100, 120], 300)).toEqual([90, 190]));
 });
 
 describe("the whole search, where every panel can be tried (exhaustive)", () => {
@@ -161,7 +214,12 @@ describe("the whole search, where every panel can be tried (exhaustive)", () => 
     const { candidates } = panelCandidates(rack, "european-ash", small, USUAL_SHOP, choice);
     const net = small.length * small.width * small.thickness;
     const panel = composed(inputs(rack, { need: small, frame, sets: 1e6 }));
-    const all = allPanels(candidates, small.width, { ...frame, prized: prizedBoards(rack, "european-ash").map((each) => each.id) }, (least) => least + BEAUTY_BUDGET * (least - net));
+    const all = allPanels(
+      candidates,
+      small.width,
+      { ...frame, prized: prizedBoards(rack, "european-ash").map((each) => each.id) },
+      (least) => least + BEAUTY_BUDGET * (least - net),
+    );
     expect(all.orders).toBeGreaterThan(1);
     expect(panel.bound).toBeCloseTo(all.cost, -1);
     expect(panel.fault).toBeCloseTo(all.fault, 9);

@@ -47,21 +47,44 @@ export function cheapestCover(candidates: readonly Candidate[], width: number, l
       }
     }
   }
-  return { best: table[most * row + needed], needed, most, bound: (from, left, open) => table[layer * from + left * row + Math.max(0, open)] };
+  return {
+    best: table[most * row + needed],
+    needed,
+    most,
+    bound: (from, left, open) => table[layer * from + left * row + Math.max(0, open)],
+  };
 }
 
 /** All sets that cost at most `budget`, cheapest branches first, until `limit` are found. */
-export function* setsWithin(candidates: readonly Candidate[], cover: Cover, budget: number, limit: number): Generator<Candidate[]> {
+export function* setsWithin(
+  candidates: readonly Candidate[],
+  cover: Cover,
+  budget: number,
+  limit: number,
+): Generator<Candidate[]> {
   let found = 0;
   const chosen: Candidate[] = [];
   function* walk(i: number, left: number, open: number, spent: number): Generator<Candidate[]> {
     if (found >= limit) return;
-    if (open <= 0) { found += 1; yield chosen.slice(); return; }
+    if (open <= 0) {
+      found += 1;
+      yield chosen.slice();
+      return;
+    }
     if (i === candidates.length || left === 0) return;
     const w = steps(candidates[i].width);
     const take = spent + candidates[i].cost + cover.bound(i + 1, left - 1, open - w);
     const skip = spent + cover.bound(i + 1, left, open);
-    const branches: [number, boolean][] = take <= skip ? [[take, true], [skip, false]] : [[skip, false], [take, true]];
+    const branches: [number, boolean][] =
+      take <= skip
+        ? [
+            [take, true],
+            [skip, false],
+          ]
+        : [
+            [skip, false],
+            [take, true],
+          ];
     for (const [least, taking] of branches) {
       if (least > budget + 1e-6) continue;
       if (taking) {

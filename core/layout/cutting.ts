@@ -9,19 +9,54 @@ import type { Taken } from "./runs";
 import { Cut, firstCut, LaidSection, SearchInputs } from "./search";
 
 /** One rough piece that must be cut: mm, thickness after milling; `net` mm³ when finished; a `hidden` one may hold sapwood. */
-export interface RoughPiece { id: string; part: string; label: string; length: number; width: number; thickness: number; net?: number; hidden?: boolean; matched?: string }
+export interface RoughPiece {
+  id: string;
+  part: string;
+  label: string;
+  length: number;
+  width: number;
+  thickness: number;
+  net?: number;
+  hidden?: boolean;
+  matched?: string;
+}
 
 /** A rough piece at its place on a board; x along it, y across. */
-export interface Placed { piece: RoughPiece; board: string; x: number; y: number }
+export interface Placed {
+  piece: RoughPiece;
+  board: string;
+  x: number;
+  y: number;
+}
 
 /** The panel's strip as it is crosscut from its board, mm. */
-export interface StripCut { board: string; x: number; y: number; length: number; width: number }
+export interface StripCut {
+  board: string;
+  x: number;
+  y: number;
+  length: number;
+  width: number;
+}
 
 /** One board and all that is cut from it, left to right; `offcuts` go back on the rack. */
-export interface BoardCut { board: Board; sections: LaidSection[]; strip: StripCut | null; offcuts: Board[]; sawn: boolean }
+export interface BoardCut {
+  board: Board;
+  sections: LaidSection[];
+  strip: StripCut | null;
+  offcuts: Board[];
+  sawn: boolean;
+}
 
 /** Where every piece is cut. `stale` names sections that no longer fit; `chosen` is whether a search's answer stands. */
-export interface CuttingPlan { boards: BoardCut[]; placed: Placed[]; missing: RoughPiece[]; stale: LaidSection[]; chosen: boolean; circle: Cutting["matches"]; unknown: Cutting["matches"] }
+export interface CuttingPlan {
+  boards: BoardCut[];
+  placed: Placed[];
+  missing: RoughPiece[];
+  stale: LaidSection[];
+  chosen: boolean;
+  circle: Cutting["matches"];
+  unknown: Cutting["matches"];
+}
 
 /**
  * The cutting plan: what was sawn stays, what a search chose stands where it still fits, and the rest is laid out at once.
@@ -30,7 +65,13 @@ export interface CuttingPlan { boards: BoardCut[]; placed: Placed[]; missing: Ro
  * @param rack   free boards of the right wood
  * @param strips what the panel takes from its boards
  */
-export function cuttingPlan(pieces: readonly RoughPiece[], cutting: Cutting, rack: readonly RackBoard[], strips: readonly StripCut[], shop: Shop): CuttingPlan {
+export function cuttingPlan(
+  pieces: readonly RoughPiece[],
+  cutting: Cutting,
+  rack: readonly RackBoard[],
+  strips: readonly StripCut[],
+  shop: Shop,
+): CuttingPlan {
   const { groups, circle, unknown } = groupsFor(pieces, cutting);
   const byId = new Map(pieces.map((piece) => [piece.id, piece]));
   const held = sawnPieces(cutting);
@@ -39,50 +80,124 @@ export function cuttingPlan(pieces: readonly RoughPiece[], cutting: Cutting, rac
   const [sections, stale]: [LaidSection[], LaidSection[]] = [[], []];
   for (const section of cutting.sections) {
     const board = rack.find((each) => each.id === section.board);
-    const fits = board !== undefined && !board.reservedBy && sectionHolds(section, board, byId, wanted, shop) && !strips.some((strip) => strip.board === board.id && overlaps(strip, section, shop.kerf)) && !sections.some((other) => other.board === board.id && overlaps(other, section, shop.kerf));
+    const fits =
+      board !== undefined &&
+      !board.reservedBy &&
+      sectionHolds(section, board, byId, wanted, shop) &&
+      !strips.some((strip) => strip.board === board.id && overlaps(strip, section, shop.kerf)) &&
+      !sections.some((other) => other.board === board.id && overlaps(other, section, shop.kerf));
     (fits ? sections : stale).push(section);
     if (fits) for (const id of section.lanes.flatMap((lane) => lane.pieces)) wanted.delete(id);
   }
   const rest = open.filter((piece) => wanted.has(piece.id));
   const taken = takenBy(strips, sections);
-  const first = rest.length > 0 ? firstCut({ pieces: rest, rack, taken, shop, sequence: cutting.sequence, groups }) : null;
+  const first =
+    rest.length > 0 ? firstCut({ pieces: rest, rack, taken, shop, sequence: cutting.sequence, groups }) : null;
   const all = [...sections, ...(first?.sections ?? [])];
   const missing = (first?.missing ?? []).map((id) => byId.get(id)!);
-  return { boards: boardCuts(cutting, rack, all, strips, shop), placed: placedOf([...cutting.sawn.flatMap((each) => each.sections), ...all], byId, shop.kerf), missing, stale, chosen: cutting.sections.length > 0 && stale.length === 0, circle, unknown };
+  return {
+    boards: boardCuts(cutting, rack, all, strips, shop),
+    placed: placedOf([...cutting.sawn.flatMap((each) => each.sections), ...all], byId, shop.kerf),
+    missing,
+    stale,
+    chosen: cutting.sections.length > 0 && stale.length === 0,
+    circle,
+    unknown,
+  };
 }
 
 /** What a search must be given to do better: pieces not sawn yet, and what of the boards is free. */
-export function searchFor(pieces: readonly RoughPiece[], cutting: Cutting, rack: readonly RackBoard[], strips: readonly StripCut[], shop: Shop, rounds: number, seed: number): SearchInputs {
+export function searchFor(
+  pieces: readonly RoughPiece[],
+  cutting: Cutting,
+  rack: readonly RackBoard[],
+  strips: readonly StripCut[],
+  shop: Shop,
+  rounds: number,
+  seed: number,
+): SearchInputs {
   const held = sawnPieces(cutting);
-  return { pieces: pieces.filter((piece) => !held.has(piece.id)), rack, taken: takenBy(strips, []), shop, sequence: cutting.sequence, groups: groupsFor(pieces, cutting).groups, rounds, seed };
+  return {
+    pieces: pieces.filter((piece) => !held.has(piece.id)),
+    rack,
+    taken: takenBy(strips, []),
+    shop,
+    sequence: cutting.sequence,
+    groups: groupsFor(pieces, cutting).groups,
+    rounds,
+    seed,
+  };
 }
 
 /** Share of the wood used up that does not end in the piece. */
 export const wasteOf = (cut: Pick<Cut, "cost" | "net">) => (cut.cost > 0 ? (cut.cost - cut.net) / cut.cost : 0);
 
 function groupsFor(pieces: readonly RoughPiece[], cutting: Cutting) {
-  const own = pieces.flatMap((piece) => (piece.matched ? [{ piece: piece.id, as: pieces.find((other) => other.matched === piece.matched)!.id }] : [])).filter((each) => each.piece !== each.as);
-  return matchingGroups([...own, ...cutting.matches], pieces.map((piece) => piece.id));
+  const own = pieces
+    .flatMap((piece) =>
+      piece.matched ? [{ piece: piece.id, as: pieces.find((other) => other.matched === piece.matched)!.id }] : [],
+    )
+    .filter((each) => each.piece !== each.as);
+  return matchingGroups(
+    [...own, ...cutting.matches],
+    pieces.map((piece) => piece.id),
+  );
 }
 
 /** Pieces that have been sawn and not spoiled since. */
 function sawnPieces(cutting: Cutting): Set<string> {
-  return new Set(cutting.sawn.flatMap((sawn) => sawn.sections.flatMap((section) => section.lanes.flatMap((lane) => lane.pieces)).filter((id) => !cutting.spoiled.some((each) => each.piece === id && each.board === sawn.board.id))));
+  return new Set(
+    cutting.sawn.flatMap((sawn) =>
+      sawn.sections
+        .flatMap((section) => section.lanes.flatMap((lane) => lane.pieces))
+        .filter((id) => !cutting.spoiled.some((each) => each.piece === id && each.board === sawn.board.id)),
+    ),
+  );
 }
 
-const takenBy = (strips: readonly StripCut[], sections: readonly LaidSection[]): Taken[] =>
-  [...strips, ...sections.map((section) => ({ board: section.board, x: section.x, y: section.y, length: section.length, width: widthOf(section, 0) }))];
+const takenBy = (strips: readonly StripCut[], sections: readonly LaidSection[]): Taken[] => [
+  ...strips,
+  ...sections.map((section) => ({
+    board: section.board,
+    x: section.x,
+    y: section.y,
+    length: section.length,
+    width: widthOf(section, 0),
+  })),
+];
 
-const widthOf = (section: LaidSection, kerf: number) => section.lanes.reduce((sum, lane) => sum + lane.width + kerf, -kerf);
-const overlaps = (a: { x: number; length: number }, b: { x: number; length: number }, kerf: number) => a.x < b.x + b.length + kerf - 0.01 && b.x < a.x + a.length + kerf - 0.01;
+const widthOf = (section: LaidSection, kerf: number) =>
+  section.lanes.reduce((sum, lane) => sum + lane.width + kerf, -kerf);
+const overlaps = (a: { x: number; length: number }, b: { x: number; length: number }, kerf: number) =>
+  a.x < b.x + b.length + kerf - 0.01 && b.x < a.x + a.length + kerf - 0.01;
 
-function sectionHolds(section: LaidSection, board: Board, pieces: ReadonlyMap<string, RoughPiece>, wanted: ReadonlySet<string>, shop: Shop): boolean {
-  if (section.x + section.length > board.length + 0.5 || section.y + widthOf(section, shop.kerf) > Math.min(widthAt(board, section.x), widthAt(board, section.x + section.length)) + 0.5) return false;
+function sectionHolds(
+  section: LaidSection,
+  board: Board,
+  pieces: ReadonlyMap<string, RoughPiece>,
+  wanted: ReadonlySet<string>,
+  shop: Shop,
+): boolean {
+  if (
+    section.x + section.length > board.length + 0.5 ||
+    section.y + widthOf(section, shop.kerf) >
+      Math.min(widthAt(board, section.x), widthAt(board, section.x + section.length)) + 0.5
+  )
+    return false;
   return section.lanes.every((lane) => {
     const members = lane.pieces.map((id) => pieces.get(id));
     const length = members.reduce((sum, piece) => sum + (piece?.length ?? 0) + shop.kerf, -shop.kerf);
     const whole = milledWhole(members.map((piece) => piece?.length ?? 0));
-    return length <= section.length + 0.5 && members.every((piece) => piece !== undefined && wanted.has(piece.id) && piece.width <= lane.width + 0.5 && millingYield(board, shop, whole ? length : piece.length, piece.width).thickness >= piece.thickness);
+    return (
+      length <= section.length + 0.5 &&
+      members.every(
+        (piece) =>
+          piece !== undefined &&
+          wanted.has(piece.id) &&
+          piece.width <= lane.width + 0.5 &&
+          millingYield(board, shop, whole ? length : piece.length, piece.width).thickness >= piece.thickness,
+      )
+    );
   });
 }
 
@@ -95,7 +210,10 @@ function placedOf(sections: readonly LaidSection[], pieces: ReadonlyMap<string, 
       let x = section.x;
       for (const id of lane.pieces) {
         const piece = pieces.get(id);
-        if (piece) { placed.push({ piece, board: section.board, x, y }); x += piece.length + kerf; }
+        if (piece) {
+          placed.push({ piece, board: section.board, x, y });
+          x += piece.length + kerf;
+        }
       }
       y += lane.width + kerf;
     }
@@ -103,14 +221,38 @@ function placedOf(sections: readonly LaidSection[], pieces: ReadonlyMap<string, 
   return placed;
 }
 
-function boardCuts(cutting: Cutting, rack: readonly RackBoard[], sections: readonly LaidSection[], strips: readonly StripCut[], shop: Shop): BoardCut[] {
-  const sawn: BoardCut[] = cutting.sawn.map((each) => ({ board: each.board, sections: each.sections, strip: each.strip ? { board: each.board.id, ...each.strip } : null, offcuts: each.offcuts, sawn: true }));
+function boardCuts(
+  cutting: Cutting,
+  rack: readonly RackBoard[],
+  sections: readonly LaidSection[],
+  strips: readonly StripCut[],
+  shop: Shop,
+): BoardCut[] {
+  const sawn: BoardCut[] = cutting.sawn.map((each) => ({
+    board: each.board,
+    sections: each.sections,
+    strip: each.strip ? { board: each.board.id, ...each.strip } : null,
+    offcuts: each.offcuts,
+    sawn: true,
+  }));
   const names = rack.map((board) => board.id);
-  const open = rack.filter((board) => strips.some((each) => each.board === board.id) || sections.some((each) => each.board === board.id)).map((board): BoardCut => {
-    const mine = sections.filter((each) => each.board === board.id).sort((a, b) => a.x - b.x);
-    const strip = strips.find((each) => each.board === board.id) ?? null;
-    const cuts = [...mine.map((section) => ({ x: section.x, y: section.y, length: section.length, width: widthOf(section, shop.kerf) })), ...(strip ? [strip] : [])];
-    return { board, sections: mine, strip, offcuts: offcutsOf(board, cuts, shop, names), sawn: false };
-  });
+  const open = rack
+    .filter(
+      (board) => strips.some((each) => each.board === board.id) || sections.some((each) => each.board === board.id),
+    )
+    .map((board): BoardCut => {
+      const mine = sections.filter((each) => each.board === board.id).sort((a, b) => a.x - b.x);
+      const strip = strips.find((each) => each.board === board.id) ?? null;
+      const cuts = [
+        ...mine.map((section) => ({
+          x: section.x,
+          y: section.y,
+          length: section.length,
+          width: widthOf(section, shop.kerf),
+        })),
+        ...(strip ? [strip] : []),
+      ];
+      return { board, sections: mine, strip, offcuts: offcutsOf(board, cuts, shop, names), sawn: false };
+    });
   return [...sawn, ...open];
 }

@@ -12,8 +12,18 @@ export function withSawn(cutting: Cutting, plan: CuttingPlan, id: string, on: st
   if (!cut) throw new Error(`The plan saws no board ${id}.`);
   const { reservedBy: _, ...board } = cut.board as typeof cut.board & { reservedBy?: unknown };
   return {
-    ...cutting, sections: plan.boards.filter((each) => !each.sawn && each !== cut).flatMap((each) => each.sections),
-    sawn: [...cutting.sawn, { board, on, strip: cut.strip ? { x: cut.strip.x, y: cut.strip.y, length: cut.strip.length, width: cut.strip.width } : null, sections: cut.sections, offcuts: cut.offcuts.map((each) => strip(each)) }],
+    ...cutting,
+    sections: plan.boards.filter((each) => !each.sawn && each !== cut).flatMap((each) => each.sections),
+    sawn: [
+      ...cutting.sawn,
+      {
+        board,
+        on,
+        strip: cut.strip ? { x: cut.strip.x, y: cut.strip.y, length: cut.strip.length, width: cut.strip.width } : null,
+        sections: cut.sections,
+        offcuts: cut.offcuts.map((each) => strip(each)),
+      },
+    ],
     ticked: [...cutting.ticked, `board:${id}`],
   };
 }
@@ -22,16 +32,28 @@ export function withSawn(cutting: Cutting, plan: CuttingPlan, id: string, on: st
 export function withoutSawn(cutting: Cutting, id: string): Cutting {
   const back = cutting.sawn.filter((each) => each.board.id === id);
   return {
-    ...cutting, sawn: cutting.sawn.filter((each) => each.board.id !== id), sections: [...cutting.sections, ...back.flatMap((each) => each.sections)],
-    spoiled: cutting.spoiled.filter((each) => each.board !== id), ticked: cutting.ticked.filter((each) => each !== `board:${id}`),
+    ...cutting,
+    sawn: cutting.sawn.filter((each) => each.board.id !== id),
+    sections: [...cutting.sections, ...back.flatMap((each) => each.sections)],
+    spoiled: cutting.spoiled.filter((each) => each.board !== id),
+    ticked: cutting.ticked.filter((each) => each !== `board:${id}`),
   };
 }
 
 /** The record after a piece went wrong: it is planned again from what is left, and what was laid out stays. */
 export function withSpoiled(cutting: Cutting, plan: CuttingPlan, piece: string, on: string, why: string): Cutting {
-  const board = cutting.sawn.findLast((each) => each.sections.some((section) => section.lanes.some((lane) => lane.pieces.includes(piece))))?.board.id;
+  const board = cutting.sawn.findLast((each) =>
+    each.sections.some((section) => section.lanes.some((lane) => lane.pieces.includes(piece))),
+  )?.board.id;
   if (!board) throw new Error(`${piece} has not been sawn.`);
-  return { ...cutting, sections: plan.boards.filter((each) => !each.sawn).flatMap((each) => each.sections), spoiled: [...cutting.spoiled, { piece, board, on, why }] };
+  return {
+    ...cutting,
+    sections: plan.boards.filter((each) => !each.sawn).flatMap((each) => each.sections),
+    spoiled: [...cutting.spoiled, { piece, board, on, why }],
+  };
 }
 
-const strip = <T extends object>(board: T): T => { const { reservedBy: _, ...rest } = board as T & { reservedBy?: unknown }; return rest as T; };
+const strip = <T extends object>(board: T): T => {
+  const { reservedBy: _, ...rest } = board as T & { reservedBy?: unknown };
+  return rest as T;
+};

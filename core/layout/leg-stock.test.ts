@@ -5,16 +5,27 @@ import { demoBoard } from "../testing/boards";
 import { FACE, LEAF_EXTRA, legPieces, legSteps, legYield, resawnLeaves, thickestLeg } from "./leg-stock";
 
 describe("ways to a thick leg", () => {
-  it.each(["solid", "laminated", "core-faces", "diagonal"] as const)("%s: what is sawn for a leg yields that leg", (make) => {
-    for (const section of [50, 75, 90]) {
-      const [first] = legPieces(make, section, 2);
-      expect(legYield(make, first.thickness, first.width)).toBeCloseTo(section, 9);
-    }
-  });
+  it.each(["solid", "laminated", "core-faces", "diagonal"] as const)(
+    "%s: what is sawn for a leg yields that leg",
+    (make) => {
+      for (const section of [50, 75, 90]) {
+        const [first] = legPieces(make, section, 2);
+        expect(legYield(make, first.thickness, first.width)).toBeCloseTo(section, 9);
+      }
+    },
+  );
   it("sawn at 45°: the square turned on its corner lies inside the glued blank, the glue line on its diagonal (rotation)", () => {
     const section = 80;
     const [board] = legPieces("diagonal", section, 2);
-    const corners = [[-1, -1], [1, -1], [1, 1], [-1, 1]].map(([x, y]) => { const c = Math.SQRT1_2; return [((x * section) / 2) * c - ((y * section) / 2) * c, ((x * section) / 2) * c + ((y * section) / 2) * c]; });
+    const corners = [
+      [-1, -1],
+      [1, -1],
+      [1, 1],
+      [-1, 1],
+    ].map(([x, y]) => {
+      const c = Math.SQRT1_2;
+      return [((x * section) / 2) * c - ((y * section) / 2) * c, ((x * section) / 2) * c + ((y * section) / 2) * c];
+    });
     for (const [across, through] of corners) {
       expect(Math.abs(through)).toBeLessThanOrEqual(board.thickness);
       expect(Math.abs(across)).toBeLessThanOrEqual(board.width / 2);
@@ -40,26 +51,45 @@ describe("ways to a thick leg", () => {
     expect(legSteps("core-faces", 75, USUAL_SHOP).join(" ")).not.toMatch(/opens only/);
   });
   it("each way has its own cut list: no thick stock, yet legs", () => {
-    const thin = [...plainRack().filter((board) => !board.id.startsWith("L")), ...Array.from({ length: 4 }, (_, i) => demoBoard({ id: `W${i}`, thickness: 65, width: 130, length: 2600 })), ...Array.from({ length: 3 }, (_, i) => demoBoard({ id: `V${i}`, thickness: 80, width: 90, length: 2000 }))];
-    const pieces = (make: string) => planOf(tableWith(at("form.leg.make", make)), thin).cutting.pieces.filter((each) => each.part === "leg");
+    const thin = [
+      ...plainRack().filter((board) => !board.id.startsWith("L")),
+      ...Array.from({ length: 4 }, (_, i) => demoBoard({ id: `W${i}`, thickness: 65, width: 130, length: 2600 })),
+      ...Array.from({ length: 3 }, (_, i) => demoBoard({ id: `V${i}`, thickness: 80, width: 90, length: 2000 })),
+    ];
+    const pieces = (make: string) =>
+      planOf(tableWith(at("form.leg.make", make)), thin).cutting.pieces.filter((each) => each.part === "leg");
     expect(pieces("solid").map((each) => each.id)).toEqual(["L1", "L2", "L3", "L4"]);
     expect(pieces("laminated")).toHaveLength(8);
-    expect(pieces("core-faces").map((each) => each.id).slice(0, 3)).toEqual(["L1c", "L1f", "L1g"]);
+    expect(
+      pieces("core-faces")
+        .map((each) => each.id)
+        .slice(0, 3),
+    ).toEqual(["L1c", "L1f", "L1g"]);
     const plan = planOf(tableWith(at("form.leg.make", "diagonal")), thin);
     expect(find(plan, "cutting.legs").level).toBe("holds");
     // both boards of one leg come from one board of the rack
-    for (const leg of ["L1", "L2", "L3", "L4"]) expect(new Set(plan.cutting.placed.filter((each) => each.piece.matched === leg).map((each) => each.board)).size).toBe(1);
+    for (const leg of ["L1", "L2", "L3", "L4"])
+      expect(
+        new Set(plan.cutting.placed.filter((each) => each.piece.matched === leg).map((each) => each.board)).size,
+      ).toBe(1);
   });
 });
 
 describe("the thickest leg a rack gives", () => {
-  const boards = [demoBoard({ id: "A", thickness: 52, width: 160 }), demoBoard({ id: "B", thickness: 90, width: 100, length: 700 }), demoBoard({ id: "C", thickness: 60, width: 80 })];
+  const boards = [
+    demoBoard({ id: "A", thickness: 52, width: 160 }),
+    demoBoard({ id: "B", thickness: 90, width: 100, length: 700 }),
+    demoBoard({ id: "C", thickness: 60, width: 80 }),
+  ];
   it("comes from the board that is thick and wide enough, flattened at the leg's length (by hand)", () => {
     // 60 less two cleanings; C is 80 wide, less two jointed edges
     expect(thickestLeg("solid", boards, 750, USUAL_SHOP)).toEqual({ section: 58, board: "C" });
     // twice 58.4, less 2, but only 77 less 2 wide; A is twice 50.4, less 2
     expect(thickestLeg("laminated", boards, 750, USUAL_SHOP)).toEqual({ section: 98.5, board: "A" });
-    expect(thickestLeg("diagonal", boards, 750, USUAL_SHOP)).toEqual({ section: Math.floor((100.8 / Math.SQRT2 - 3) * 2) / 2, board: "A" });
+    expect(thickestLeg("diagonal", boards, 750, USUAL_SHOP)).toEqual({
+      section: Math.floor((100.8 / Math.SQRT2 - 3) * 2) / 2,
+      board: "A",
+    });
   });
   it("is none where no board is long enough", () => expect(thickestLeg("solid", boards, 2500, USUAL_SHOP)).toBeNull());
 });

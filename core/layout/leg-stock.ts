@@ -5,7 +5,12 @@ import { millingYield } from "../stock/milling";
 import { END_TRIM } from "./runs";
 
 /** A piece sawn for a leg: `suffix` follows its mark. mm; width rough, thickness after milling. */
-export interface LegPiece { suffix: string; width: number; thickness: number; matched: boolean }
+export interface LegPiece {
+  suffix: string;
+  width: number;
+  thickness: number;
+  matched: boolean;
+}
 
 /** Extra thickness of a laminated leaf, to true the glued leg, mm. @source common practice */
 export const LEAF_EXTRA = 2;
@@ -18,16 +23,31 @@ const DIAGONAL_EXTRA = 3;
 
 /** What is sawn for one leg of `section` mm square. @param kerf  of the bandsaw that opens the faces, mm */
 export function legPieces(make: Form["leg"]["make"], section: number, kerf: number): LegPiece[] {
-  const piece = (suffix: string, width: number, thickness: number, matched = false): LegPiece => ({ suffix, width, thickness, matched });
+  const piece = (suffix: string, width: number, thickness: number, matched = false): LegPiece => ({
+    suffix,
+    width,
+    thickness,
+    matched,
+  });
   switch (make) {
-    case "solid": return [piece("", section, section)];
-    case "laminated": return ["a", "b"].map((suffix) => piece(suffix, section + LEAF_EXTRA, section / 2 + LEAF_EXTRA / 2));
+    case "solid":
+      return [piece("", section, section)];
+    case "laminated":
+      return ["a", "b"].map((suffix) => piece(suffix, section + LEAF_EXTRA, section / 2 + LEAF_EXTRA / 2));
     // two blanks of one board, each opened into two faces that are neighbours in the tree
     case "core-faces": {
       const core = section - 2 * FACE.thickness + CORE_EXTRA;
-      return [piece("c", core, core), ...["f", "g"].map((suffix) => piece(suffix, section + LEAF_EXTRA, 2 * (FACE.thickness + FACE.cleaning) + kerf, true))];
+      return [
+        piece("c", core, core),
+        ...["f", "g"].map((suffix) =>
+          piece(suffix, section + LEAF_EXTRA, 2 * (FACE.thickness + FACE.cleaning) + kerf, true),
+        ),
+      ];
     }
-    case "diagonal": return ["a", "b"].map((suffix) => piece(suffix, (section + DIAGONAL_EXTRA) * Math.SQRT2, ((section + DIAGONAL_EXTRA) * Math.SQRT2) / 2, true));
+    case "diagonal":
+      return ["a", "b"].map((suffix) =>
+        piece(suffix, (section + DIAGONAL_EXTRA) * Math.SQRT2, ((section + DIAGONAL_EXTRA) * Math.SQRT2) / 2, true),
+      );
   }
 }
 
@@ -39,10 +59,14 @@ export function legPieces(make: Form["leg"]["make"], section: number, kerf: numb
  */
 export function legYield(make: Form["leg"]["make"], thickness: number, width: number): number {
   switch (make) {
-    case "solid": return Math.max(0, Math.min(thickness, width));
-    case "laminated": return Math.max(0, Math.min(2 * thickness - LEAF_EXTRA, width - LEAF_EXTRA));
-    case "core-faces": return Math.max(0, Math.min(thickness, width) - CORE_EXTRA + 2 * FACE.thickness);
-    case "diagonal": return Math.max(0, Math.min(2 * thickness, width) / Math.SQRT2 - DIAGONAL_EXTRA);
+    case "solid":
+      return Math.max(0, Math.min(thickness, width));
+    case "laminated":
+      return Math.max(0, Math.min(2 * thickness - LEAF_EXTRA, width - LEAF_EXTRA));
+    case "core-faces":
+      return Math.max(0, Math.min(thickness, width) - CORE_EXTRA + 2 * FACE.thickness);
+    case "diagonal":
+      return Math.max(0, Math.min(2 * thickness, width) / Math.SQRT2 - DIAGONAL_EXTRA);
   }
 }
 
@@ -51,12 +75,22 @@ export function legYield(make: Form["leg"]["make"], thickness: number, width: nu
  *
  * @param length  rough length of a leg's pieces, mm; flattened at that length
  */
-export function thickestLeg(make: Form["leg"]["make"], boards: readonly Board[], length: number, shop: Shop): { section: number; board: string } | null {
-  const found = boards.filter((board) => board.length >= length + 2 * END_TRIM).map((board) => {
-    const milled = millingYield(board, shop, length, narrowest(board));
-    return { section: Math.floor(legYield(make, milled.thickness, milled.width) * 2) / 2, board: board.id };
-  });
-  return found.reduce<{ section: number; board: string } | null>((best, each) => (best === null || each.section > best.section ? each : best), null);
+export function thickestLeg(
+  make: Form["leg"]["make"],
+  boards: readonly Board[],
+  length: number,
+  shop: Shop,
+): { section: number; board: string } | null {
+  const found = boards
+    .filter((board) => board.length >= length + 2 * END_TRIM)
+    .map((board) => {
+      const milled = millingYield(board, shop, length, narrowest(board));
+      return { section: Math.floor(legYield(make, milled.thickness, milled.width) * 2) / 2, board: board.id };
+    });
+  return found.reduce<{ section: number; board: string } | null>(
+    (best, each) => (best === null || each.section > best.section ? each : best),
+    null,
+  );
 }
 
 /** Leaves that a board gives when it is resawn: each `leaf` mm thick with its cleaning. @source derived: n leaves hold n − 1 kerfs */
@@ -65,19 +99,32 @@ export function resawnLeaves(thickness: number, leaf: number, kerf: number): num
 }
 
 /** How a leg is made, step by step, as its card says it. */
-export function legSteps(make: Form["leg"]["make"], section: number, shop: Pick<Shop, "bandsawHeight" | "kerf">): string[] {
+export function legSteps(
+  make: Form["leg"]["make"],
+  section: number,
+  shop: Pick<Shop, "bandsawHeight" | "kerf">,
+): string[] {
   const s = Math.round(section);
   switch (make) {
-    case "solid": return ["Joint two faces square, plane the other two, leave it long."];
-    case "laminated": return ["Joint one face of each leaf, glue best faces out.", `True the glued leg to ${s} mm square.`];
-    case "core-faces": return [
-      `Plane the cores to ${s - 2 * FACE.thickness + CORE_EXTRA} mm square.`, `Resaw each blank into two leaves of ${FACE.thickness + FACE.cleaning} mm; letter them as they open.`,
-      "Glue two faces of one blank on opposite sides of the core; trim flush and plane both glued sides true.", `Glue the other two over them, trim, and plane to ${s} mm square: no glue line shows on a face.`,
-      ...(section + LEAF_EXTRA > shop.bandsawHeight ? [`The bandsaw opens only ${shop.bandsawHeight} mm: saw the blanks from both edges, or by hand.`] : []),
-    ];
-    case "diagonal": return [
-      "Glue the two boards face to face, show faces out, rings mirrored.", "Tilt the saw to 45° from square; saw one corner off along the whole length, then the three others: the glue line runs from corner to corner.",
-      `True it to ${s} mm square: all four faces show rift grain.`,
-    ];
+    case "solid":
+      return ["Joint two faces square, plane the other two, leave it long."];
+    case "laminated":
+      return ["Joint one face of each leaf, glue best faces out.", `True the glued leg to ${s} mm square.`];
+    case "core-faces":
+      return [
+        `Plane the cores to ${s - 2 * FACE.thickness + CORE_EXTRA} mm square.`,
+        `Resaw each blank into two leaves of ${FACE.thickness + FACE.cleaning} mm; letter them as they open.`,
+        "Glue two faces of one blank on opposite sides of the core; trim flush and plane both glued sides true.",
+        `Glue the other two over them, trim, and plane to ${s} mm square: no glue line shows on a face.`,
+        ...(section + LEAF_EXTRA > shop.bandsawHeight
+          ? [`The bandsaw opens only ${shop.bandsawHeight} mm: saw the blanks from both edges, or by hand.`]
+          : []),
+      ];
+    case "diagonal":
+      return [
+        "Glue the two boards face to face, show faces out, rings mirrored.",
+        "Tilt the saw to 45° from square; saw one corner off along the whole length, then the three others: the glue line runs from corner to corner.",
+        `True it to ${s} mm square: all four faces show rift grain.`,
+      ];
   }
 }

@@ -3,7 +3,8 @@ import type { BoardCut } from "./cutting";
 import type { LaidSection } from "./search";
 
 /** A section's: the board's and its number from the left. */
-export const sectionMark = (cut: BoardCut, section: LaidSection) => `${cut.board.id}-${cut.sections.indexOf(section) + 1}`;
+export const sectionMark = (cut: BoardCut, section: LaidSection) =>
+  `${cut.board.id}-${cut.sections.indexOf(section) + 1}`;
 
 /** A lane's: its section's, with a letter where there are several. A lane of one piece bears the piece's own mark. */
 export function laneMark(cut: BoardCut, section: LaidSection, lane: number): string {

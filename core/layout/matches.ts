@@ -6,7 +6,10 @@ import type { Cutting } from "../piece/schema";
  * @param marks  every piece there is
  * @returns group by piece; `circle` names the rules that run round in one, `unknown` those that name no piece
  */
-export function matchingGroups(matches: Cutting["matches"], marks: readonly string[]): { groups: Record<string, string>; circle: Cutting["matches"]; unknown: Cutting["matches"] } {
+export function matchingGroups(
+  matches: Cutting["matches"],
+  marks: readonly string[],
+): { groups: Record<string, string>; circle: Cutting["matches"]; unknown: Cutting["matches"] } {
   const known = new Set(marks);
   const unknown = matches.filter((each) => !known.has(each.piece) || !known.has(each.as));
   const follows = new Map<string, string>();
@@ -14,11 +17,20 @@ export function matchingGroups(matches: Cutting["matches"], marks: readonly stri
   for (const match of matches) {
     if (unknown.includes(match)) continue;
     const leader = leaderOf(follows, match.as);
-    if (leader === match.piece || leaderOf(follows, match.piece) === leader) { if (leadsTo(matches, match)) circle.push(match); continue; }
+    if (leader === match.piece || leaderOf(follows, match.piece) === leader) {
+      if (leadsTo(matches, match)) circle.push(match);
+      continue;
+    }
     follows.set(leaderOf(follows, match.piece), leader);
   }
   const groups: Record<string, string> = {};
-  for (const mark of marks) { const leader = leaderOf(follows, mark); if (leader !== mark) { groups[mark] = leader; groups[leader] = leader; } }
+  for (const mark of marks) {
+    const leader = leaderOf(follows, mark);
+    if (leader !== mark) {
+      groups[mark] = leader;
+      groups[leader] = leader;
+    }
+  }
   return { groups, circle, unknown };
 }
 

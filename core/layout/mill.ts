@@ -4,28 +4,66 @@ import type { BoardCut, RoughPiece } from "./cutting";
 import { laneMark, stripMark } from "./marks";
 
 /** The milling of one piece, one strip, or one lane of pieces too short to be fed alone; crosscut and ripped first. `mark` is written on it. */
-export interface MilledLane { board: string; mark: string; pieces: string[]; length: number; width: number; thickness: number; plan: MillingPlan }
+export interface MilledLane {
+  board: string;
+  mark: string;
+  pieces: string[];
+  length: number;
+  width: number;
+  thickness: number;
+  plan: MillingPlan;
+}
 
 /** Whether a lane goes through the machines whole, since one of its pieces is too short to be fed alone. */
-export const milledWhole = (lengths: readonly number[]) => lengths.length > 1 && lengths.some((each) => each < SHORTEST_FED);
+export const milledWhole = (lengths: readonly number[]) =>
+  lengths.length > 1 && lengths.some((each) => each < SHORTEST_FED);
 
 /**
  * How everything that is sawn is flattened and planed, board by board.
  *
  * @param panel thickness of the panel's strips, when there are any
  */
-export function millLanes(boards: readonly BoardCut[], pieces: ReadonlyMap<string, RoughPiece>, panel: { thickness: number }, shop: Shop): MilledLane[] {
+export function millLanes(
+  boards: readonly BoardCut[],
+  pieces: ReadonlyMap<string, RoughPiece>,
+  panel: { thickness: number },
+  shop: Shop,
+): MilledLane[] {
   const lengthOf = (id: string) => pieces.get(id)?.length ?? 0;
   return boards.flatMap((cut) => {
-    const strip = cut.strip ? [{ mark: stripMark(cut.board.id), pieces: ["top"], length: cut.strip.length, width: cut.strip.width, thickness: panel.thickness }] : [];
-    const lanes = cut.sections.flatMap((section) => section.lanes.flatMap((lane, i) => {
-      // pieces that were sawn for a plan that has since changed are wood on the shelf: nothing says what to mill them to
-      if (!lane.pieces.some((id) => pieces.has(id))) return [];
-      const thickness = Math.max(0, ...lane.pieces.map((id) => pieces.get(id)?.thickness ?? 0));
-      const one = { width: lane.width, thickness };
-      if (!milledWhole(lane.pieces.map(lengthOf))) return lane.pieces.map((id) => ({ ...one, mark: id, pieces: [id], length: lengthOf(id) }));
-      return [{ ...one, mark: laneMark(cut, section, i), pieces: lane.pieces, length: lane.pieces.reduce((sum, id) => sum + lengthOf(id) + shop.kerf, -shop.kerf) }];
+    const strip = cut.strip
+      ? [
+          {
+            mark: stripMark(cut.board.id),
+            pieces: ["top"],
+            length: cut.strip.length,
+            width: cut.strip.width,
+            thickness: panel.thickness,
+          },
+        ]
+      : [];
+    const lanes = cut.sections.flatMap((section) =>
+      section.lanes.flatMap((lane, i) => {
+        // pieces that were sawn for a plan that has since changed are wood on the shelf: nothing says what to mill them to
+        if (!lane.pieces.some((id) => pieces.has(id))) return [];
+        const thickness = Math.max(0, ...lane.pieces.map((id) => pieces.get(id)?.thickness ?? 0));
+        const one = { width: lane.width, thickness };
+        if (!milledWhole(lane.pieces.map(lengthOf)))
+          return lane.pieces.map((id) => ({ ...one, mark: id, pieces: [id], length: lengthOf(id) }));
+        return [
+          {
+            ...one,
+            mark: laneMark(cut, section, i),
+            pieces: lane.pieces,
+            length: lane.pieces.reduce((sum, id) => sum + lengthOf(id) + shop.kerf, -shop.kerf),
+          },
+        ];
+      }),
+    );
+    return [...strip, ...lanes].map((each) => ({
+      ...each,
+      board: cut.board.id,
+      plan: millingPlan(cut.board, each, shop),
     }));
-    return [...strip, ...lanes].map((each) => ({ ...each, board: cut.board.id, plan: millingPlan(cut.board, each, shop) }));
   });
 }

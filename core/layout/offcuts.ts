@@ -4,7 +4,12 @@ import { NARROWEST_STRIP } from "./candidates";
 import { END_TRIM } from "./runs";
 
 /** A rectangle cut out of a board, whatever becomes of it; mm. */
-export interface CutOut { x: number; y: number; length: number; width: number }
+export interface CutOut {
+  x: number;
+  y: number;
+  length: number;
+  width: number;
+}
 
 /**
  * What goes back on the rack when these are cut from a board: lengths between the cuts, and strips beside them, that are long enough to
@@ -14,7 +19,12 @@ export interface CutOut { x: number; y: number; length: number; width: number }
  * @param taken names that are in use already
  * @returns boards with their own length, width, defects and warp: bow and crook by the square of the length kept, twist by its share
  */
-export function offcutsOf(board: Board, cuts: readonly CutOut[], shop: Pick<Shop, "kerf" | "keepOffcut">, taken: readonly string[] = []): Board[] {
+export function offcutsOf(
+  board: Board,
+  cuts: readonly CutOut[],
+  shop: Pick<Shop, "kerf" | "keepOffcut">,
+  taken: readonly string[] = [],
+): Board[] {
   const sorted = cuts.slice().sort((a, b) => a.x - b.x);
   const pieces: CutOut[] = [];
   let from = 0;
@@ -25,7 +35,8 @@ export function offcutsOf(board: Board, cuts: readonly CutOut[], shop: Pick<Shop
     if (to - start >= shop.keepOffcut) pieces.push({ x: start, y: 0, length: to - start, width: Infinity });
     if (!cut) break;
     const beside = widthAt(board, cut.x + cut.length) - cut.y - cut.width - shop.kerf;
-    if (cut.length >= shop.keepOffcut && beside >= NARROWEST_STRIP) pieces.push({ x: cut.x, y: cut.y + cut.width + shop.kerf, length: cut.length, width: beside });
+    if (cut.length >= shop.keepOffcut && beside >= NARROWEST_STRIP)
+      pieces.push({ x: cut.x, y: cut.y + cut.width + shop.kerf, length: cut.length, width: beside });
     from = cut.x + cut.length + shop.kerf;
   }
   const names = freeNames(board.id, pieces.length, taken);
@@ -34,12 +45,24 @@ export function offcutsOf(board: Board, cuts: readonly CutOut[], shop: Pick<Shop
 
 function pieceOf(board: Board, piece: CutOut, id: string): Board {
   const share = piece.length / board.length;
-  const [left, right] = [Math.min(widthAt(board, piece.x) - piece.y, piece.width), Math.min(widthAt(board, piece.x + piece.length) - piece.y, piece.width)].map(half);
+  const [left, right] = [
+    Math.min(widthAt(board, piece.x) - piece.y, piece.width),
+    Math.min(widthAt(board, piece.x + piece.length) - piece.y, piece.width),
+  ].map(half);
   const across = Math.min(1, Math.min(left, right) / Math.min(board.width, board.widthEnd ?? board.width));
   return {
-    ...board, id, cutFrom: board.id, length: half(piece.length), width: left, widthEnd: Math.abs(left - right) < 1 ? null : right,
-    bow: tenth(board.bow * share ** 2), crook: tenth(board.crook * share ** 2), twist: tenth(board.twist * share * across), cup: tenth(board.cup * across ** 2),
-    price: Math.round(board.price * share * across * 100) / 100, defects: board.defects.flatMap((d) => defectIn(d, piece, Math.max(left, right))),
+    ...board,
+    id,
+    cutFrom: board.id,
+    length: half(piece.length),
+    width: left,
+    widthEnd: Math.abs(left - right) < 1 ? null : right,
+    bow: tenth(board.bow * share ** 2),
+    crook: tenth(board.crook * share ** 2),
+    twist: tenth(board.twist * share * across),
+    cup: tenth(board.cup * across ** 2),
+    price: Math.round(board.price * share * across * 100) / 100,
+    defects: board.defects.flatMap((d) => defectIn(d, piece, Math.max(left, right))),
   };
 }
 
@@ -47,7 +70,9 @@ function defectIn(d: Defect, piece: CutOut, width: number): Defect[] {
   const [x, y] = [Math.max(d.x, piece.x), Math.max(d.y, piece.y)];
   const length = Math.min(d.x + d.length, piece.x + piece.length) - x;
   const wide = Math.min(d.y + d.width, piece.y + width) - y;
-  return length > 0.5 && wide > 0.5 ? [{ ...d, x: half(x - piece.x), y: half(y - piece.y), length: half(length), width: half(wide) }] : [];
+  return length > 0.5 && wide > 0.5
+    ? [{ ...d, x: half(x - piece.x), y: half(y - piece.y), length: half(length), width: half(wide) }]
+    : [];
 }
 
 function freeNames(id: string, count: number, taken: readonly string[]): string[] {

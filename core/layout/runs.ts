@@ -11,10 +11,23 @@ const RIPPED_OFF = 4;
 const HIDEABLE: Defect["kind"][] = ["sap"];
 
 /** A stretch of a board from which whole sections are crosscut. x and y are its place on the board; mm. `blemished` wood is sound, but for hidden parts only. */
-export interface Run { board: RackBoard; x: number; y: number; length: number; width: number; blemished: boolean }
+export interface Run {
+  board: RackBoard;
+  x: number;
+  y: number;
+  length: number;
+  width: number;
+  blemished: boolean;
+}
 
 /** A rectangle of a board that is spoken for already. */
-export interface Taken { board: string; x: number; y: number; length: number; width: number }
+export interface Taken {
+  board: string;
+  x: number;
+  y: number;
+  length: number;
+  width: number;
+}
 
 /**
  * The clear runs of a board, from its left end: ends trimmed for checks, a tapered one as wide as its narrower end, defects crosscut out or, where they run along an edge, ripped
@@ -25,22 +38,47 @@ export interface Taken { board: string; x: number; y: number; length: number; wi
 export function runsOf(board: RackBoard, taken: readonly Taken[], shop: Pick<Shop, "kerf">): Run[] {
   if (board.reservedBy) return [];
   const band = clearBand(board);
-  const blocks = board.defects.filter((d) => !besideBand(d, band)).map((d) => ({ from: d.x, to: d.x + d.length, sound: HIDEABLE.includes(d.kind) }));
-  for (const each of taken) if (each.board === board.id) blocks.push({ from: each.x - shop.kerf, to: each.x + each.length + shop.kerf, sound: false });
+  const blocks = board.defects
+    .filter((d) => !besideBand(d, band))
+    .map((d) => ({ from: d.x, to: d.x + d.length, sound: HIDEABLE.includes(d.kind) }));
+  for (const each of taken)
+    if (each.board === board.id)
+      blocks.push({ from: each.x - shop.kerf, to: each.x + each.length + shop.kerf, sound: false });
   const [first, last] = [END_TRIM, board.length - END_TRIM];
-  const edges = [...new Set([first, last, ...blocks.flatMap((each) => [each.from, each.to])])].filter((x) => x >= first && x <= last).sort((a, b) => a - b);
+  const edges = [...new Set([first, last, ...blocks.flatMap((each) => [each.from, each.to])])]
+    .filter((x) => x >= first && x <= last)
+    .sort((a, b) => a - b);
   const runs: Run[] = [];
   let open: Run | null = null;
   for (let i = 0; i + 1 < edges.length; i += 1) {
     const [from, to] = [edges[i], edges[i + 1]];
     const over = blocks.filter((each) => each.from < to - 1e-9 && each.to > from + 1e-9);
     const kind = over.length === 0 ? "clear" : over.every((each) => each.sound) ? "blemished" : "bad";
-    if (kind === "bad") { open = null; continue; }
-    if (open && open.blemished === (kind === "blemished")) { open.length = to - open.x; continue; }
-    open = { board, x: from, y: band.from, length: to - from, width: band.to - band.from, blemished: kind === "blemished" };
+    if (kind === "bad") {
+      open = null;
+      continue;
+    }
+    if (open && open.blemished === (kind === "blemished")) {
+      open.length = to - open.x;
+      continue;
+    }
+    open = {
+      board,
+      x: from,
+      y: band.from,
+      length: to - from,
+      width: band.to - band.from,
+      blemished: kind === "blemished",
+    };
     runs.push(open);
   }
-  return runs.filter((run) => run.length >= SHORTEST_RUN).map((run) => (band.to < narrowest(board) ? run : { ...run, width: Math.min(widthAt(board, run.x), widthAt(board, run.x + run.length)) - band.from }));
+  return runs
+    .filter((run) => run.length >= SHORTEST_RUN)
+    .map((run) =>
+      band.to < narrowest(board)
+        ? run
+        : { ...run, width: Math.min(widthAt(board, run.x), widthAt(board, run.x + run.length)) - band.from },
+    );
 }
 
 /** What is left of the board's width once edge defects that are better ripped off are gone. */
@@ -54,9 +92,11 @@ function clearBand(board: RackBoard): { from: number; to: number } {
     if (low === high || d.length < RIPPED_OFF * d.width || d.width > width / 3) continue;
     // ripping costs its width over the whole board, crosscutting its length over the whole width
     if (d.width * board.length > d.length * width) continue;
-    if (low) from = Math.max(from, d.y + d.width); else to = Math.min(to, d.y);
+    if (low) from = Math.max(from, d.y + d.width);
+    else to = Math.min(to, d.y);
   }
   return to - from > 0 ? { from, to } : { from: 0, to: width };
 }
 
-const besideBand = (d: Defect, band: { from: number; to: number }) => d.y + d.width <= band.from + 1e-9 || d.y >= band.to - 1e-9;
+const besideBand = (d: Defect, band: { from: number; to: number }) =>
+  d.y + d.width <= band.from + 1e-9 || d.y >= band.to - 1e-9;

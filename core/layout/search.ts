@@ -4,13 +4,31 @@ import { CuttingNeed, Problem, pricedOnBoards, problemOf } from "./problem";
 import type { Section } from "./sections";
 
 /** Everything the search reads. */
-export interface SearchInputs extends CuttingNeed { seed: number; rounds: number }
+export interface SearchInputs extends CuttingNeed {
+  seed: number;
+  rounds: number;
+}
 
 /** A section at its place on a board; pieces by id, lane by lane. mm */
-export interface LaidSection { board: string; x: number; y: number; length: number; lanes: { width: number; pieces: string[] }[] }
+export interface LaidSection {
+  board: string;
+  x: number;
+  y: number;
+  length: number;
+  lanes: { width: number; pieces: string[] }[];
+}
 
 /** The best so far: wood used up and what of it ends in the piece, mm³. `trail` is where the search stands when that is elsewhere. */
-export interface Cut { sections: LaidSection[]; missing: string[]; cost: number; net: number; tried: number; round: number; trail: LaidSection[] | null; done: boolean }
+export interface Cut {
+  sections: LaidSection[];
+  missing: string[];
+  cost: number;
+  net: number;
+  tried: number;
+  round: number;
+  trail: LaidSection[] | null;
+  done: boolean;
+}
 /** Where a search stopped, to go on from. */
 export type Stopped = Pick<Cut, "round" | "sections" | "trail">;
 
@@ -52,7 +70,13 @@ export function firstCut(inputs: CuttingNeed): Cut {
 }
 
 function firstState(problem: Problem): State {
-  const state: State = { cut: problem.runs.map(() => []), used: problem.runs.map(() => 0), demand: problem.kinds.map((kind) => kind.pieces.length), home: [], cost: 0 };
+  const state: State = {
+    cut: problem.runs.map(() => []),
+    used: problem.runs.map(() => 0),
+    demand: problem.kinds.map((kind) => kind.pieces.length),
+    home: [],
+    cost: 0,
+  };
   fill(problem, state, null);
   return state;
 }
@@ -62,7 +86,13 @@ function roundOf(problem: Problem, start: State, random: () => number): State {
   let best = start;
   let here = start;
   for (let i = 0; i < TRIES; i += 1) {
-    const next: State = { cut: here.cut.slice(), used: here.used.slice(), demand: here.demand.slice(), home: here.home.slice(), cost: 0 };
+    const next: State = {
+      cut: here.cut.slice(),
+      used: here.used.slice(),
+      demand: here.demand.slice(),
+      home: here.home.slice(),
+      cost: 0,
+    };
     ruin(problem, next, random);
     fill(problem, next, random);
     if (next.cost < here.cost * (1 + WARMTH * (1 - i / TRIES) * random())) here = next;
@@ -74,11 +104,17 @@ function roundOf(problem: Problem, start: State, random: () => number): State {
 /** The same answer, written as a search that starts from its sections would write it. */
 function ordered(problem: Problem, state: State): State {
   const cut = state.cut.map((each) => bySize(problem, each));
-  return { ...state, cut, used: cut.map((each) => each.reduce((sum, id) => sum + problem.sections[id].length + problem.kerf, 0)), home: homes(problem, { ...state, cut }) };
+  return {
+    ...state,
+    cut,
+    used: cut.map((each) => each.reduce((sum, id) => sum + problem.sections[id].length + problem.kerf, 0)),
+    home: homes(problem, { ...state, cut }),
+  };
 }
 
 /** Longest section first, so that the saw's stop moves one way. */
-const bySize = ({ sections }: Problem, cut: readonly number[]) => cut.slice().sort((a, b) => sections[b].length - sections[a].length || a - b);
+const bySize = ({ sections }: Problem, cut: readonly number[]) =>
+  cut.slice().sort((a, b) => sections[b].length - sections[a].length || a - b);
 
 /** Takes out a few sections: from a few runs, or every one that holds a kind. */
 function ruin(problem: Problem, state: State, random: () => number): void {
@@ -89,25 +125,39 @@ function ruin(problem: Problem, state: State, random: () => number): void {
   if (way < 0.3) {
     // runs that could hold one another's pieces: a section of the one must suit the other
     const first = pick(used);
-    const kin = used.filter((run) => run !== first && state.cut[first].some((section) => problem.suits[section * problem.runs.length + run] === 1));
-    for (let n = Math.floor(random() * KIN); n > 0 && kin.length > 0; n -= 1) { const run = kin.splice(Math.floor(random() * kin.length), 1)[0]; while (state.cut[run].length > 0) take(problem, state, run, 0); }
+    const kin = used.filter(
+      (run) =>
+        run !== first && state.cut[first].some((section) => problem.suits[section * problem.runs.length + run] === 1),
+    );
+    for (let n = Math.floor(random() * KIN); n > 0 && kin.length > 0; n -= 1) {
+      const run = kin.splice(Math.floor(random() * kin.length), 1)[0];
+      while (state.cut[run].length > 0) take(problem, state, run, 0);
+    }
     while (state.cut[first].length > 0) take(problem, state, first, 0);
   } else if (way < 0.85) {
     // the dearest of a few is likelier to go than a good one
-    const laid = used.flatMap((run) => state.cut[run].map((section) => ({ run, section, price: dearness(problem, run, section) * (0.5 + random()) })));
+    const laid = used.flatMap((run) =>
+      state.cut[run].map((section) => ({ run, section, price: dearness(problem, run, section) * (0.5 + random()) })),
+    );
     laid.sort((a, b) => b.price - a.price);
-    for (const { run, section } of laid.slice(0, 2 + Math.floor(random() * 5))) take(problem, state, run, state.cut[run].indexOf(section));
+    for (const { run, section } of laid.slice(0, 2 + Math.floor(random() * 5)))
+      take(problem, state, run, state.cut[run].indexOf(section));
   } else {
     const kind = Math.floor(random() * problem.kinds.length);
     const group = problem.kinds[kind].group;
-    const out = (section: Section) => section.need.some(([each]) => each === kind || (group !== null && problem.kinds[each].group === group));
-    for (const run of used) for (let i = state.cut[run].length - 1; i >= 0; i -= 1) if (out(problem.sections[state.cut[run][i]]) && (group !== null || random() < 0.7)) take(problem, state, run, i);
+    const out = (section: Section) =>
+      section.need.some(([each]) => each === kind || (group !== null && problem.kinds[each].group === group));
+    for (const run of used)
+      for (let i = state.cut[run].length - 1; i >= 0; i -= 1)
+        if (out(problem.sections[state.cut[run][i]]) && (group !== null || random() < 0.7))
+          take(problem, state, run, i);
   }
   state.home = homes(problem, state);
 }
 
 /** Wood a section uses for each unit it is worth. */
-const dearness = ({ runs, long, worth }: Problem, run: number, section: number) => (runs[run].board.width * runs[run].board.thickness * long[section]) / worth[section];
+const dearness = ({ runs, long, worth }: Problem, run: number, section: number) =>
+  (runs[run].board.width * runs[run].board.thickness * long[section]) / worth[section];
 
 function take(problem: Problem, state: State, run: number, at: number): void {
   const id = state.cut[run][at];
@@ -120,12 +170,31 @@ function take(problem: Problem, state: State, run: number, at: number): void {
 
 /** The state that earlier sections stand for; those that no longer fit are left out. */
 function stateFrom(problem: Problem, laid: readonly LaidSection[]): State {
-  const kindOf = new Map(problem.kinds.flatMap((kind, k) => kind.pieces.map((piece): [string, number] => [piece.id, k])));
-  const name = (lanes: number[][]) => lanes.map((lane) => lane.slice().sort((a, b) => a - b).join(",")).sort().join("|");
+  const kindOf = new Map(
+    problem.kinds.flatMap((kind, k) => kind.pieces.map((piece): [string, number] => [piece.id, k])),
+  );
+  const name = (lanes: number[][]) =>
+    lanes
+      .map((lane) =>
+        lane
+          .slice()
+          .sort((a, b) => a - b)
+          .join(","),
+      )
+      .sort()
+      .join("|");
   const ids = new Map(problem.sections.map((section, id) => [name(section.lanes.map((lane) => lane.kinds)), id]));
-  const state: State = { cut: problem.runs.map(() => []), used: problem.runs.map(() => 0), demand: problem.kinds.map((kind) => kind.pieces.length), home: problem.kinds.map(() => null), cost: 0 };
+  const state: State = {
+    cut: problem.runs.map(() => []),
+    used: problem.runs.map(() => 0),
+    demand: problem.kinds.map((kind) => kind.pieces.length),
+    home: problem.kinds.map(() => null),
+    cost: 0,
+  };
   for (const section of laid) {
-    const run = problem.runs.findIndex((each) => each.board.id === section.board && section.x >= each.x - 1e-6 && section.x < each.x + each.length);
+    const run = problem.runs.findIndex(
+      (each) => each.board.id === section.board && section.x >= each.x - 1e-6 && section.x < each.x + each.length,
+    );
     const id = ids.get(name(section.lanes.map((lane) => lane.pieces.map((piece) => kindOf.get(piece) ?? -1))));
     if (run < 0 || id === undefined || !possible(problem, state, run, id)) continue;
     state.cut[run].push(id);
@@ -140,9 +209,21 @@ function stateFrom(problem: Problem, laid: readonly LaidSection[]): State {
 /** Numbers become pieces again. */
 function cutOf(problem: Problem, best: State, trail: State, round: number, done: boolean): Cut {
   let [net, cost] = [0, 0];
-  best.cut.forEach((cut, run) => { cost += runCost(problem, run, best.used[run]); for (const id of cut) net += problem.sections[id].net; });
+  best.cut.forEach((cut, run) => {
+    cost += runCost(problem, run, best.used[run]);
+    for (const id of cut) net += problem.sections[id].net;
+  });
   const { sections, missing } = laidOut(problem, best);
-  return { sections, missing, cost, net, tried: Math.max(1, round * TRIES), round, trail: trail === best ? null : laidOut(problem, trail).sections, done };
+  return {
+    sections,
+    missing,
+    cost,
+    net,
+    tried: Math.max(1, round * TRIES),
+    round,
+    trail: trail === best ? null : laidOut(problem, trail).sections,
+    done,
+  };
 }
 
 function laidOut(problem: Problem, state: State): { sections: LaidSection[]; missing: string[] } {
@@ -153,7 +234,16 @@ function laidOut(problem: Problem, state: State): { sections: LaidSection[]; mis
     let x = run.x;
     for (const id of bySize(problem, cut)) {
       const section = problem.sections[id];
-      sections.push({ board: run.board.id, x, y: run.y, length: section.length, lanes: section.lanes.map((lane) => ({ width: lane.width, pieces: lane.kinds.map((kind) => left[kind].shift()!) })) });
+      sections.push({
+        board: run.board.id,
+        x,
+        y: run.y,
+        length: section.length,
+        lanes: section.lanes.map((lane) => ({
+          width: lane.width,
+          pieces: lane.kinds.map((kind) => left[kind].shift()!),
+        })),
+      });
       x += section.length + problem.kerf;
     }
   });

@@ -6,7 +6,16 @@ export const WASTE_FACTOR = 1.3;
 /** Rough stock over the finished thickness, mm. @source common practice */
 export const THICKNESS_ALLOWANCE = 5;
 
-export interface ShoppingLine { species: string; sawn: number | null; thickness: number; longest: number; widest: number; pieces: number; cubicMetres: number; boardFeet: number }
+export interface ShoppingLine {
+  species: string;
+  sawn: number | null;
+  thickness: number;
+  longest: number;
+  widest: number;
+  pieces: number;
+  cubicMetres: number;
+  boardFeet: number;
+}
 
 /** What the rack lacks, by the sawn thickness to ask for; `sawn` is null when no merchant saws it so thick: laminate. */
 export function shoppingList(missing: readonly RoughPiece[], species: string): ShoppingLine[] {
@@ -15,7 +24,16 @@ export function shoppingList(missing: readonly RoughPiece[], species: string): S
     const rough = piece.thickness + THICKNESS_ALLOWANCE;
     const sawn = nextSawnThickness(rough);
     const key = String(sawn ?? rough);
-    const line = lines.get(key) ?? { species, sawn, thickness: sawn ?? rough, longest: 0, widest: 0, pieces: 0, cubicMetres: 0, boardFeet: 0 };
+    const line = lines.get(key) ?? {
+      species,
+      sawn,
+      thickness: sawn ?? rough,
+      longest: 0,
+      widest: 0,
+      pieces: 0,
+      cubicMetres: 0,
+      boardFeet: 0,
+    };
     line.pieces += 1;
     line.longest = Math.max(line.longest, piece.length);
     line.widest = Math.max(line.widest, piece.width);

@@ -19,7 +19,9 @@ describe("a pin meter's correction (Garrahan's form, from memory)", () => {
 
 describe("a coefficient from measured widths", () => {
   it("is the slope, exactly, when nothing is uncertain (by hand)", () => {
-    const fit = fitCoefficient([6, 8, 10, 12].map((moisture) => ({ what: "B1", width: 200 * (1 + 0.003 * (moisture - 9)), moisture })));
+    const fit = fitCoefficient(
+      [6, 8, 10, 12].map((moisture) => ({ what: "B1", width: 200 * (1 + 0.003 * (moisture - 9)), moisture })),
+    );
     expect(fit.ok && fit.coefficient).toBeCloseTo(0.003, 9);
   });
   it("its uncertainty holds the truth in about 95 of 100 trials with a caliper's and a meter's errors (400 seeded)", () => {
@@ -27,14 +29,31 @@ describe("a coefficient from measured widths", () => {
     let inside = 0;
     for (let trial = 0; trial < 400; trial += 1) {
       const truth = 0.002 + 0.002 * next();
-      const fit = fitCoefficient([7, 8, 9, 10, 11, 12].map((moisture) => ({ what: "B1", width: 180 * (1 + truth * (moisture - 9)) + MEASURING.width * normal(next), moisture: moisture + MEASURING.moisture * normal(next) })));
+      const fit = fitCoefficient(
+        [7, 8, 9, 10, 11, 12].map((moisture) => ({
+          what: "B1",
+          width: 180 * (1 + truth * (moisture - 9)) + MEASURING.width * normal(next),
+          moisture: moisture + MEASURING.moisture * normal(next),
+        })),
+      );
       if (fit.ok && Math.abs(fit.coefficient - truth) <= fit.uncertainty) inside += 1;
     }
     expect(inside / 400).toBeGreaterThan(0.9);
     expect(inside / 400).toBeLessThan(1);
   });
   it("boards of a bundle share one slope and keep each its own width", () => {
-    const fit = fitCoefficient([["B1", 150], ["B2", 210]].flatMap(([what, width]) => [7, 11].map((moisture) => ({ what: String(what), width: Number(width) * (1 + 0.0026 * (moisture - 9)), moisture }))));
+    const fit = fitCoefficient(
+      [
+        ["B1", 150],
+        ["B2", 210],
+      ].flatMap(([what, width]) =>
+        [7, 11].map((moisture) => ({
+          what: String(what),
+          width: Number(width) * (1 + 0.0026 * (moisture - 9)),
+          moisture,
+        })),
+      ),
+    );
     expect(fit.ok && fit.coefficient).toBeCloseTo(0.0026, 6);
   });
   it("says what is missing rather than guess", () => {
@@ -48,8 +67,20 @@ describe("a coefficient from measured widths", () => {
 
 describe("what the log teaches is offered, never applied unasked", () => {
   const seven = at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"));
-  const width = (id: number, what: string, on: string, value: number, moisture: number | null) => ({ kind: "width", id: String(id), on, value, text: "", what, moisture });
-  const log = at("log", [width(1, "top", "2026-11-23", 850, 8.5), width(2, "top", "2027-03-01", 847.7, 7), width(3, "top", "2027-08-10", 853.8, 11)]);
+  const width = (id: number, what: string, on: string, value: number, moisture: number | null) => ({
+    kind: "width",
+    id: String(id),
+    on,
+    value,
+    text: "",
+    what,
+    moisture,
+  });
+  const log = at("log", [
+    width(1, "top", "2026-11-23", 850, 8.5),
+    width(2, "top", "2027-03-01", 847.7, 7),
+    width(3, "top", "2027-08-10", 853.8, 11),
+  ]);
   const plan = planOf(tableWith(seven, log));
   it("the plan stays on the table's coefficient until it is taken, then follows the measured one", () => {
     const offer = plan.learned.find((each) => each.what === "top")!;
@@ -65,7 +96,13 @@ describe("what the log teaches is offered, never applied unasked", () => {
     expect(verdict.remedies[0].label).toMatch(/^Use 0\.0017/);
   });
   it("boards of one tree are offered together", () => {
-    const boards = at("log", ["B1", "B2"].flatMap((what, i) => [width(10 * i, what, "2026-11-23", 130, 8.5), width(10 * i + 1, what, "2027-08-10", 130.9, 11)]));
+    const boards = at(
+      "log",
+      ["B1", "B2"].flatMap((what, i) => [
+        width(10 * i, what, "2026-11-23", 130, 8.5),
+        width(10 * i + 1, what, "2027-08-10", 130.9, 11),
+      ]),
+    );
     const rack = plainRack().map((board) => ({ ...board, tree: "A" }));
     const bundle = planOf(tableWith(seven, boards), rack).learned.find((each) => each.what === "tree:A")!;
     expect(bundle.boards).toEqual(expect.arrayContaining(["B1", "B2", "B7"]));

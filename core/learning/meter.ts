@@ -11,7 +11,8 @@
  * @source Garrahan's form of the correction for resistance meters, from memory; the species offset is the meter maker's
  */
 export function corrected(reading: number, temperature: number, offset: number): number {
-  const atWarmth = (reading + 0.567 - 0.026 * temperature + 0.000051 * temperature ** 2) / (0.881 * 1.0056 ** temperature);
+  const atWarmth =
+    (reading + 0.567 - 0.026 * temperature + 0.000051 * temperature ** 2) / (0.881 * 1.0056 ** temperature);
   return atWarmth + offset;
 }
 

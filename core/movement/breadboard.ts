@@ -20,9 +20,12 @@ export interface Peg {
   at: number;
   fixed: boolean;
   /** what the tongue travels outward at this peg, dry (negative as a rule) and wet, against the end board */
-  dry: number; wet: number;
+  dry: number;
+  wet: number;
   /** the slot it gets, the shortest that would do, and how far its middle is set off outward */
-  slot: number; need: number; setOff: number;
+  slot: number;
+  need: number;
+  setOff: number;
   /** room before the peg meets the slot's end when the tongue goes in, and when it goes out */
   room: { dry: number; wet: number };
 }
@@ -50,7 +53,8 @@ export function breadboards(form: Form, top: TopMovement, fixed: "centre" | "fro
   const line = fixedLine(fixed, top.width);
   const places = pegPlaces(top.width, choice);
   const held = places.reduce((a, b) => (Math.abs(b - line) < Math.abs(a - line) - 1e-9 ? b : a));
-  const along = (from: number, moisture: number) => widthChange(from, top.coefficient * LENGTHWISE, top.start.value, moisture);
+  const along = (from: number, moisture: number) =>
+    widthChange(from, top.coefficient * LENGTHWISE, top.start.value, moisture);
   const pegs = places.map((at, i): Peg => {
     const reach = Math.abs(at - held);
     const panel = travel(top, at, held);
@@ -60,10 +64,25 @@ export function breadboards(form: Form, top: TopMovement, fixed: "centre" | "fro
     // a slot whose middle lies over its peg must be as long the other way too
     const need = choice.peg + (choice.setOff ? out + back : 2 * Math.max(out, back)) + PEG_CLEARANCE;
     const isFixed = at === held;
-    const slot = isFixed || choice.slots === "none" ? choice.peg : choice.slots === "computed" ? Math.ceil(need * 2) / 2 : Math.max(choice.slot, choice.peg);
+    const slot =
+      isFixed || choice.slots === "none"
+        ? choice.peg
+        : choice.slots === "computed"
+          ? Math.ceil(need * 2) / 2
+          : Math.max(choice.slot, choice.peg);
     const setOff = choice.setOff && slot > choice.peg ? (back - out) / 2 : 0;
     const half = (slot - choice.peg) / 2;
-    return { id: `peg-${i + 1}`, at, fixed: isFixed, dry, wet, slot, need, setOff, room: { dry: half + setOff, wet: half - setOff } };
+    return {
+      id: `peg-${i + 1}`,
+      at,
+      fixed: isFixed,
+      dry,
+      wet,
+      slot,
+      need,
+      setOff,
+      room: { dry: half + setOff, wet: half - setOff },
+    };
   });
   const length = endBoardLength(choice, top);
   const edge = held > top.width / 2 ? 0 : top.width;
@@ -73,20 +92,27 @@ export function breadboards(form: Form, top: TopMovement, fixed: "centre" | "fro
   const over = ((length - top.width) * far) / top.width;
   const proudOn = (change: number, moisture: number) => over + along(far, moisture) - change;
   return {
-    length, pegs,
+    length,
+    pegs,
     tongue: { length: choice.tongue, thickness: choice.thickness ?? Math.round((top.thickness / 3) * 2) / 2 },
     proud: { dry: proudOn(atEdge.dry, top.dry.moisture), wet: proudOn(atEdge.wet, top.wet.moisture) },
     flush: flushDays(top, length),
-    mortise: { need: Math.max(0, atEdge.wet, atEdge.dry), has: Math.max(0, choice.endGap - (choice.school === "long" ? 0 : Math.max(0, -over))) },
+    mortise: {
+      need: Math.max(0, atEdge.wet, atEdge.dry),
+      has: Math.max(0, choice.endGap - (choice.school === "long" ? 0 : Math.max(0, -over))),
+    },
   };
 }
 
 /** End boards by school: longer than the panel ever is, flush today, or flush in the middle of the year. mm */
 function endBoardLength(choice: Form["breadboard"], top: TopMovement): number {
   switch (choice.school) {
-    case "long": return Math.ceil((top.width + Math.max(0, top.wet.change)) * 2) / 2;
-    case "flush-today": return top.width;
-    case "flush-mid": return Math.round((top.width + (top.dry.change + top.wet.change) / 2) * 2) / 2;
+    case "long":
+      return Math.ceil((top.width + Math.max(0, top.wet.change)) * 2) / 2;
+    case "flush-today":
+      return top.width;
+    case "flush-mid":
+      return Math.round((top.width + (top.dry.change + top.wet.change) / 2) * 2) / 2;
   }
 }
 

@@ -7,7 +7,14 @@ import { moistureYear } from "../climate/year";
 
 const year = moistureYear({ kind: "typical", id: "heated-temperate" });
 const ash = findSpecies("european-ash")!;
-const bare = topMovement({ width: 900, thickness: 28, species: ash, start: { value: 8.5, on: "2026-11-23", from: "piece" }, course: courseOf(year.months.map((each) => each.moisture)), strips: [] });
+const bare = topMovement({
+  width: 900,
+  thickness: 28,
+  species: ash,
+  start: { value: 8.5, on: "2026-11-23", from: "piece" },
+  course: courseOf(year.months.map((each) => each.moisture)),
+  strips: [],
+});
 
 describe("travel from the fixed line (derived: what lies between adds up)", () => {
   it("is nothing at the line, half the change at each edge of a centred top", () => {
@@ -43,7 +50,10 @@ describe("a plain independent calculation of the buttons", () => {
     expect(slotPlay({ ...piece.joints.buttons, slotLength: 45, width: 30 })).toBe(7.5);
   });
   it("a long-rail button may go in by the lesser of tip and shoulder, out to 4 mm engaged", () => {
-    expect(longRailPlay({ ...piece.joints.buttons, tongue: 12, engaged: 8, grooveDepth: 13 })).toEqual({ wet: 4, dry: 4 });
+    expect(longRailPlay({ ...piece.joints.buttons, tongue: 12, engaged: 8, grooveDepth: 13 })).toEqual({
+      wet: 4,
+      dry: 4,
+    });
   });
 });
 
@@ -53,7 +63,11 @@ describe("verdicts of the buttons", () => {
     const verdict = find(planOf(short), "movement.end-buttons");
     expect(verdict.level).toBe("fix");
     expect(verdict.text).toBe("End-rail buttons will bind in August");
-    const mended = tableWith(at("form.top.width", 1000), at("joints.buttons.slotLength", 31), ...verdict.remedies[0].patches);
+    const mended = tableWith(
+      at("form.top.width", 1000),
+      at("joints.buttons.slotLength", 31),
+      ...verdict.remedies[0].patches,
+    );
     expect(find(planOf(mended), "movement.end-buttons").level).toBe("holds");
   });
   it("a shallow groove pushes the rails out", () => {

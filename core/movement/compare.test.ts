@@ -10,16 +10,23 @@ const plan = planOf(piece);
 const all = alternatives(piece, plan.species);
 
 describe("two choices side by side", () => {
-  it.each(all.map((each) => [each.id, each] as const))("%s makes a valid piece and never names what stands", (_, each) => {
-    const changed = applyPatches(piece, each.patches);
-    expect(firstFault(pieceSchema, changed)).toBeNull();
-    expect(changed).not.toEqual(piece);
-    expect(takeIt(each).patches).toBe(each.patches);
-  });
+  it.each(all.map((each) => [each.id, each] as const))(
+    "%s makes a valid piece and never names what stands",
+    (_, each) => {
+      const changed = applyPatches(piece, each.patches);
+      expect(firstFault(pieceSchema, changed)).toBeNull();
+      expect(changed).not.toEqual(piece);
+      expect(takeIt(each).patches).toBe(each.patches);
+    },
+  );
   it("quarter-sawn moves less than flat by the ratio of the coefficients, and can't be taken by a press", () => {
     const [quarter, flat] = ["Sawn-quarter", "Sawn-flat"].map((id) => all.find((each) => each.id === id)!);
     const change = (each: typeof quarter) => planOf(applyPatches(piece, each.patches)).top.wet.change;
-    expect(change(flat) / change(quarter)).toBeCloseTo(plan.species.tangential / (plan.species.radial + (plan.species.tangential - plan.species.radial) * Math.cos((80 * Math.PI) / 180) ** 2), 6);
+    expect(change(flat) / change(quarter)).toBeCloseTo(
+      plan.species.tangential /
+        (plan.species.radial + (plan.species.tangential - plan.species.radial) * Math.cos((80 * Math.PI) / 180) ** 2),
+      6,
+    );
     expect([quarter.takeable, flat.takeable]).toEqual([false, false]);
   });
   it("names what changes and leaves out what does not", () => {
@@ -32,6 +39,8 @@ describe("two choices side by side", () => {
   });
   it("breadboards bring their end boards into the parts", () => {
     const there = applyPatches(piece, all.find((each) => each.id === "Top-breadboard")!.patches);
-    expect(differences({ plan, piece }, { plan: planOf(there), piece: there }).find((row) => row.what === "Parts")).toBeDefined();
+    expect(
+      differences({ plan, piece }, { plan: planOf(there), piece: there }).find((row) => row.what === "Parts"),
+    ).toBeDefined();
   });
 });

@@ -8,7 +8,16 @@ import { exchangeAt, findFilm, FILMS, GROWTH, MEASURED_ON, STILL_AIR, transverse
 const DAY = 86400;
 
 /** Steps as a course takes them: short after the jump, then whole days. */
-function exposed(thickness: number, diffusivity: number, exchange: number, growth: Float64Array, from: number, to: number, days: readonly number[], warmth = 1): number[] {
+function exposed(
+  thickness: number,
+  diffusivity: number,
+  exchange: number,
+  growth: Float64Array,
+  from: number,
+  to: number,
+  days: readonly number[],
+  warmth = 1,
+): number[] {
   const state = evenSlab(from);
   const faces = { above: to, below: to, exchangeAbove: exchange, exchangeBelow: exchange, warmth };
   let time = 0;
@@ -27,7 +36,11 @@ function crank(fourier: number, biot: number): number {
   let sum = 0;
   for (let n = 0; n < 300; n += 1) {
     let [low, high] = [n * Math.PI, n * Math.PI + Math.PI / 2 - 1e-12];
-    for (let i = 0; i < 80; i += 1) { const b = (low + high) / 2; if (b * Math.tan(b) < biot) low = b; else high = b; }
+    for (let i = 0; i < 80; i += 1) {
+      const b = (low + high) / 2;
+      if (b * Math.tan(b) < biot) low = b;
+      else high = b;
+    }
     const b = (low + high) / 2;
     sum += (2 * biot * biot * Math.exp(-b * b * fourier)) / (b * b * (b * b + biot * biot + biot));
   }
@@ -53,7 +66,14 @@ describe("diffusion against Crank's series for a slab with surface resistance, w
     for (const seconds of [1, 3600, DAY, 30 * DAY, 365 * DAY, 3650 * DAY]) {
       const state = evenSlab(4);
       for (let i = 0; i < 30; i += 1) {
-        stepSlab(state, { thickness: 0.006, diffusivity: 3e-10 }, growthTable(0.13), { above: 20, below: 20, exchangeAbove: STILL_AIR, exchangeBelow: STILL_AIR, warmth: 3 }, seconds, i === 0);
+        stepSlab(
+          state,
+          { thickness: 0.006, diffusivity: 3e-10 },
+          growthTable(0.13),
+          { above: 20, below: 20, exchangeAbove: STILL_AIR, exchangeBelow: STILL_AIR, warmth: 3 },
+          seconds,
+          i === 0,
+        );
         expect(Math.max(...state.cells)).toBeLessThan(20.9);
         expect(Math.min(...state.cells)).toBeGreaterThan(3.99);
       }
@@ -63,9 +83,27 @@ describe("diffusion against Crank's series for a slab with surface resistance, w
 });
 
 describe("finishes against the handbook's moisture-excluding effectiveness (Wood Handbook ch. 16, from memory), within 5 points", () => {
-  const PUBLISHED: [string, number[]][] = [["varnish", [90, 64, 44]], ["shellac", [91, 64, 42]], ["lacquer", [79, 37, 19]], ["tung-oil", [52, 6, 2]], ["oil", [33, 2, 0]], ["wax", [17, 0, 0]], ["varnish-one", [55, 10, 2]]];
+  const PUBLISHED: [string, number[]][] = [
+    ["varnish", [90, 64, 44]],
+    ["shellac", [91, 64, 42]],
+    ["lacquer", [79, 37, 19]],
+    ["tung-oil", [52, 6, 2]],
+    ["oil", [33, 2, 0]],
+    ["wax", [17, 0, 0]],
+    ["varnish-one", [55, 10, 2]],
+  ];
   const pine = { density: MEASURED_ON.density };
-  const uptake = (id: string) => exposed(MEASURED_ON.thickness / 1000, transverseDiffusivity(pine), exchangeAt(findFilm(id), pine, { temperature: MEASURED_ON.temperature, low: 0.3, high: 0.9 }), growthTable(GROWTH.perPercent), 6.1, 20.2, [1, 7, 14], (1 + GROWTH.perDegree) ** (MEASURED_ON.temperature - 20)).map((m) => m - 6.1);
+  const uptake = (id: string) =>
+    exposed(
+      MEASURED_ON.thickness / 1000,
+      transverseDiffusivity(pine),
+      exchangeAt(findFilm(id), pine, { temperature: MEASURED_ON.temperature, low: 0.3, high: 0.9 }),
+      growthTable(GROWTH.perPercent),
+      6.1,
+      20.2,
+      [1, 7, 14],
+      (1 + GROWTH.perDegree) ** (MEASURED_ON.temperature - 20),
+    ).map((m) => m - 6.1);
   const bare = uptake("bare");
   it.each(PUBLISHED)("%s %j after 1, 7 and 14 days", (id, published) => {
     uptake(id).forEach((took, i) => expect(Math.abs(100 * (1 - took / bare[i]) - published[i])).toBeLessThanOrEqual(5));
@@ -77,8 +115,16 @@ describe("finishes against the handbook's moisture-excluding effectiveness (Wood
     for (const film of FILMS) expect(exchangeAt(film, pine, air)).toBeLessThanOrEqual(STILL_AIR);
   });
   it("diffusivity keeps to its orders: 2 to 3e-10 in pine, 0.5 to 1e-10 in oak and beech (common practice)", () => {
-    for (const id of ["eastern-white-pine", "yellow-poplar", "ponderosa-pine"]) { const d = transverseDiffusivity(findSpecies(id)!); expect(d).toBeGreaterThan(2e-10); expect(d).toBeLessThan(3.2e-10); }
-    for (const id of ["european-oak", "european-beech", "red-oak"]) { const d = transverseDiffusivity(findSpecies(id)!); expect(d).toBeGreaterThan(0.5e-10); expect(d).toBeLessThan(1e-10); }
+    for (const id of ["eastern-white-pine", "yellow-poplar", "ponderosa-pine"]) {
+      const d = transverseDiffusivity(findSpecies(id)!);
+      expect(d).toBeGreaterThan(2e-10);
+      expect(d).toBeLessThan(3.2e-10);
+    }
+    for (const id of ["european-oak", "european-beech", "red-oak"]) {
+      const d = transverseDiffusivity(findSpecies(id)!);
+      expect(d).toBeGreaterThan(0.5e-10);
+      expect(d).toBeLessThan(1e-10);
+    }
   });
 });
 
@@ -87,8 +133,21 @@ describe("the years of a piece", () => {
   const shop = dailyAir(moistureYear({ kind: "typical", id: "shop-cold" }), Array(12).fill(0));
   const air = dailyAir(year, Array(12).fill(0));
   const oak = findSpecies("european-oak")!;
-  const course = (thickness: number, film: string, delivered = "2026-11-23", below = air, value = 9) => moistureCourse({ thickness, species: oak, start: { value, on: "2026-11-23" }, delivered, shop, room: { above: air, below }, films: { above: findFilm(film), below: findFilm(film) }, year });
-  const swing = (each: ReturnType<typeof course>) => { const last = each.mean.slice(-74); return Math.max(...last) - Math.min(...last); };
+  const course = (thickness: number, film: string, delivered = "2026-11-23", below = air, value = 9) =>
+    moistureCourse({
+      thickness,
+      species: oak,
+      start: { value, on: "2026-11-23" },
+      delivered,
+      shop,
+      room: { above: air, below },
+      films: { above: findFilm(film), below: findFilm(film) },
+      year,
+    });
+  const swing = (each: ReturnType<typeof course>) => {
+    const last = each.mean.slice(-74);
+    return Math.max(...last) - Math.min(...last);
+  };
   it("covers three years and keeps within what its air allows", () => {
     const top = course(28, "oil-wax");
     expect(top.mean.length).toBe(COURSE_DAYS / SAMPLE_DAYS + 1);
@@ -122,13 +181,31 @@ describe("the years of a piece", () => {
     expect(moved.mean[sampleOn(moved, "2027-05-23")]).toBeLessThan(9.5);
   });
   it("a jump at delivery is stepped as finely as one at the start (against steps of 17 seconds)", () => {
-    const constant = (humidity: number) => moistureYear({ kind: "own", months: Array.from({ length: 12 }, () => ({ temperature: 20, humidity })) });
+    const constant = (humidity: number) =>
+      moistureYear({ kind: "own", months: Array.from({ length: 12 }, () => ({ temperature: 20, humidity })) });
     const [damp, dry] = [constant(65), constant(35)];
     const still = (of: typeof damp) => dailyAir(of, Array(12).fill(0));
-    const moved = moistureCourse({ thickness: 12, species: oak, start: { value: damp.mean, on: "2026-11-23" }, delivered: "2027-01-16", shop: still(damp), room: { above: still(dry), below: still(dry) }, films: { above: findFilm("bare"), below: findFilm("bare") }, year: dry });
+    const moved = moistureCourse({
+      thickness: 12,
+      species: oak,
+      start: { value: damp.mean, on: "2026-11-23" },
+      delivered: "2027-01-16",
+      shop: still(damp),
+      room: { above: still(dry), below: still(dry) },
+      films: { above: findFilm("bare"), below: findFilm("bare") },
+      year: dry,
+    });
     const state = evenSlab(damp.mean);
     const growth = growthTable(GROWTH.perPercent);
-    for (let i = 0; i < 5000; i += 1) stepSlab(state, { thickness: 0.012, diffusivity: transverseDiffusivity(oak) }, growth, { above: dry.mean, below: dry.mean, exchangeAbove: STILL_AIR, exchangeBelow: STILL_AIR, warmth: 1 }, DAY / 5000, i === 0);
+    for (let i = 0; i < 5000; i += 1)
+      stepSlab(
+        state,
+        { thickness: 0.012, diffusivity: transverseDiffusivity(oak) },
+        growth,
+        { above: dry.mean, below: dry.mean, exchangeAbove: STILL_AIR, exchangeBelow: STILL_AIR, warmth: 1 },
+        DAY / 5000,
+        i === 0,
+      );
     const went = (moisture: number) => (damp.mean - moisture) / (damp.mean - dry.mean);
     expect(went(moved.mean[11])).toBeGreaterThan(0.15);
     expect(Math.abs(went(moved.mean[11]) / went(meanMoisture(state)) - 1)).toBeLessThan(0.005);

@@ -28,7 +28,12 @@ export interface CourseInputs {
   year: MoistureYear;
 }
 
-export interface CourseDay { at: number; on: string; name: string; moisture: number }
+export interface CourseDay {
+  at: number;
+  on: string;
+  name: string;
+  moisture: number;
+}
 
 /** Moisture of one section, sampled every `SAMPLE_DAYS` from the day it was measured. */
 export interface Course {
@@ -65,14 +70,19 @@ export function moistureCourse(given: CourseInputs): Course {
   const moment: number[] = [];
   let since = 0;
   for (let day = 0; day <= stay + COURSE_DAYS; day += 1) {
-    if (day % SAMPLE_DAYS === 0) { mean.push(millionth(meanMoisture(state))); moment.push(millionth(moistureMoment(state))); }
+    if (day % SAMPLE_DAYS === 0) {
+      mean.push(millionth(meanMoisture(state)));
+      moment.push(millionth(moistureMoment(state)));
+    }
     const inRoom = day >= stay;
     if (day === stay) since = 0;
     const of = (first + day) % 365;
     const temperature = inRoom ? (room.above.temperature[of] + room.below.temperature[of]) / 2 : shop.temperature[of];
     const faces = {
-      above: inRoom ? room.above.moisture[of] : shop.moisture[of], below: inRoom ? room.below.moisture[of] : shop.moisture[of],
-      exchangeAbove: inRoom ? exchange.above : STILL_AIR, exchangeBelow: inRoom ? exchange.below : STILL_AIR,
+      above: inRoom ? room.above.moisture[of] : shop.moisture[of],
+      below: inRoom ? room.below.moisture[of] : shop.moisture[of],
+      exchangeAbove: inRoom ? exchange.above : STILL_AIR,
+      exchangeBelow: inRoom ? exchange.below : STILL_AIR,
       warmth: (1 + GROWTH.perDegree) ** (temperature - 20),
     };
     for (let left = 1; left > 1e-9;) {
@@ -84,8 +94,14 @@ export function moistureCourse(given: CourseInputs): Course {
   }
   const extreme = (sign: 1 | -1) => sampleDay(start.on, mean, firstExtreme(mean, sign));
   return {
-    from: start.on, delivered: stay, mean, moment, driest: extreme(-1), wettest: extreme(1),
-    follows: followsAfter(mean, stay), ...response(slab, growth, exchange),
+    from: start.on,
+    delivered: stay,
+    mean,
+    moment,
+    driest: extreme(-1),
+    wettest: extreme(1),
+    follows: followsAfter(mean, stay),
+    ...response(slab, growth, exchange),
   };
 }
 
@@ -116,14 +132,23 @@ export function sampleDate(from: string, at: number): { on: string; name: string
 export const equivalentThickness = (a: number, b: number) => 1 / Math.sqrt(1 / (a * a) + 1 / (b * b));
 
 export const daysBetween = (from: string, to: string) => Math.round((Date.parse(to) - Date.parse(from)) / 86400000);
-export const addDays = (from: string, days: number) => new Date(Date.parse(from) + days * 86400000).toISOString().slice(0, 10);
+export const addDays = (from: string, days: number) =>
+  new Date(Date.parse(from) + days * 86400000).toISOString().slice(0, 10);
 
-const sampleDay = (from: string, mean: readonly number[], at: number): CourseDay => ({ at, ...sampleDate(from, at), moisture: mean[at] });
+const sampleDay = (from: string, mean: readonly number[], at: number): CourseDay => ({
+  at,
+  ...sampleDate(from, at),
+  moisture: mean[at],
+});
 
 /** Mean warmth of a room, °C, and the humidities it swings between, 0 to 1: what a film's velocity is carried over by. */
 export function airSwing({ months }: MoistureYear): { temperature: number; low: number; high: number } {
   const humidities = months.map((each) => each.humidity / 100);
-  return { temperature: heldTemperature(months.reduce((sum, each) => sum + each.temperature, 0) / months.length), low: Math.min(...humidities), high: Math.max(...humidities) };
+  return {
+    temperature: heldTemperature(months.reduce((sum, each) => sum + each.temperature, 0) / months.length),
+    low: Math.min(...humidities),
+    high: Math.max(...humidities),
+  };
 }
 
 function exchangesOf({ films, species, year }: CourseInputs): { above: number; below: number } {
@@ -133,12 +158,17 @@ function exchangesOf({ films, species, year }: CourseInputs): { above: number; b
 
 /** Days after delivery from which no year differs from the next any more. */
 function followsAfter(mean: readonly number[], stay: number): number {
-  for (let i = mean.length - 1 - SAMPLES_A_YEAR; i >= 0; i -= 1) if (Math.abs(mean[i] - mean[i + SAMPLES_A_YEAR]) > FOLLOWS_WITHIN) return Math.max(0, (i + 1) * SAMPLE_DAYS - stay);
+  for (let i = mean.length - 1 - SAMPLES_A_YEAR; i >= 0; i -= 1)
+    if (Math.abs(mean[i] - mean[i + SAMPLES_A_YEAR]) > FOLLOWS_WITHIN) return Math.max(0, (i + 1) * SAMPLE_DAYS - stay);
   return 0;
 }
 
 /** How long a step of the room's air takes to go half, and nine tenths, through the wood. */
-function response(slab: { thickness: number; diffusivity: number }, growth: Float64Array, exchange: { above: number; below: number }): { half: number; most: number } {
+function response(
+  slab: { thickness: number; diffusivity: number },
+  growth: Float64Array,
+  exchange: { above: number; below: number },
+): { half: number; most: number } {
   const state: SlabState = evenSlab(8);
   const faces = { above: 9, below: 9, exchangeAbove: exchange.above, exchangeBelow: exchange.below, warmth: 1 };
   let half = 0;

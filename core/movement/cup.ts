@@ -10,7 +10,13 @@ import type { Species } from "../wood/species";
  * @returns mm at the middle against the edges; positive when the bark side goes hollow (drying)
  * @source derived: (CT − CR) ΔM (w/2) atan(w/2r), exact for circular rings
  */
-export function boardCup(species: Pick<Species, "radial" | "tangential">, width: number, left: number, right: number, change: number): number {
+export function boardCup(
+  species: Pick<Species, "radial" | "tangential">,
+  width: number,
+  left: number,
+  right: number,
+  change: number,
+): number {
   const centre = pith(width, left, right);
   if (!centre || centre.distance < 1) return 0;
   return -(species.tangential - species.radial) * change * (width / 2) * Math.atan(width / (2 * centre.distance));
@@ -23,8 +29,16 @@ export function boardCup(species: Pick<Species, "radial" | "tangential">, width:
  * @returns radians; drying turns the edges so that the bark side goes hollow, which counts as negative
  * @source derived: an upright line at ring angle θ turns by (CT − CR) ΔM (θ − ½ sin 2θ), circular rings
  */
-export function boardRotation(species: Pick<Species, "radial" | "tangential">, left: number, right: number, change: number): number {
-  const turn = (degrees: number) => { const t = (degrees * Math.PI) / 180; return t - Math.sin(2 * t) / 2; };
+export function boardRotation(
+  species: Pick<Species, "radial" | "tangential">,
+  left: number,
+  right: number,
+  change: number,
+): number {
+  const turn = (degrees: number) => {
+    const t = (degrees * Math.PI) / 180;
+    return t - Math.sin(2 * t) / 2;
+  };
   return (species.tangential - species.radial) * change * (turn(right) - turn(left));
 }
 
@@ -36,6 +50,11 @@ export function boardRotation(species: Pick<Species, "radial" | "tangential">, l
  * @returns mm
  * @source derived: (CT − CR) ΔM sin 2θ, strain is a tensor
  */
-export function outOfSquare(species: Pick<Species, "radial" | "tangential">, ringAngle: number, across: number, change: number): number {
+export function outOfSquare(
+  species: Pick<Species, "radial" | "tangential">,
+  ringAngle: number,
+  across: number,
+  change: number,
+): number {
   return (species.tangential - species.radial) * change * Math.sin((2 * ringAngle * Math.PI) / 180) * across;
 }

@@ -18,9 +18,19 @@ export interface Slab {
 }
 
 /** What the two faces meet on one step: equilibrium moisture, percent, and the velocity of exchange, m/s; `warmth` is what the wood's temperature makes of its diffusivity, 1 at 20 °C. */
-export interface Faces { above: number; below: number; exchangeAbove: number; exchangeBelow: number; warmth: number }
+export interface Faces {
+  above: number;
+  below: number;
+  exchangeAbove: number;
+  exchangeBelow: number;
+  warmth: number;
+}
 
-export interface SlabState { cells: Float64Array; before: Float64Array; lastStep: number }
+export interface SlabState {
+  cells: Float64Array;
+  before: Float64Array;
+  lastStep: number;
+}
 
 const EDGES = edges();
 const WIDTHS = Float64Array.from({ length: CELLS }, (_, i) => EDGES[i + 1] - EDGES[i]);
@@ -42,7 +52,9 @@ export function evenSlab(moisture: number): SlabState {
 /** Growth of diffusivity with moisture, to be asked for once a slab and given to every step. */
 export function growthTable(perPercent: number): Float64Array {
   const table = perPercent === 0 ? TABLE.slice().fill(1) : TABLE.slice();
-  if (perPercent !== 0) for (let i = 0; i < table.length; i += 1) table[i] = Math.exp(Math.log(1 + perPercent) * (Math.min(30, i / 4) - 10));
+  if (perPercent !== 0)
+    for (let i = 0; i < table.length; i += 1)
+      table[i] = Math.exp(Math.log(1 + perPercent) * (Math.min(30, i / 4) - 10));
   return table;
 }
 
@@ -52,7 +64,14 @@ export function growthTable(perPercent: number): Float64Array {
  * @param seconds  length of the step; may grow by at most 2.4 times from one to the next for second order
  * @param fresh    begin again after a jump at the faces: this step is of first order
  */
-export function stepSlab(state: SlabState, slab: Slab, growth: Float64Array, faces: Faces, seconds: number, fresh: boolean): void {
+export function stepSlab(
+  state: SlabState,
+  slab: Slab,
+  growth: Float64Array,
+  faces: Faces,
+  seconds: number,
+  fresh: boolean,
+): void {
   const { cells, before } = state;
   const ratio = fresh || state.lastStep === 0 ? 0 : seconds / state.lastStep;
   const lead = (1 + 2 * ratio) / (1 + ratio);
@@ -61,7 +80,12 @@ export function stepSlab(state: SlabState, slab: Slab, growth: Float64Array, fac
   const base = slab.diffusivity * faces.warmth;
   const scale = (base * seconds) / (slab.thickness * slab.thickness);
   // diffusivity is taken where the moisture is going, not where it was: half a step too late would cost the second order
-  const above = throughFace(slab, base * at(growth, cells[LAST] + ratio * (cells[LAST] - before[LAST])), faces.exchangeAbove, seconds);
+  const above = throughFace(
+    slab,
+    base * at(growth, cells[LAST] + ratio * (cells[LAST] - before[LAST])),
+    faces.exchangeAbove,
+    seconds,
+  );
   let heading = cells[0] + ratio * (cells[0] - before[0]);
   const below = throughFace(slab, base * at(growth, heading), faces.exchangeBelow, seconds);
   // forward: eliminate each cell from the next; the coupling to the next is made on the way

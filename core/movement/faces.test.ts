@@ -28,7 +28,8 @@ describe("faces that differ", () => {
     expect(Math.max(...bow)).toBeGreaterThan(-3 * Math.min(...bow));
   });
   it("one side finished bends far more than one's rings do (domain: unlike faces are the larger)", () => {
-    const worst = (...patches: Parameters<typeof tableWith>) => Math.max(...planOf(tableWith(at("finish", "varnish"), ...patches)).top.bow.map(Math.abs));
+    const worst = (...patches: Parameters<typeof tableWith>) =>
+      Math.max(...planOf(tableWith(at("finish", "varnish"), ...patches)).top.bow.map(Math.abs));
     expect(worst(at("faces.below", "bare"))).toBeGreaterThan(5 * worst());
   });
 });

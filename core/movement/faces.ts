@@ -12,12 +12,17 @@ const HEATED_MONTHS = 6;
 /** °C above the air by month, January first. A heater warms in the months that are heated, the sun most in the warm ones. */
 export const FACE_WARMTH = {
   heater(kind: Piece["faces"]["heater"], year: MoistureYear): number[] {
-    const driest = [...year.months].sort((a, b) => a.moisture - b.moisture).slice(0, HEATED_MONTHS).map((each) => each.month);
+    const driest = [...year.months]
+      .sort((a, b) => a.moisture - b.moisture)
+      .slice(0, HEATED_MONTHS)
+      .map((each) => each.month);
     return year.months.map((each) => (kind === "heater" && driest.includes(each.month) ? WARMTH.heater : 0));
   },
   sun(kind: Piece["faces"]["sun"], year: MoistureYear): number[] {
     const warmest = Math.max(...year.months.map((each) => each.temperature));
-    return year.months.map((each) => (kind === "sun" ? WARMTH.sun * (warmest - each.temperature < SUN.within ? SUN.summer : SUN.else) : 0));
+    return year.months.map((each) =>
+      kind === "sun" ? WARMTH.sun * (warmest - each.temperature < SUN.within ? SUN.summer : SUN.else) : 0,
+    );
   },
 };
 
@@ -32,5 +37,10 @@ export function filmsOf(finish: Piece["finish"], faces: Piece["faces"]): { above
 /** One coat where three make the film: a film's resistance grows faster than its coats. @source fitted: one coat of varnish against three, Wood Handbook FPL-GTR-282, ch. 16, from memory */
 function oneCoat(film: Film): Film {
   const ratio = findFilm("varnish-one").exchange! / findFilm("varnish").exchange!;
-  return { ...film, id: `${film.id}-one`, name: `${film.name}, one coat`, exchange: Math.min(findFilm("wax").exchange!, film.exchange! * ratio) };
+  return {
+    ...film,
+    id: `${film.id}-one`,
+    name: `${film.name}, one coat`,
+    exchange: Math.min(findFilm("wax").exchange!, film.exchange! * ratio),
+  };
 }

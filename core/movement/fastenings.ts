@@ -11,7 +11,12 @@ export const FASTENING_NAMES: Record<FasteningKind, { choice: string; one: strin
   "figure-8": { choice: "Figure-8 plates", one: "figure-8 plate", many: "Figure-8 plates", id: "plate" },
   "z-clip": { choice: "Z-clips", one: "Z-clip", many: "Z-clips", id: "clip" },
   slotted: { choice: "Slotted cleats or plates", one: "slotted cleat", many: "Screws in slots", id: "slot" },
-  oversized: { choice: "Oversized holes, washers", one: "screw in an oversized hole", many: "Screws in oversized holes", id: "hole" },
+  oversized: {
+    choice: "Oversized holes, washers",
+    one: "screw in an oversized hole",
+    many: "Screws in oversized holes",
+    id: "hole",
+  },
   loose: { choice: "Nothing: loose between tabs", one: "tab", many: "Tabs under a loose top", id: "tab" },
   screwed: { choice: "Screws driven tight", one: "screw", many: "Screws driven tight", id: "screw" },
 };
@@ -20,17 +25,26 @@ export const FASTENING_NAMES: Record<FasteningKind, { choice: string; one: strin
 export const LEAST_CLIP = 3;
 
 /** Room of a fastener against travel, mm; Infinity where nothing stops it that way. `setOff` is outward, from the middle of its slot. */
-export interface Play { dry: number; wet: number; setOff: number }
+export interface Play {
+  dry: number;
+  wet: number;
+  setOff: number;
+}
 
 /** Fasteners for the chosen way of holding the top; a slatted top is screwed down slat by slat instead. */
-export function fastenersFor(piece: Pick<Piece, "form" | "joints" | "choices">, at: TableGeometry, top: TopMovement): Fastener[] {
+export function fastenersFor(
+  piece: Pick<Piece, "form" | "joints" | "choices">,
+  at: TableGeometry,
+  top: TopMovement,
+): Fastener[] {
   const { form, joints, choices } = piece;
   if (form.construction === "slatted") return [];
   const kind = joints.fastening;
   const width = kind === "button" ? joints.buttons.width : FASTENER_WIDTH;
   const line = fixedLine(choices.fixedLine, at.top.width);
   // a framed top is held by its frame, which moves along its grain only; the panel in it goes its own way
-  const travels = form.construction === "framed" ? () => ({ dry: 0, wet: 0 }) : (fromFront: number) => travel(top, fromFront, line);
+  const travels =
+    form.construction === "framed" ? () => ({ dry: 0, wet: 0 }) : (fromFront: number) => travel(top, fromFront, line);
   return placeFasteners(at, FASTENING_NAMES[kind].id, { width, spacing: joints.buttons.spacing }, travels);
 }
 
@@ -46,16 +60,29 @@ export function playOf(joints: JointChoices, rail: "long" | "across", need: { dr
     return { dry: room / 2 - off, wet: room / 2 + off, setOff: off };
   };
   switch (joints.fastening) {
-    case "button": return rail === "long" ? { ...longRailPlay(joints.buttons), setOff: 0 } : { dry: slotPlay(joints.buttons), wet: slotPlay(joints.buttons), setOff: 0 };
+    case "button":
+      return rail === "long"
+        ? { ...longRailPlay(joints.buttons), setOff: 0 }
+        : { dry: slotPlay(joints.buttons), wet: slotPlay(joints.buttons), setOff: 0 };
     case "figure-8": {
-      const swing = rail === "long" && joints.figure8.longRails === "across" ? 0 : joints.figure8.centres * Math.sin((joints.figure8.swing * Math.PI) / 180);
+      const swing =
+        rail === "long" && joints.figure8.longRails === "across"
+          ? 0
+          : joints.figure8.centres * Math.sin((joints.figure8.swing * Math.PI) / 180);
       return { dry: swing, wet: swing, setOff: 0 };
     }
-    case "z-clip": return rail === "across" ? { dry: Infinity, wet: Infinity, setOff: 0 } : { wet: joints.zClip.groove - joints.zClip.engaged, dry: joints.zClip.engaged - LEAST_CLIP, setOff: 0 };
-    case "slotted": return shared(Math.max(0, joints.slotted.slot - joints.slotted.screw), joints.slotted.setOff);
-    case "oversized": return shared(Math.max(0, joints.oversized.hole - joints.oversized.screw), joints.oversized.setOff);
-    case "loose": return { wet: joints.loose.gap, dry: Infinity, setOff: 0 };
-    case "screwed": return { dry: 0, wet: 0, setOff: 0 };
+    case "z-clip":
+      return rail === "across"
+        ? { dry: Infinity, wet: Infinity, setOff: 0 }
+        : { wet: joints.zClip.groove - joints.zClip.engaged, dry: joints.zClip.engaged - LEAST_CLIP, setOff: 0 };
+    case "slotted":
+      return shared(Math.max(0, joints.slotted.slot - joints.slotted.screw), joints.slotted.setOff);
+    case "oversized":
+      return shared(Math.max(0, joints.oversized.hole - joints.oversized.screw), joints.oversized.setOff);
+    case "loose":
+      return { wet: joints.loose.gap, dry: Infinity, setOff: 0 };
+    case "screwed":
+      return { dry: 0, wet: 0, setOff: 0 };
   }
 }
 
@@ -65,7 +92,12 @@ export function pullIn(centres: number, travelled: number): number {
   return centres - Math.sqrt(centres * centres - y * y);
 }
 
-export interface FasteningNeed { rail: "long" | "across"; need: { dry: number; wet: number }; has: Play; subject: string[] }
+export interface FasteningNeed {
+  rail: "long" | "across";
+  need: { dry: number; wet: number };
+  has: Play;
+  subject: string[];
+}
 
 /** Need against room on both kinds of rail, where there are fasteners. */
 export function fasteningNeeds(joints: JointChoices, fasteners: readonly Fastener[]): FasteningNeed[] {
@@ -74,4 +106,3 @@ export function fasteningNeeds(joints: JointChoices, fasteners: readonly Fastene
     return subject.length === 0 ? [] : [{ rail, need: { dry, wet }, has: playOf(joints, rail, { dry, wet }), subject }];
   });
 }
-

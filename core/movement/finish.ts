@@ -3,9 +3,15 @@ import { saturationPressure } from "../climate/psychrometrics";
 import type { Species } from "../wood/species";
 
 /** What holds vapour back at a face. `exchange` is the film's velocity in m/s on the wood it was measured on; null for no film. */
-export interface Film { id: string; name: string; exchange: number | null; source: string }
+export interface Film {
+  id: string;
+  name: string;
+  exchange: number | null;
+  source: string;
+}
 
-const EFFECTIVENESS = "fitted to the moisture-excluding effectiveness of Wood Handbook FPL-GTR-282, ch. 16, from memory";
+const EFFECTIVENESS =
+  "fitted to the moisture-excluding effectiveness of Wood Handbook FPL-GTR-282, ch. 16, from memory";
 
 /**
  * One velocity a finish, fitted so that 19 mm ponderosa pine going from 30 to 90 % humidity at 26.7 °C shows the published
@@ -16,9 +22,19 @@ export const FILMS: Film[] = [
   { id: "wax", name: "Paste wax", exchange: 3.6e-7, source: EFFECTIVENESS },
   { id: "oil", name: "Linseed oil", exchange: 1.45e-7, source: EFFECTIVENESS },
   { id: "tung-oil", name: "Tung oil", exchange: 6.6e-8, source: EFFECTIVENESS },
-  { id: "oil-wax", name: "Oil-wax", exchange: 5e-8, source: "common practice: taken between tung oil and one coat of varnish" },
+  {
+    id: "oil-wax",
+    name: "Oil-wax",
+    exchange: 5e-8,
+    source: "common practice: taken between tung oil and one coat of varnish",
+  },
   { id: "varnish-one", name: "Varnish, one coat", exchange: 5.5e-8, source: EFFECTIVENESS },
-  { id: "lacquer", name: "Lacquer", exchange: 1.74e-8, source: `${EFFECTIVENESS}, for nitrocellulose; water-based taken alike` },
+  {
+    id: "lacquer",
+    name: "Lacquer",
+    exchange: 1.74e-8,
+    source: `${EFFECTIVENESS}, for nitrocellulose; water-based taken alike`,
+  },
   { id: "shellac", name: "Shellac", exchange: 7.6e-9, source: EFFECTIVENESS },
   { id: "varnish", name: "Varnish, three coats", exchange: 7.2e-9, source: EFFECTIVENESS },
 ];
@@ -41,7 +57,8 @@ export function transverseDiffusivity(species: Pick<Species, "density">): number
 }
 
 /** Rise of equilibrium moisture a unit of relative humidity, percent, between two humidities. */
-export const isothermSlope = (temperature: number, from: number, to: number) => (equilibriumMoisture(temperature, to) - equilibriumMoisture(temperature, from)) / (to - from);
+export const isothermSlope = (temperature: number, from: number, to: number) =>
+  (equilibriumMoisture(temperature, to) - equilibriumMoisture(temperature, from)) / (to - from);
 
 /**
  * Velocity of exchange at a face of this wood in this air: film and still air, one resistance after the other.
@@ -53,12 +70,21 @@ export const isothermSlope = (temperature: number, from: number, to: number) => 
  * @returns m/s
  * @source derived from the films' fit: 1/s = 1/s_air + 1/s_film
  */
-export function exchangeAt(film: Film, species: Pick<Species, "density">, air: { temperature: number; low: number; high: number }): number {
+export function exchangeAt(
+  film: Film,
+  species: Pick<Species, "density">,
+  air: { temperature: number; low: number; high: number },
+): number {
   if (film.exchange === null) return STILL_AIR;
   const { temperature, humidity, density } = MEASURED_ON;
-  const [low, high] = air.high - air.low > 0.02 ? [air.low, air.high] : [Math.max(0.02, air.low - 0.02), Math.min(0.98, air.high + 0.02)];
+  const [low, high] =
+    air.high - air.low > 0.02 ? [air.low, air.high] : [Math.max(0.02, air.low - 0.02), Math.min(0.98, air.high + 0.02)];
   const steeper = isothermSlope(temperature, humidity.from, humidity.to) / isothermSlope(air.temperature, low, high);
-  const scaled = film.exchange * (density / species.density) * steeper * (saturationPressure(air.temperature) / saturationPressure(temperature));
+  const scaled =
+    film.exchange *
+    (density / species.density) *
+    steeper *
+    (saturationPressure(air.temperature) / saturationPressure(temperature));
   return 1 / (1 / STILL_AIR + 1 / scaled);
 }
 

@@ -3,18 +3,30 @@ import { at, find, planOf, tableWith } from "../testing/plans";
 import { mitreGap } from "./flat";
 import { governing } from "./governing";
 
-const of = (...patches: Parameters<typeof tableWith>) => { const piece = tableWith(...patches); return { piece, plan: planOf(piece) }; };
+const of = (...patches: Parameters<typeof tableWith>) => {
+  const piece = tableWith(...patches);
+  return { piece, plan: planOf(piece) };
+};
 
 describe("steel channels", () => {
   const { plan } = of(at("form.construction", "channel"));
   it("bolts travel by their distance from the fixed one (by hand)", () => {
     const held = plan.channels!.bolts.find((each) => each.fixed)!;
-    for (const bolt of plan.channels!.bolts) expect(bolt.wet).toBeCloseTo(Math.abs(bolt.at - held.at) * plan.top.coefficient * (plan.top.wet.moisture - plan.top.start.value), 6);
+    for (const bolt of plan.channels!.bolts)
+      expect(bolt.wet).toBeCloseTo(
+        Math.abs(bolt.at - held.at) * plan.top.coefficient * (plan.top.wet.moisture - plan.top.start.value),
+        6,
+      );
     expect(held.at).toBe(425);
   });
-  it("the groove is longer than the steel by its room at both ends", () => expect(plan.channels!.groove - plan.channels!.length).toBe(20));
+  it("the groove is longer than the steel by its room at both ends", () =>
+    expect(plan.channels!.groove - plan.channels!.length).toBe(20));
   it("slots set off for the season give where the travel goes", () => {
-    const { plan: off } = of(at("form.construction", "channel"), at("form.channel.setOff", true), at("moisture.value", 7));
+    const { plan: off } = of(
+      at("form.construction", "channel"),
+      at("form.channel.setOff", true),
+      at("moisture.value", 7),
+    );
     const bolt = off.channels!.bolts[0];
     expect(bolt.room.wet - bolt.room.dry).toBeCloseTo(bolt.wet + bolt.dry, 6);
     expect(bolt.room.wet + bolt.room.dry).toBeCloseTo(12, 9);
@@ -36,9 +48,17 @@ describe("slats", () => {
     expect(plan.steps.some((step) => step.id.startsWith("glue-panel") || step.id === "flatten")).toBe(false);
   });
   it("one screw lets a slat move, two without room stop it in the graph", () => {
-    const load = (...patches: Parameters<typeof tableWith>) => Math.max(0, ...of(at("form.construction", "slatted"), ...patches).plan.stopped.flatMap((stop) => (stop.link.name === "the screws through it" ? [stop.load] : [])));
+    const load = (...patches: Parameters<typeof tableWith>) =>
+      Math.max(
+        0,
+        ...of(at("form.construction", "slatted"), ...patches).plan.stopped.flatMap((stop) =>
+          stop.link.name === "the screws through it" ? [stop.load] : [],
+        ),
+      );
     expect(load()).toBeLessThan(0.05);
-    expect(load(at("form.slats", { count: 3, gap: 5, screws: "two", screwSpread: 200, clearance: 0 }))).toBeGreaterThan(0.5);
+    expect(load(at("form.slats", { count: 3, gap: 5, screws: "two", screwSpread: 200, clearance: 0 }))).toBeGreaterThan(
+      0.5,
+    );
   });
 });
 
@@ -58,7 +78,13 @@ describe("a panel in a frame", () => {
 });
 
 describe("what would stop the top first", () => {
-  it.each([["breadboard", /outermost peg/], ["channel", /bolt of a channel/], ["slatted", /each slat/], ["framed", /the panel at each groove/], ["solid", /end button/]] as const)("of a %s top", (kind, what) => {
+  it.each([
+    ["breadboard", /outermost peg/],
+    ["channel", /bolt of a channel/],
+    ["slatted", /each slat/],
+    ["framed", /the panel at each groove/],
+    ["solid", /end button/],
+  ] as const)("of a %s top", (kind, what) => {
     const { plan, piece } = of(at("form.construction", kind));
     const found = governing(plan, piece);
     expect(found.what).toMatch(what);
@@ -67,6 +93,9 @@ describe("what would stop the top first", () => {
   });
   it("its most is the travel the verdicts speak of", () => {
     const { plan, piece } = of(at("form.construction", "breadboard"));
-    expect(Math.max(...governing(plan, piece).travel)).toBeCloseTo(Math.max(...plan.breadboards!.pegs.map((each) => each.wet)), 1);
+    expect(Math.max(...governing(plan, piece).travel)).toBeCloseTo(
+      Math.max(...plan.breadboards!.pegs.map((each) => each.wet)),
+      1,
+    );
   });
 });

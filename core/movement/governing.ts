@@ -8,7 +8,13 @@ import { widthChange } from "./width";
 import { fixedLine, travelOn } from "./year";
 
 /** What would stop the top first: how far it travels at each sample of the course, outward positive, and what room it has, mm. */
-export interface Governing { what: string; room: string; id: string; travel: number[]; play: { dry: number; wet: number } }
+export interface Governing {
+  what: string;
+  room: string;
+  id: string;
+  travel: number[];
+  play: { dry: number; wet: number };
+}
 
 type Needs = Pick<Plan, "top" | "fasteners" | "breadboards" | "channels" | "slats" | "framed">;
 
@@ -21,29 +27,85 @@ export function governing(plan: Needs, piece: Pick<Piece, "form" | "joints" | "c
     const peg = closest(plan.breadboards.pegs);
     const reach = Math.abs(peg.at - held);
     const along = (moisture: number) => widthChange(reach, top.coefficient * LENGTHWISE, top.start.value, moisture);
-    return { what: "the tongue at the outermost peg", room: "its slot", id: peg.id, travel: moving(peg.at, held).map((each, i) => each - along(top.course.mean[i])), play: peg.room };
+    return {
+      what: "the tongue at the outermost peg",
+      room: "its slot",
+      id: peg.id,
+      travel: moving(peg.at, held).map((each, i) => each - along(top.course.mean[i])),
+      play: peg.room,
+    };
   }
   if (plan.channels && plan.channels.bolts.some((each) => !each.fixed)) {
     const held = plan.channels.bolts.find((each) => each.fixed)!.at;
     const bolt = closest(plan.channels.bolts);
-    return { what: "the outermost bolt of a channel", room: "its slot", id: bolt.id, travel: moving(bolt.at, held), play: bolt.room };
+    return {
+      what: "the outermost bolt of a channel",
+      room: "its slot",
+      id: bolt.id,
+      travel: moving(bolt.at, held),
+      play: bolt.room,
+    };
   }
-  if (plan.slats) return { what: "each slat across its width", room: "the gap", id: "slat", travel: [...top.changes], play: { wet: plan.slats.gap.today, dry: Infinity } };
-  if (plan.framed) return { what: "the panel at each groove", room: "the groove", id: "top", travel: top.changes.map((each) => each / 2), play: { wet: plan.framed.room.wet.has, dry: Math.max(0, piece.form.frame.groove - piece.form.frame.gap - LEAST_IN_GROOVE) } };
+  if (plan.slats)
+    return {
+      what: "each slat across its width",
+      room: "the gap",
+      id: "slat",
+      travel: [...top.changes],
+      play: { wet: plan.slats.gap.today, dry: Infinity },
+    };
+  if (plan.framed)
+    return {
+      what: "the panel at each groove",
+      room: "the groove",
+      id: "top",
+      travel: top.changes.map((each) => each / 2),
+      play: {
+        wet: plan.framed.room.wet.has,
+        dry: Math.max(0, piece.form.frame.groove - piece.form.frame.gap - LEAST_IN_GROOVE),
+      },
+    };
   const line = fixedLine(piece.choices.fixedLine, top.width);
   const across = plan.fasteners.filter((each) => each.rail !== "long");
-  if (across.length === 0) return { what: "the edge of the top", room: "nothing", id: "top", travel: moving(line > top.width / 2 ? 0 : top.width, line), play: { dry: Infinity, wet: Infinity } };
+  if (across.length === 0)
+    return {
+      what: "the edge of the top",
+      room: "nothing",
+      id: "top",
+      travel: moving(line > top.width / 2 ? 0 : top.width, line),
+      play: { dry: Infinity, wet: Infinity },
+    };
   const most = (each: (typeof across)[number]) => Math.max(Math.abs(each.wet), Math.abs(each.dry));
   const fastener = across.reduce((a, b) => (most(b) > most(a) + 1e-9 ? b : a));
   const play = playOf(piece.joints, "across", worstTravel(plan.fasteners, "across"));
   const name = FASTENING_NAMES[piece.joints.fastening].one;
-  return { what: `the outermost end ${name}`, room: piece.joints.fastening === "button" || piece.joints.fastening === "slotted" ? "its slot" : piece.joints.fastening === "figure-8" ? "its recess" : piece.joints.fastening === "oversized" ? "its hole" : "there", id: fastener.id, travel: moving(clamped(top.width / 2 - fastener.z, top.width), line), play };
+  return {
+    what: `the outermost end ${name}`,
+    room:
+      piece.joints.fastening === "button" || piece.joints.fastening === "slotted"
+        ? "its slot"
+        : piece.joints.fastening === "figure-8"
+          ? "its recess"
+          : piece.joints.fastening === "oversized"
+            ? "its hole"
+            : "there",
+    id: fastener.id,
+    travel: moving(clamped(top.width / 2 - fastener.z, top.width), line),
+    play,
+  };
 }
 
 /** Of all that move, the one that binds worst; where none does, the one that travels most. @throws when none of them moves */
-export const closest = <T extends { fixed: boolean; dry: number; wet: number; room: { dry: number; wet: number } }>(all: readonly T[]): T => {
-  const left = (each: T) => Math.min(0, each.room.wet - Math.max(0, each.wet, each.dry), each.room.dry - Math.max(0, -each.dry, -each.wet));
+export const closest = <T extends { fixed: boolean; dry: number; wet: number; room: { dry: number; wet: number } }>(
+  all: readonly T[],
+): T => {
+  const left = (each: T) =>
+    Math.min(0, each.room.wet - Math.max(0, each.wet, each.dry), each.room.dry - Math.max(0, -each.dry, -each.wet));
   const most = (each: T) => Math.max(Math.abs(each.wet), Math.abs(each.dry));
-  return all.filter((each) => !each.fixed).reduce((a, b) => (left(b) < left(a) - 1e-9 || (Math.abs(left(b) - left(a)) <= 1e-9 && most(b) > most(a) + 1e-9) ? b : a));
+  return all
+    .filter((each) => !each.fixed)
+    .reduce((a, b) =>
+      left(b) < left(a) - 1e-9 || (Math.abs(left(b) - left(a)) <= 1e-9 && most(b) > most(a) + 1e-9) ? b : a,
+    );
 };
 const clamped = (at: number, width: number) => Math.max(0, Math.min(width, at));

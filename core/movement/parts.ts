@@ -8,7 +8,14 @@ import { UNKNOWN_RINGS } from "./year";
 import type { CourseName } from "./table-restraint";
 
 /** How one kind of part changes on its driest and wettest day: width, thickness, and a right angle over its width, mm. */
-export interface PartMove { id: string; name: string; course: CourseName; dry: { width: number; thickness: number }; wet: { width: number; thickness: number }; square: number }
+export interface PartMove {
+  id: string;
+  name: string;
+  course: CourseName;
+  dry: { width: number; thickness: number };
+  wet: { width: number; thickness: number };
+  square: number;
+}
 
 /** Rings that are not known: flat-sawn boards, and legs with their rings from corner to corner, where they go out of square most. @source common practice */
 const LEG_RINGS = 45;
@@ -19,16 +26,37 @@ const LEG_RINGS = 45;
  * @param panel  mean coefficient of the top's strips, which counts for the top itself
  * @source derived: the thickness moves by the complement of the ring angle
  */
-export function partMovements(parts: readonly Part[], courses: Record<CourseName, Course>, species: Species, start: number, panel: number): PartMove[] {
+export function partMovements(
+  parts: readonly Part[],
+  courses: Record<CourseName, Course>,
+  species: Species,
+  start: number,
+  panel: number,
+): PartMove[] {
   const flat = boardCoefficient(species, UNKNOWN_RINGS.left, UNKNOWN_RINGS.right);
   const held = (moisture: number) => Math.min(SATURATION, moisture);
-  return parts.filter((part) => part.role !== "button" && part.role !== "block").map((part) => {
-    const course: CourseName = part.role === "leg" ? "leg" : part.role === "rail" ? "rail" : "top";
-    const across = part.role === "leg" ? coefficientAt(species, LEG_RINGS) : part.role === "top" ? panel : flat;
-    const through = species.radial + species.tangential - across;
-    const { driest, wettest } = courses[course];
-    const on = (moisture: number) => ({ width: widthChange(part.finished.width, across, start, moisture), thickness: widthChange(part.finished.thickness, through, start, moisture) });
-    const most = Math.max(Math.abs(held(driest.moisture) - held(start)), Math.abs(held(wettest.moisture) - held(start)));
-    return { id: part.id, name: part.name, course, dry: on(driest.moisture), wet: on(wettest.moisture), square: part.role === "leg" ? outOfSquare(species, LEG_RINGS, part.finished.width, most) : 0 };
-  });
+  return parts
+    .filter((part) => part.role !== "button" && part.role !== "block")
+    .map((part) => {
+      const course: CourseName = part.role === "leg" ? "leg" : part.role === "rail" ? "rail" : "top";
+      const across = part.role === "leg" ? coefficientAt(species, LEG_RINGS) : part.role === "top" ? panel : flat;
+      const through = species.radial + species.tangential - across;
+      const { driest, wettest } = courses[course];
+      const on = (moisture: number) => ({
+        width: widthChange(part.finished.width, across, start, moisture),
+        thickness: widthChange(part.finished.thickness, through, start, moisture),
+      });
+      const most = Math.max(
+        Math.abs(held(driest.moisture) - held(start)),
+        Math.abs(held(wettest.moisture) - held(start)),
+      );
+      return {
+        id: part.id,
+        name: part.name,
+        course,
+        dry: on(driest.moisture),
+        wet: on(wettest.moisture),
+        square: part.role === "leg" ? outOfSquare(species, LEG_RINGS, part.finished.width, most) : 0,
+      };
+    });
 }

@@ -13,7 +13,8 @@ import { widthChange } from "./width";
 export type Axis = 0 | 1 | 2;
 
 export interface Member {
-  id: string; name: string;
+  id: string;
+  name: string;
   /** null for what never moves, such as steel */
   grain: Axis | null;
   /** per percent MC along x, y and z; a fiftieth along the grain */
@@ -23,7 +24,10 @@ export interface Member {
 }
 
 export interface Link {
-  id: string; name: string; a: string; b: string;
+  id: string;
+  name: string;
+  a: string;
+  b: string;
   kind: "glue" | "screw" | "peg" | "slot";
   /** mm along each axis, the stretch it holds; one number twice for a point; null where it lets the two slide */
   hold: [[number, number] | null, [number, number] | null, [number, number] | null];
@@ -35,10 +39,14 @@ export interface Link {
 }
 
 /** Moisture of a course at each moment judged, percent, from the same day for all. */
-export interface MoistureHistory { start: number; at: readonly number[] }
+export interface MoistureHistory {
+  start: number;
+  at: readonly number[];
+}
 
 export interface Stop {
-  axis: Axis; link: Link;
+  axis: Axis;
+  link: Link;
   /** members of the loop, the one that moves most across its grain first */
   members: Member[];
   /** what the loop lacks after its plays at the worst moment, mm; positive when the first member wants to swell */
@@ -46,7 +54,8 @@ export interface Stop {
   /** moment of the worst, as an index into the history */
   when: number;
   /** wood across the grain in the loop, mm, and the share of it that must give */
-  across: number; strain: number;
+  across: number;
+  strain: number;
   /** at each end of the stretch, mm */
   slip: number;
   fails: "glue line" | "wood" | "fastener";
@@ -66,15 +75,34 @@ const SPRING = 1;
 const SHORTEST = 12;
 
 /** Every loop that is stopped at some moment, worst first. Throws when a link names a member that is not there. */
-export function stops(members: readonly Member[], links: readonly Link[], histories: Record<string, MoistureHistory>): Stop[] {
+export function stops(
+  members: readonly Member[],
+  links: readonly Link[],
+  histories: Record<string, MoistureHistory>,
+): Stop[] {
   const byId = new Map(members.map((member) => [member.id, member]));
-  for (const link of links) for (const id of [link.a, link.b]) if (!byId.has(id)) throw new Error(`Joint ${link.id} names ${id}, which is no part.`);
-  const found = ([0, 1, 2] as const).flatMap((axis) => loopsAlong(axis, links).map((loop) => judge(loop, byId, histories))).filter((stop): stop is Stop => stop !== null);
+  for (const link of links)
+    for (const id of [link.a, link.b])
+      if (!byId.has(id)) throw new Error(`Joint ${link.id} names ${id}, which is no part.`);
+  const found = ([0, 1, 2] as const)
+    .flatMap((axis) => loopsAlong(axis, links).map((loop) => judge(loop, byId, histories)))
+    .filter((stop): stop is Stop => stop !== null);
   return found.sort((a, b) => b.load - a.load);
 }
 
-interface Tie { link: Link; at: number; range: [number, number] }
-interface Loop { axis: Axis; link: Link; runs: { member: string; length: number }[]; range: [number, number]; stretch: number | null; through: number }
+interface Tie {
+  link: Link;
+  at: number;
+  range: [number, number];
+}
+interface Loop {
+  axis: Axis;
+  link: Link;
+  runs: { member: string; length: number }[];
+  range: [number, number];
+  stretch: number | null;
+  through: number;
+}
 
 /** Joints that close a loop along one axis, each with the way round it. */
 function loopsAlong(axis: Axis, links: readonly Link[]): Loop[] {
@@ -83,11 +111,19 @@ function loopsAlong(axis: Axis, links: readonly Link[]): Loop[] {
     if (!hold) return [];
     const range: [number, number] = link.play?.axis === axis ? link.play.range : [0, 0];
     const long = hold[1] - hold[0] >= SHORTEST;
-    return long ? [{ link, at: hold[0], range, end: 0, span: hold }, { link, at: hold[1], range, end: 1, span: hold }] : [{ link, at: (hold[0] + hold[1]) / 2, range, end: 0, span: hold }];
+    return long
+      ? [
+          { link, at: hold[0], range, end: 0, span: hold },
+          { link, at: hold[1], range, end: 1, span: hold },
+        ]
+      : [{ link, at: (hold[0] + hold[1]) / 2, range, end: 0, span: hold }];
   });
   // rigid ties carry the tree, so that each one with play is judged against what is truly fixed
   const loose = (tie: Tie) => (tie.range[0] === 0 && tie.range[1] === 0 ? 0 : 1);
-  const ordered = ties.map((tie, i) => ({ tie, i })).sort((p, q) => loose(p.tie) - loose(q.tie) || p.i - q.i).map(({ tie }) => tie);
+  const ordered = ties
+    .map((tie, i) => ({ tie, i }))
+    .sort((p, q) => loose(p.tie) - loose(q.tie) || p.i - q.i)
+    .map(({ tie }) => tie);
   const tree = new Map<string, { to: string; tie: Tie; forward: boolean }[]>();
   const loops: Loop[] = [];
   for (const tie of ordered) {
@@ -112,14 +148,27 @@ function loopsAlong(axis: Axis, links: readonly Link[]): Loop[] {
     }
     runs.push({ member, length: tie.at - place });
     const own = way.length === 1 && way[0].tie.link === tie.link;
-    loops.push({ axis, link: tie.link, runs: runs.filter((run) => Math.abs(run.length) > 1e-9), range: [low, high], stretch: own ? Math.abs(runs[0].length) : null, through: way.length + 1 });
+    loops.push({
+      axis,
+      link: tie.link,
+      runs: runs.filter((run) => Math.abs(run.length) > 1e-9),
+      range: [low, high],
+      stretch: own ? Math.abs(runs[0].length) : null,
+      through: way.length + 1,
+    });
   }
   return loops;
 }
 
-function pathBetween(tree: Map<string, { to: string; tie: Tie; forward: boolean }[]>, from: string, to: string): { to: string; tie: Tie; forward: boolean }[] | null {
+function pathBetween(
+  tree: Map<string, { to: string; tie: Tie; forward: boolean }[]>,
+  from: string,
+  to: string,
+): { to: string; tie: Tie; forward: boolean }[] | null {
   if (from === to) return [];
-  const came = new Map<string, { back: string; step: { to: string; tie: Tie; forward: boolean } } | null>([[from, null]]);
+  const came = new Map<string, { back: string; step: { to: string; tie: Tie; forward: boolean } } | null>([
+    [from, null],
+  ]);
   const queue = [from];
   for (let i = 0; i < queue.length; i += 1) {
     for (const step of tree.get(queue[i]) ?? []) {
@@ -143,8 +192,12 @@ function judge(loop: Loop, byId: Map<string, Member>, histories: Record<string, 
   const byCourse = new Map<string, { coefficient: number; length: number }[]>();
   for (const { member: id, length } of runs) {
     const member = byId.get(id)!;
-    if (member.grain === axis || member.grain === null) along += Math.abs(length); else across += Math.abs(length);
-    byCourse.set(member.course, [...(byCourse.get(member.course) ?? []), { coefficient: member.coefficients[axis], length }]);
+    if (member.grain === axis || member.grain === null) along += Math.abs(length);
+    else across += Math.abs(length);
+    byCourse.set(member.course, [
+      ...(byCourse.get(member.course) ?? []),
+      { coefficient: member.coefficients[axis], length },
+    ]);
   }
   let worst = 0;
   let when = 0;
@@ -153,25 +206,42 @@ function judge(loop: Loop, byId: Map<string, Member>, histories: Record<string, 
     let free = 0;
     for (const [course, parts] of byCourse) {
       const { start, at } = histories[course];
-      for (const { coefficient, length } of parts) free += coefficient === 0 ? 0 : widthChange(length, coefficient, start, at[t]);
+      for (const { coefficient, length } of parts)
+        free += coefficient === 0 ? 0 : widthChange(length, coefficient, start, at[t]);
     }
     // free growth and play must add up to nothing
     const excess = free + range[0] > 0 ? free + range[0] : free + range[1] < 0 ? free + range[1] : 0;
     // the first of years that repeat
-    if (Math.abs(excess) > Math.abs(worst) + (worst === 0 ? 0 : 0.005)) { worst = excess; when = t; }
+    if (Math.abs(excess) > Math.abs(worst) + (worst === 0 ? 0 : 0.005)) {
+      worst = excess;
+      when = t;
+    }
   }
   if (worst === 0) return null;
   const soft = across + along / STIFFER_ALONG;
   const carried = loop.through > 2 ? Math.max(0, Math.abs(worst) - SPRING) : Math.abs(worst);
   const strain = carried / soft;
   const ends = carried / 2;
-  const loads = { wood: loop.through <= 2 && across < HARMLESS ? 0 : (strain / STOP_LIMITS.strain) * Math.min(1, across / HARMLESS), "glue line": link.kind === "glue" ? ends / STOP_LIMITS.slip : 0, fastener: link.kind !== "glue" ? ends / STOP_LIMITS.fastener : 0 };
+  const loads = {
+    wood: loop.through <= 2 && across < HARMLESS ? 0 : (strain / STOP_LIMITS.strain) * Math.min(1, across / HARMLESS),
+    "glue line": link.kind === "glue" ? ends / STOP_LIMITS.slip : 0,
+    fastener: link.kind !== "glue" ? ends / STOP_LIMITS.fastener : 0,
+  };
   const fails = (Object.keys(loads) as (keyof typeof loads)[]).reduce((a, b) => (loads[b] > loads[a] ? b : a));
   const reach = new Map<string, number>();
-  for (const { member, length } of runs) reach.set(member, (reach.get(member) ?? 0) + length * byId.get(member)!.coefficients[axis]);
+  for (const { member, length } of runs)
+    reach.set(member, (reach.get(member) ?? 0) + length * byId.get(member)!.coefficients[axis]);
   const ranked = [...reach].sort(([, p], [, q]) => Math.abs(q) - Math.abs(p));
   return {
-    axis, link, members: ranked.map(([id]) => byId.get(id)!), excess: worst * Math.sign(ranked[0][1] || 1), when, across, strain,
-    slip: loop.stretch === null ? 0 : ends, fails, load: loads[fails],
+    axis,
+    link,
+    members: ranked.map(([id]) => byId.get(id)!),
+    excess: worst * Math.sign(ranked[0][1] || 1),
+    when,
+    across,
+    strain,
+    slip: loop.stretch === null ? 0 : ends,
+    fails,
+    load: loads[fails],
   };
 }

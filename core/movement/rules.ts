@@ -17,12 +17,35 @@ import type { TopMovement } from "./year";
 export const MOVEMENT_LIMITS = { readingAge: 30, awayFromRoom: 2, cup: 0.5, square: 1, edgeLeft: 15 };
 
 export interface MovementFacts {
-  piece: Piece; at: TableGeometry; species: Species; year: MoistureYear; top: TopMovement; fasteners: readonly Fastener[]; today: string; delivered: string;
-  breadboards: Breadboards | null; channels: Channels | null; slats: Slats | null; framed: FramedTop | null; insets: readonly InsetMovement[]; stopped: readonly Stop[];
+  piece: Piece;
+  at: TableGeometry;
+  species: Species;
+  year: MoistureYear;
+  top: TopMovement;
+  fasteners: readonly Fastener[];
+  today: string;
+  delivered: string;
+  breadboards: Breadboards | null;
+  channels: Channels | null;
+  slats: Slats | null;
+  framed: FramedTop | null;
+  insets: readonly InsetMovement[];
+  stopped: readonly Stop[];
 }
 
 /** Every rule of the movement stage. */
-export const MOVEMENT_RULES: ((facts: MovementFacts) => Verdict | null)[] = [endButtons, longButtonsWet, longButtonsDry, acclimatised, readingAge, overhangLeft, cups, square, formulaRange, outdoors];
+export const MOVEMENT_RULES: ((facts: MovementFacts) => Verdict | null)[] = [
+  endButtons,
+  longButtonsWet,
+  longButtonsDry,
+  acclimatised,
+  readingAge,
+  overhangLeft,
+  cups,
+  square,
+  formulaRange,
+  outdoors,
+];
 
 function endButtons({ piece, fasteners, top }: MovementFacts): Verdict | null {
   if (!hasButtons(piece)) return null;
@@ -35,12 +58,29 @@ function endButtons({ piece, fasteners, top }: MovementFacts): Verdict | null {
   const slot = Math.ceil(choice.width + 2 * (need + 1));
   const month = wet >= dry ? top.wet.name : top.dry.name;
   return verdict({
-    id: "movement.end-buttons", stage: "movement", subject, level,
-    text: level === "fix" ? `End-rail buttons will bind in ${month}` : level === "tight" ? `End-rail buttons close to ${fine(has - need)} in ${month}` : "End-rail buttons slide freely all year",
+    id: "movement.end-buttons",
+    stage: "movement",
+    subject,
+    level,
+    text:
+      level === "fix"
+        ? `End-rail buttons will bind in ${month}`
+        : level === "tight"
+          ? `End-rail buttons close to ${fine(has - need)} in ${month}`
+          : "End-rail buttons slide freely all year",
     why: `The outermost travels ${fine(need)} along its slot; a ${choice.slotLength} mm slot for a ${choice.width} mm button gives ${fine(has)} each way.`,
-    limit: round1(need), actual: round1(has), sense: "at least", unit: "mm", source: "Wood Handbook FPL-GTR-282, ch. 13, for the travel",
-    remedies: level === "holds" ? [] : [set(`Lengthen the slots to ${slot} mm`, ["joints", "buttons", "slotLength"], slot),
-      ...(choice.width > 25 ? [set("Use 25 mm buttons", ["joints", "buttons", "width"], 25)] : [])],
+    limit: round1(need),
+    actual: round1(has),
+    sense: "at least",
+    unit: "mm",
+    source: "Wood Handbook FPL-GTR-282, ch. 13, for the travel",
+    remedies:
+      level === "holds"
+        ? []
+        : [
+            set(`Lengthen the slots to ${slot} mm`, ["joints", "buttons", "slotLength"], slot),
+            ...(choice.width > 25 ? [set("Use 25 mm buttons", ["joints", "buttons", "width"], 25)] : []),
+          ],
   });
 }
 
@@ -52,10 +92,22 @@ function longButtonsWet({ piece, fasteners, top }: MovementFacts): Verdict | nul
   const has = longRailPlay(choice).wet;
   const level: Level = has < wet ? "fix" : has < wet + BUTTON_PLAY ? "tight" : "holds";
   return verdict({
-    id: "movement.long-buttons-wet", stage: "movement", subject, level,
-    text: level === "fix" ? `Long-rail buttons push the rails out in ${top.wet.name}` : level === "tight" ? `Long-rail buttons close to ${fine(has - wet)} in ${top.wet.name}` : "Long-rail buttons have room to go in",
+    id: "movement.long-buttons-wet",
+    stage: "movement",
+    subject,
+    level,
+    text:
+      level === "fix"
+        ? `Long-rail buttons push the rails out in ${top.wet.name}`
+        : level === "tight"
+          ? `Long-rail buttons close to ${fine(has - wet)} in ${top.wet.name}`
+          : "Long-rail buttons have room to go in",
     why: `The top carries them ${fine(wet)} toward the rail; tip and shoulder leave ${fine(has)}.`,
-    limit: round1(wet), actual: round1(has), sense: "at least", unit: "mm", source: "Wood Handbook FPL-GTR-282, ch. 13, for the travel",
+    limit: round1(wet),
+    actual: round1(has),
+    sense: "at least",
+    unit: "mm",
+    source: "Wood Handbook FPL-GTR-282, ch. 13, for the travel",
     remedies: level === "holds" ? [] : deeper(piece, wet),
   });
 }
@@ -70,24 +122,46 @@ function longButtonsDry({ piece, fasteners, top }: MovementFacts): Verdict | nul
   const engaged = Math.ceil((LEAST_ENGAGED + dry) * 2) / 2;
   const room = Math.ceil(engaged + wet + 1);
   return verdict({
-    id: "movement.long-buttons-dry", stage: "movement", subject, level,
-    text: level === "fix" ? `Long-rail buttons let go in ${top.dry.name}` : `Long-rail buttons keep ${fine(left)} of tongue in ${top.dry.name}`,
+    id: "movement.long-buttons-dry",
+    stage: "movement",
+    subject,
+    level,
+    text:
+      level === "fix"
+        ? `Long-rail buttons let go in ${top.dry.name}`
+        : `Long-rail buttons keep ${fine(left)} of tongue in ${top.dry.name}`,
     why: `Set ${fine(choice.engaged)} deep today; the top draws them out ${fine(dry)}. At least ${LEAST_ENGAGED} mm must stay in.`,
-    limit: LEAST_ENGAGED, actual: round1(left), sense: "at least", unit: "mm",
-    remedies: level === "holds" ? [] : [{
-      label: `Set them ${engaged} mm deep`, patches: [
-        { path: ["joints", "buttons", "engaged"], value: engaged },
-        { path: ["joints", "buttons", "tongue"], value: Math.max(choice.tongue, room) }, { path: ["joints", "buttons", "grooveDepth"], value: Math.max(choice.grooveDepth, room) }],
-    }],
+    limit: LEAST_ENGAGED,
+    actual: round1(left),
+    sense: "at least",
+    unit: "mm",
+    remedies:
+      level === "holds"
+        ? []
+        : [
+            {
+              label: `Set them ${engaged} mm deep`,
+              patches: [
+                { path: ["joints", "buttons", "engaged"], value: engaged },
+                { path: ["joints", "buttons", "tongue"], value: Math.max(choice.tongue, room) },
+                { path: ["joints", "buttons", "grooveDepth"], value: Math.max(choice.grooveDepth, room) },
+              ],
+            },
+          ],
   });
 }
 
 function deeper(piece: Piece, wet: number): Remedy[] {
   const depth = Math.ceil(piece.joints.buttons.engaged + wet + 1);
-  return [{
-    label: `Cut groove and tongue ${depth} mm`,
-    patches: [{ path: ["joints", "buttons", "grooveDepth"], value: depth }, { path: ["joints", "buttons", "tongue"], value: depth }],
-  }];
+  return [
+    {
+      label: `Cut groove and tongue ${depth} mm`,
+      patches: [
+        { path: ["joints", "buttons", "grooveDepth"], value: depth },
+        { path: ["joints", "buttons", "tongue"], value: depth },
+      ],
+    },
+  ];
 }
 
 function acclimatised({ year, top }: MovementFacts): Verdict {
@@ -95,10 +169,18 @@ function acclimatised({ year, top }: MovementFacts): Verdict {
   const inside = top.start.value >= year.driest.moisture && top.start.value <= year.wettest.moisture;
   const level: Level = inside ? "holds" : Math.abs(off) > MOVEMENT_LIMITS.awayFromRoom + 2 ? "fix" : "tight";
   return verdict({
-    id: "movement.acclimatised", stage: "movement", subject: ["top"], level,
-    text: inside ? `Wood at ${top.start.value} % is within the room's year` : `Wood at ${top.start.value} % is ${off > 0 ? "wetter" : "drier"} than the room ever is`,
+    id: "movement.acclimatised",
+    stage: "movement",
+    subject: ["top"],
+    level,
+    text: inside
+      ? `Wood at ${top.start.value} % is within the room's year`
+      : `Wood at ${top.start.value} % is ${off > 0 ? "wetter" : "drier"} than the room ever is`,
     why: `The room swings from ${round1(year.driest.moisture)} % in ${year.driest.name} to ${round1(year.wettest.moisture)} % in ${year.wettest.name}. ${inside ? "" : "Stack it stickered in air like the room's before milling."}`.trim(),
-    limit: round1(year.mean), actual: top.start.value, unit: "%", source: "Wood Handbook FPL-GTR-282, Eq. 4-5 and ch. 13",
+    limit: round1(year.mean),
+    actual: top.start.value,
+    unit: "%",
+    source: "Wood Handbook FPL-GTR-282, Eq. 4-5 and ch. 13",
   });
 }
 
@@ -106,22 +188,44 @@ function readingAge({ top, today }: MovementFacts): Verdict {
   const days = daysBetween(top.start.on, today);
   const level: Level = days < -1 ? "fix" : days > MOVEMENT_LIMITS.readingAge ? "tight" : "holds";
   return verdict({
-    id: "movement.reading-age", stage: "movement", subject: ["top"], level,
-    text: days < -1 ? "The moisture reading lies in the future" : days > MOVEMENT_LIMITS.readingAge ? `The moisture reading is ${days} days old` : `Moisture measured ${days <= 0 ? "today" : days === 1 ? "yesterday" : `${days} days ago`}`,
-    why: level === "holds" ? `Every travel here starts from ${top.start.value} %.` : `Every travel here starts from ${top.start.value} % on ${top.start.on}: measure again and write it in the log.`,
-    limit: MOVEMENT_LIMITS.readingAge, actual: days, sense: "at most", unit: "days",
+    id: "movement.reading-age",
+    stage: "movement",
+    subject: ["top"],
+    level,
+    text:
+      days < -1
+        ? "The moisture reading lies in the future"
+        : days > MOVEMENT_LIMITS.readingAge
+          ? `The moisture reading is ${days} days old`
+          : `Moisture measured ${days <= 0 ? "today" : days === 1 ? "yesterday" : `${days} days ago`}`,
+    why:
+      level === "holds"
+        ? `Every travel here starts from ${top.start.value} %.`
+        : `Every travel here starts from ${top.start.value} % on ${top.start.on}: measure again and write it in the log.`,
+    limit: MOVEMENT_LIMITS.readingAge,
+    actual: days,
+    sense: "at most",
+    unit: "days",
   });
 }
 
 function overhangLeft({ piece, top }: MovementFacts): Verdict {
-  const loss = piece.form.construction === "slatted" || piece.form.construction === "framed" ? 0 : Math.min(0, top.dry.change);
+  const loss =
+    piece.form.construction === "slatted" || piece.form.construction === "framed" ? 0 : Math.min(0, top.dry.change);
   const left = piece.form.overhang.side + loss / (piece.choices.fixedLine === "centre" ? 2 : 1);
   return verdict({
-    id: "movement.overhang", stage: "movement", subject: ["top"], level: grade(left, "at least", MOVEMENT_LIMITS.edgeLeft, 5),
+    id: "movement.overhang",
+    stage: "movement",
+    subject: ["top"],
+    level: grade(left, "at least", MOVEMENT_LIMITS.edgeLeft, 5),
     text: `Side overhang is ${fine(left)} at its least, in ${top.dry.name}`,
     why: `From ${fine(piece.form.overhang.side)} today; under ${MOVEMENT_LIMITS.edgeLeft} mm the legs begin to show past the edge.`,
-    limit: MOVEMENT_LIMITS.edgeLeft, actual: round1(left), sense: "at least", unit: "mm",
-    remedies: left >= MOVEMENT_LIMITS.edgeLeft ? [] : [set("Set the side overhang to 35 mm", ["form", "overhang", "side"], 35)],
+    limit: MOVEMENT_LIMITS.edgeLeft,
+    actual: round1(left),
+    sense: "at least",
+    unit: "mm",
+    remedies:
+      left >= MOVEMENT_LIMITS.edgeLeft ? [] : [set("Set the side overhang to 35 mm", ["form", "overhang", "side"], 35)],
   });
 }
 
@@ -133,23 +237,47 @@ function cups({ top, piece, slats }: MovementFacts): Verdict | null {
   // without boards there is no ring to judge, only the wish to know
   const level = worstStrip.board ? grade(cup, "at most", MOVEMENT_LIMITS.cup, 3 * MOVEMENT_LIMITS.cup) : "tight";
   return verdict({
-    id: "movement.cup", stage: "movement", subject: worstStrip.board ? [`strip:${worstStrip.board}`] : ["top"], level,
-    text: top.strips.length > 1 ? `Ripples stay under ${fine(ripple)}, ${piece.choices.rings === "alternate" ? "rings alternated" : "best faces up"}` : worstStrip.board ? `${worstStrip.board} cups ${fine(cup)} at most` : "Boards are not chosen yet: rings taken as flat-sawn",
-    why: worstStrip.board ? `${worstStrip.board}, ${fine(worstStrip.width)} wide, cups most by its own rings. Faces of unequal moisture would do ten times as much.` : "Choose boards and each strip moves by its own rings.",
-    limit: MOVEMENT_LIMITS.cup, actual: round1(cup), sense: "at most", unit: "mm", source: "derived: circular rings",
+    id: "movement.cup",
+    stage: "movement",
+    subject: worstStrip.board ? [`strip:${worstStrip.board}`] : ["top"],
+    level,
+    text:
+      top.strips.length > 1
+        ? `Ripples stay under ${fine(ripple)}, ${piece.choices.rings === "alternate" ? "rings alternated" : "best faces up"}`
+        : worstStrip.board
+          ? `${worstStrip.board} cups ${fine(cup)} at most`
+          : "Boards are not chosen yet: rings taken as flat-sawn",
+    why: worstStrip.board
+      ? `${worstStrip.board}, ${fine(worstStrip.width)} wide, cups most by its own rings. Faces of unequal moisture would do ten times as much.`
+      : "Choose boards and each strip moves by its own rings.",
+    limit: MOVEMENT_LIMITS.cup,
+    actual: round1(cup),
+    sense: "at most",
+    unit: "mm",
+    source: "derived: circular rings",
   });
 }
 
 /** Squareness of a leg whose rings run corner to corner, where the two shrinkages differ most. */
 function square({ at, species, top }: MovementFacts): Verdict {
   const held = (moisture: number) => Math.min(SATURATION, moisture);
-  const change = Math.max(Math.abs(held(top.dry.moisture) - held(top.start.value)), Math.abs(held(top.wet.moisture) - held(top.start.value)));
+  const change = Math.max(
+    Math.abs(held(top.dry.moisture) - held(top.start.value)),
+    Math.abs(held(top.wet.moisture) - held(top.start.value)),
+  );
   const off = outOfSquare(species, 45, at.leg.section, change);
   return verdict({
-    id: "movement.square", stage: "movement", subject: ["leg"], level: grade(off, "at most", MOVEMENT_LIMITS.square, 2 * MOVEMENT_LIMITS.square),
+    id: "movement.square",
+    stage: "movement",
+    subject: ["leg"],
+    level: grade(off, "at most", MOVEMENT_LIMITS.square, 2 * MOVEMENT_LIMITS.square),
     text: `Legs go out of square by ${fine(off)} at most`,
     why: `With rings at 45° across ${mm(at.leg.section)} and ${round1(change)} % of change; rings square to a face keep it square.`,
-    limit: MOVEMENT_LIMITS.square, actual: round1(off), sense: "at most", unit: "mm", source: "derived: (CT − CR) ΔM sin 2θ",
+    limit: MOVEMENT_LIMITS.square,
+    actual: round1(off),
+    sense: "at most",
+    unit: "mm",
+    source: "derived: (CT − CR) ΔM sin 2θ",
   });
 }
 
@@ -161,10 +289,20 @@ function formulaRange({ top }: MovementFacts): Verdict {
   const inside = low >= LINEAR_RANGE.from && high <= LINEAR_RANGE.to;
   const green = top.start.value > SATURATION;
   return verdict({
-    id: "movement.range", stage: "movement", subject: [], level: green ? "fix" : high > 25 ? "tight" : "holds",
-    text: green ? `Wood at ${top.start.value} % is green: it has not begun to shrink` : inside ? "All within the range of the formula" : "Part of the year uses the shrinkage form",
+    id: "movement.range",
+    stage: "movement",
+    subject: [],
+    level: green ? "fix" : high > 25 ? "tight" : "holds",
+    text: green
+      ? `Wood at ${top.start.value} % is green: it has not begun to shrink`
+      : inside
+        ? "All within the range of the formula"
+        : "Part of the year uses the shrinkage form",
     why: `Moisture runs from ${round1(low)} to ${round1(high)} %; coefficients are good from 6 to 14 %, beyond that total shrinkage takes over${green ? ", counted from 30 % down; dry it before you build" : ""}.`,
-    limit: null, actual: null, unit: "%", source: "Wood Handbook FPL-GTR-282, ch. 13",
+    limit: null,
+    actual: null,
+    unit: "%",
+    source: "Wood Handbook FPL-GTR-282, ch. 13",
   });
 }
 
@@ -172,10 +310,15 @@ function outdoors({ piece, species, year }: MovementFacts): Verdict | null {
   const claimsIndoor = !year.outdoors && piece.brief.climate.kind !== "own" && piece.brief.climate.kind !== "log";
   if (piece.brief.place !== "porch") return null;
   return verdict({
-    id: "movement.porch", stage: "movement", subject: ["top"], level: claimsIndoor ? "fix" : "tight",
+    id: "movement.porch",
+    stage: "movement",
+    subject: ["top"],
+    level: claimsIndoor ? "fix" : "tight",
     text: claimsIndoor ? "A porch has been given the climate of a room" : "A porch swings further than any room",
     why: `${species.name} follows the air outside; choose glue, gaps and finish for it.`,
-    remedies: claimsIndoor ? [set("Use the mild porch climate", ["brief", "climate"], { kind: "typical", id: "porch-temperate" })] : [],
+    remedies: claimsIndoor
+      ? [set("Use the mild porch climate", ["brief", "climate"], { kind: "typical", id: "porch-temperate" })]
+      : [],
   });
 }
 

@@ -35,12 +35,19 @@ describe("ring angle (derived: strain is a tensor)", () => {
     expect(coefficientAt(beech, 45)).toBeCloseTo((beech.radial + beech.tangential) / 2, 12);
   });
   it("the mean over a board equals the integral over its width (numeric quadrature)", () => {
-    fc.assert(fc.property(fc.double({ min: -80, max: 80, noNaN: true }), fc.double({ min: -80, max: 80, noNaN: true }), (a, b) => {
-      const [t1, t2] = [Math.tan((a * Math.PI) / 180), Math.tan((b * Math.PI) / 180)];
-      let sum = 0;
-      for (let i = 0; i < 2000; i += 1) sum += coefficientAt(beech, (Math.atan(t1 + ((i + 0.5) / 2000) * (t2 - t1)) * 180) / Math.PI);
-      expect(boardCoefficient(beech, a, b)).toBeCloseTo(sum / 2000, 5);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: -80, max: 80, noNaN: true }),
+        fc.double({ min: -80, max: 80, noNaN: true }),
+        (a, b) => {
+          const [t1, t2] = [Math.tan((a * Math.PI) / 180), Math.tan((b * Math.PI) / 180)];
+          let sum = 0;
+          for (let i = 0; i < 2000; i += 1)
+            sum += coefficientAt(beech, (Math.atan(t1 + ((i + 0.5) / 2000) * (t2 - t1)) * 180) / Math.PI);
+          expect(boardCoefficient(beech, a, b)).toBeCloseTo(sum / 2000, 5);
+        },
+      ),
+    );
   });
   it("finds the pith of a heart-side board under its middle", () => {
     const centre = pith(200, -45, 45)!;
@@ -54,7 +61,10 @@ describe("cup (derived: circular rings)", () => {
   it("approaches (CT − CR) ΔM w²/(4r) for a narrow board far from the pith", () => {
     const r = 500;
     const angle = (Math.atan(50 / r) * 180) / Math.PI;
-    expect(boardCup(beech, 100, -angle, angle, -3)).toBeCloseTo(((beech.tangential - beech.radial) * 3 * 100 ** 2) / (4 * r), 3);
+    expect(boardCup(beech, 100, -angle, angle, -3)).toBeCloseTo(
+      ((beech.tangential - beech.radial) * 3 * 100 ** 2) / (4 * r),
+      3,
+    );
   });
   it("changes side with the moisture", () => expect(boardCup(beech, 150, -30, 30, 3)).toBeLessThan(0));
 });
@@ -62,10 +72,17 @@ describe("cup (derived: circular rings)", () => {
 describe("a board's edges turn (derived: the field u_r = CR ΔM r, u_θ = (CT − CR) ΔM r θ, differentiated numerically)", () => {
   it("by what the field says, for any rings", () => {
     const [change, r] = [2.5, 400];
-    const sideways = (x: number, z: number) => beech.radial * change * x + (beech.tangential - beech.radial) * change * Math.atan2(x, z) * z;
-    const turn = (degrees: number) => { const x = r * Math.tan((degrees * Math.PI) / 180); return (sideways(x, r + 0.5) - sideways(x, r - 0.5)) / 1; };
-    fc.assert(fc.property(fc.integer({ min: -70, max: 0 }), fc.integer({ min: 0, max: 70 }), (left, right) => {
-      expect(boardRotation(beech, left, right, change)).toBeCloseTo(turn(right) - turn(left), 5);
-    }), { numRuns: 100 });
+    const sideways = (x: number, z: number) =>
+      beech.radial * change * x + (beech.tangential - beech.radial) * change * Math.atan2(x, z) * z;
+    const turn = (degrees: number) => {
+      const x = r * Math.tan((degrees * Math.PI) / 180);
+      return (sideways(x, r + 0.5) - sideways(x, r - 0.5)) / 1;
+    };
+    fc.assert(
+      fc.property(fc.integer({ min: -70, max: 0 }), fc.integer({ min: 0, max: 70 }), (left, right) => {
+        expect(boardRotation(beech, left, right, change)).toBeCloseTo(turn(right) - turn(left), 5);
+      }),
+      { numRuns: 100 },
+    );
   });
 });

@@ -10,12 +10,27 @@ import { widthChange } from "./width";
 export const UNKNOWN_RINGS = { left: -20, right: 20 };
 
 export interface StripMovement {
-  board: string | null; width: number; from: number; coefficient: number; ringLeft: number; ringRight: number; barkUp: boolean;
+  board: string | null;
+  width: number;
+  from: number;
+  coefficient: number;
+  ringLeft: number;
+  ringRight: number;
+  barkUp: boolean;
   /** change of this strip's width, and its cup, on the driest and the wettest day, mm */
-  dry: number; wet: number; cupDry: number; cupWet: number;
+  dry: number;
+  wet: number;
+  cupDry: number;
+  cupWet: number;
 }
 
-export interface TopDay { at: number; on: string; name: string; moisture: number; change: number }
+export interface TopDay {
+  at: number;
+  on: string;
+  name: string;
+  moisture: number;
+  change: number;
+}
 
 export interface TopMovement {
   width: number;
@@ -35,7 +50,11 @@ export interface TopMovement {
 }
 
 export interface TopInputs {
-  width: number; thickness: number; species: Species; start: TopMovement["start"]; course: Course;
+  width: number;
+  thickness: number;
+  species: Species;
+  start: TopMovement["start"];
+  course: Course;
   strips: readonly { strip: Strip; board: RackBoard; width: number }[];
   /** coefficients measured on this piece, which count before the table's */
   fitted?: readonly { what: string; coefficient: number }[];
@@ -49,26 +68,51 @@ export interface TopInputs {
  * @returns changes in mm from today's width, at the moisture the wood itself has
  */
 export function topMovement({ width, thickness, species, start, course, strips, fitted = [] }: TopInputs): TopMovement {
-  const laid = strips.length > 0
-    ? trimmed(strips, width)
-    : [{ board: null, from: 0, width, ringLeft: UNKNOWN_RINGS.left, ringRight: UNKNOWN_RINGS.right, barkUp: true }];
+  const laid =
+    strips.length > 0
+      ? trimmed(strips, width)
+      : [{ board: null, from: 0, width, ringLeft: UNKNOWN_RINGS.left, ringRight: UNKNOWN_RINGS.right, barkUp: true }];
   const own = (what: string | null) => fitted.findLast((each) => each.what === what)?.coefficient;
-  const coefficients = laid.map((each) => own(each.board) ?? own("top") ?? boardCoefficient(species, each.ringLeft, each.ringRight));
-  const changeAt = (moisture: number) => laid.reduce((sum, each, i) => sum + widthChange(each.width, coefficients[i], start.value, moisture), 0);
+  const coefficients = laid.map(
+    (each) => own(each.board) ?? own("top") ?? boardCoefficient(species, each.ringLeft, each.ringRight),
+  );
+  const changeAt = (moisture: number) =>
+    laid.reduce((sum, each, i) => sum + widthChange(each.width, coefficients[i], start.value, moisture), 0);
   const changes = course.mean.map(changeAt);
-  const mean = laid.reduce((sum, each, i) => sum + coefficients[i] * each.width, 0) / laid.reduce((sum, each) => sum + each.width, 0);
-  const turned = (moisture: number) => laid.reduce((sum, each) => sum + (each.barkUp ? 1 : -1) * boardRotation(species, each.ringLeft, each.ringRight, moisture - start.value), 0);
-  const bow = course.mean.map((moisture, i) => panelCurvature(mean, thickness, course.moment[i]) * width * width / 8 + (turned(moisture) * width) / 8);
+  const mean =
+    laid.reduce((sum, each, i) => sum + coefficients[i] * each.width, 0) /
+    laid.reduce((sum, each) => sum + each.width, 0);
+  const turned = (moisture: number) =>
+    laid.reduce(
+      (sum, each) =>
+        sum + (each.barkUp ? 1 : -1) * boardRotation(species, each.ringLeft, each.ringRight, moisture - start.value),
+      0,
+    );
+  const bow = course.mean.map(
+    (moisture, i) =>
+      (panelCurvature(mean, thickness, course.moment[i]) * width * width) / 8 + (turned(moisture) * width) / 8,
+  );
   const extreme = (sign: 1 | -1): TopDay => {
     const at = firstExtreme(changes, sign);
     return { at, ...sampleDate(course.from, at), moisture: course.mean[at], change: changes[at] };
   };
   const [dry, wet] = [extreme(-1), extreme(1)];
   return {
-    width, thickness, start, species: species.id, course, changes, bow, dry, wet, coefficient: mean,
+    width,
+    thickness,
+    start,
+    species: species.id,
+    course,
+    changes,
+    bow,
+    dry,
+    wet,
+    coefficient: mean,
     strips: laid.map((each, i) => ({
-      ...each, coefficient: coefficients[i],
-      dry: widthChange(each.width, coefficients[i], start.value, dry.moisture), wet: widthChange(each.width, coefficients[i], start.value, wet.moisture),
+      ...each,
+      coefficient: coefficients[i],
+      dry: widthChange(each.width, coefficients[i], start.value, dry.moisture),
+      wet: widthChange(each.width, coefficients[i], start.value, wet.moisture),
       cupDry: boardCup(species, each.width, each.ringLeft, each.ringRight, dry.moisture - start.value),
       cupWet: boardCup(species, each.width, each.ringLeft, each.ringRight, wet.moisture - start.value),
     })),
@@ -81,7 +125,8 @@ export function topMovement({ width, thickness, species, start, course, strips, 
  * @param moment  percent, see `moistureMoment`
  * @source derived: κ = 12 C/t³ ∫ m z dz, an upper bound that creep lowers
  */
-export const panelCurvature = (coefficient: number, thickness: number, moment: number) => (coefficient * moment) / thickness;
+export const panelCurvature = (coefficient: number, thickness: number, moment: number) =>
+  (coefficient * moment) / thickness;
 
 /**
  * How far a point of the top moves across the grain.
@@ -122,12 +167,23 @@ function trimmed(strips: TopInputs["strips"], width: number) {
   let from = 0;
   return strips.map(({ strip, board, width: full }, i) => {
     const kept = Math.max(1, full - (i === 0 ? over / 2 : 0) - (i === strips.length - 1 ? over / 2 : 0));
-    const turnedRings = strip.turned !== (strip.face === "bark-down") ? [-board.ringRight, -board.ringLeft] : [board.ringLeft, board.ringRight];
-    const placed = { board: board.id, from, width: kept, ringLeft: turnedRings[0], ringRight: turnedRings[1], barkUp: strip.face === "bark-up" };
+    const turnedRings =
+      strip.turned !== (strip.face === "bark-down")
+        ? [-board.ringRight, -board.ringLeft]
+        : [board.ringLeft, board.ringRight];
+    const placed = {
+      board: board.id,
+      from,
+      width: kept,
+      ringLeft: turnedRings[0],
+      ringRight: turnedRings[1],
+      barkUp: strip.face === "bark-up",
+    };
     from += kept;
     return placed;
   });
 }
 
 /** A strip's width where none was set by hand: all its board gives. */
-export const stripWidth = (strip: Strip, board: RackBoard, yielded: number) => Math.min(strip.width ?? yielded, yielded, narrowest(board));
+export const stripWidth = (strip: Strip, board: RackBoard, yielded: number) =>
+  Math.min(strip.width ?? yielded, yielded, narrowest(board));

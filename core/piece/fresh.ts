@@ -5,28 +5,63 @@ import { Piece, PIECE_FORMAT, PIECE_VERSION } from "./schema";
 /** A new table to start from: a usual kitchen, six chairs, ash. `day` is today, an ISO date. */
 export function freshPiece(name: string, day: string): Piece {
   return {
-    format: PIECE_FORMAT, version: PIECE_VERSION, name, commission: "", day, species: "european-ash",
+    format: PIECE_FORMAT,
+    version: PIECE_VERSION,
+    name,
+    commission: "",
+    day,
+    species: "european-ash",
     moisture: { value: 8.5, on: day },
     brief: {
-      room: { length: 4800, width: 3600, height: 2500 }, seats: { daily: 4, most: 6 }, seating: "chairs", place: "indoors",
-      climate: { kind: "typical", id: "heated-temperate" }, topHeight: 750, match: "", deadline: null,
+      room: { length: 4800, width: 3600, height: 2500 },
+      seats: { daily: 4, most: 6 },
+      seating: "chairs",
+      place: "indoors",
+      climate: { kind: "typical", id: "heated-temperate" },
+      topHeight: 750,
+      match: "",
+      deadline: null,
     },
     form: {
-      kind: "leg-and-apron", use: "table",
+      kind: "leg-and-apron",
+      use: "table",
       top: { length: 1800, width: 850, thickness: 28, edge: { kind: "eased", size: 3 }, ...USUAL_OUTLINE },
-      overhang: { end: 40, side: 40 }, height: 750,
+      overhang: { end: 40, side: 40 },
+      height: 750,
       leg: { section: 75, taper: "none", foot: 50, make: "solid" },
-      apron: { depth: 95, thickness: 25, reveal: 5 }, crossRails: 1, cornerBlocks: true, ...USUAL_TOP,
+      apron: { depth: 95, thickness: 25, reveal: 5 },
+      crossRails: 1,
+      cornerBlocks: true,
+      ...USUAL_TOP,
     },
     joints: {
       legRail: { kind: "mortise-tenon", thickness: null, length: null, tenons: null, meeting: "mitred", haunch: true },
-      buttons: { width: 30, tongue: 13, engaged: 8, grooveDepth: 13, slotLength: 45, spacing: 320 }, ...USUAL_FASTENING,
+      buttons: { width: 30, tongue: 13, engaged: 8, grooveDepth: 13, slotLength: 45, spacing: 320 },
+      ...USUAL_FASTENING,
     },
-    choices: { rings: "alternate", fixedLine: "centre", edges: "jointer", stages: "all-at-once", alignment: "none", squeezeOut: "scrape-rubbery" },
+    choices: {
+      rings: "alternate",
+      fixedLine: "centre",
+      edges: "jointer",
+      stages: "all-at-once",
+      alignment: "none",
+      squeezeOut: "scrape-rubbery",
+    },
     panel: { strips: [], pinned: [], banned: [], crosscutFirst: true },
-    cutting: freshCutting(), glueUp: { adhesive: "pva", hands: 1, runs: [] }, finish: "oil-wax", ...freshSurroundings(), asBuilt: [], log: [], done: [],
+    cutting: freshCutting(),
+    glueUp: { adhesive: "pva", hands: 1, runs: [] },
+    finish: "oil-wax",
+    ...freshSurroundings(),
+    asBuilt: [],
+    log: [],
+    done: [],
   };
 }
 
 /** What a piece begins with beside its form: faces alike, delivered when it is done, nothing inset, nothing fitted. */
-export const freshSurroundings = (): Pick<Piece, "faces" | "delivery" | "insets" | "fitted"> => ({ faces: { below: "alike", sun: "room", heater: "room" }, delivery: null, insets: [], fitted: [] });
+export const freshSurroundings = (): Pick<Piece, "faces" | "delivery" | "insets" | "fitted"> => ({
+  faces: { below: "alike", sun: "room", heater: "room" },
+  delivery: null,
+  insets: [],
+  fitted: [],
+});

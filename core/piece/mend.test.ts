@@ -8,7 +8,8 @@ import { shopSchema, USUAL_SHOP } from "./shop";
 import { demoBoard } from "../testing/boards";
 
 const fresh = freshPiece("Old table", "2026-11-23");
-const old = (path: (string | number)[], value: unknown) => mendPiece(JSON.parse(JSON.stringify(applyPatches<unknown>(fresh, [{ path, value }]))));
+const old = (path: (string | number)[], value: unknown) =>
+  mendPiece(JSON.parse(JSON.stringify(applyPatches<unknown>(fresh, [{ path, value }]))));
 
 describe("a record from before a bound opens with the value mended, and says so", () => {
   it("a sound piece is left as it is", () => expect(mendPiece(fresh)).toEqual({ value: fresh, mended: [] }));
@@ -29,15 +30,41 @@ describe("a record from before a bound opens with the value mended, and says so"
     expect(mended[0].message).toMatch(said);
   });
   it("an entry of a list that can't be is left out, the others stay", () => {
-    const { value, mended } = old(["log"], [{ kind: "note", id: "a", on: "2026-11-23", text: "kept" }, { kind: "dream", id: "b" }, { kind: "air", id: "c", on: "2026-11-24", value: 300, temperature: 20, text: "" }]);
+    const { value, mended } = old(
+      ["log"],
+      [
+        { kind: "note", id: "a", on: "2026-11-23", text: "kept" },
+        { kind: "dream", id: "b" },
+        { kind: "air", id: "c", on: "2026-11-24", value: 300, temperature: 20, text: "" },
+      ],
+    );
     expect(value.log.map((each) => each.id)).toEqual(["a", "c"]);
     expect(value.log[1]).toMatchObject({ value: 99 });
     expect(mended).toHaveLength(2);
   });
   it("a list that is too long keeps its beginning; lanes that hold nothing go", () => {
-    expect(old(["done"], Array.from({ length: 900 }, (_, i) => `step-${i}`)).value.done).toHaveLength(400);
+    expect(
+      old(
+        ["done"],
+        Array.from({ length: 900 }, (_, i) => `step-${i}`),
+      ).value.done,
+    ).toHaveLength(400);
     const section = { board: "B1", x: 0, y: 0, length: 900 };
-    expect(old(["cutting", "sections"], [{ ...section, lanes: [] }, { ...section, lanes: [{ width: 90, pieces: ["A1"] }, { width: 50, pieces: [] }] }]).value.cutting.sections).toEqual([{ ...section, lanes: [{ width: 90, pieces: ["A1"] }] }]);
+    expect(
+      old(
+        ["cutting", "sections"],
+        [
+          { ...section, lanes: [] },
+          {
+            ...section,
+            lanes: [
+              { width: 90, pieces: ["A1"] },
+              { width: 50, pieces: [] },
+            ],
+          },
+        ],
+      ).value.cutting.sections,
+    ).toEqual([{ ...section, lanes: [{ width: 90, pieces: ["A1"] }] }]);
   });
   it("what is no piece at all comes back fresh under its name", () => {
     expect(mendPiece("nonsense").value.name).toBe("A piece that could not be read");

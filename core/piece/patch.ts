@@ -1,5 +1,8 @@
 /** One change to the inputs: the value that stands at a path. An index one past a list's end adds to it. */
-export interface Patch { path: (string | number)[]; value: unknown }
+export interface Patch {
+  path: (string | number)[];
+  value: unknown;
+}
 
 /**
  * Applies patches in order; what they don't touch keeps its identity, so that memoised stages stay valid.

@@ -9,7 +9,11 @@ export const PIECE_FORMAT = "taller-piece";
 export const PIECE_VERSION = 3;
 
 const briefSchema = v.strictObject({
-  room: v.strictObject({ length: size("room length", 500, 30000), width: size("room width", 500, 30000), height: size("room height", 1500, 12000) }),
+  room: v.strictObject({
+    length: size("room length", 500, 30000),
+    width: size("room width", 500, 30000),
+    height: size("room height", 1500, 12000),
+  }),
   seats: v.strictObject({ daily: count("seats daily", 1, 40), most: count("seats at most", 1, 40) }),
   seating: choice("seating", ["chairs", "bench"]),
   place: choice("place", ["indoors", "porch"]),
@@ -26,17 +30,28 @@ const formSchema = v.strictObject({
   kind: v.literal("leg-and-apron", "This version builds leg-and-apron tables and benches only."),
   use: choice("use", ["table", "bench"]),
   top: v.strictObject({
-    length: size("top length", 200, 6000), width: size("top width", 60, 2500), thickness: size("top thickness", 6, 150),
-    edge: v.strictObject({ kind: choice("top edge", ["square", "eased", "rounded", "bevel-below"]), size: distance("top edge size", 60) }),
+    length: size("top length", 200, 6000),
+    width: size("top width", 60, 2500),
+    thickness: size("top thickness", 6, 150),
+    edge: v.strictObject({
+      kind: choice("top edge", ["square", "eased", "rounded", "bevel-below"]),
+      size: distance("top edge size", 60),
+    }),
     ...outlineFields,
   }),
   overhang: v.strictObject({ end: distance("end overhang", 1500), side: distance("side overhang", 800) }),
   height: size("height", 150, 1500),
   leg: v.strictObject({
-    section: size("leg section", 15, 300), taper: choice("taper", ["none", "two-faces", "four-faces"]), foot: size("leg foot", 10, 300),
+    section: size("leg section", 15, 300),
+    taper: choice("taper", ["none", "two-faces", "four-faces"]),
+    foot: size("leg foot", 10, 300),
     make: choice("leg making", LEG_MAKES),
   }),
-  apron: v.strictObject({ depth: size("apron depth", 20, 400), thickness: size("apron thickness", 6, 100), reveal: distance("reveal", 100) }),
+  apron: v.strictObject({
+    depth: size("apron depth", 20, 400),
+    thickness: size("apron thickness", 6, 100),
+    reveal: distance("reveal", 100),
+  }),
   crossRails: count("cross-rails", 0, 6),
   cornerBlocks: v.boolean("Corner blocks are there or not."),
   ...topConstructionFields,
@@ -52,27 +67,66 @@ const jointsSchema = v.strictObject({
     haunch: v.boolean("A haunch is there or not."),
   }),
   buttons: v.strictObject({
-    width: size("button width", 10, 80), tongue: size("button tongue", 3, 40), engaged: size("button engagement", 1, 40),
-    grooveDepth: size("button groove depth", 3, 40), slotLength: size("end-rail slot length", 10, 200), spacing: size("button spacing", 60, 1000),
+    width: size("button width", 10, 80),
+    tongue: size("button tongue", 3, 40),
+    engaged: size("button engagement", 1, 40),
+    grooveDepth: size("button groove depth", 3, 40),
+    slotLength: size("end-rail slot length", 10, 200),
+    spacing: size("button spacing", 60, 1000),
   }),
   ...fasteningFields,
 });
 
 const strip = v.strictObject({
-  board: text("board", 40), face: choice("face", ["bark-up", "bark-down"]), turned: v.boolean(), slide: distance("slide", 12000),
+  board: text("board", 40),
+  face: choice("face", ["bark-up", "bark-down"]),
+  turned: v.boolean(),
+  slide: distance("slide", 12000),
   width: v.nullable(size("strip width", 5, 1000)),
 });
 
 /** `what` is the top, or the id of a board; a meter's raw reading is kept beside the value it was corrected to. */
 const logEntry = v.variant("kind", [
   v.strictObject({ kind: v.literal("note"), id: text("id", 60), on: date("date"), text: text("note", 4000) }),
-  v.strictObject({ kind: v.literal("mistake"), id: text("id", 60), on: date("date"), text: text("mistake", 4000), cost: text("cost", 200) }),
   v.strictObject({
-    kind: v.literal("moisture"), id: text("id", 60), on: date("date"), value: moisture("moisture reading"), text: text("note", 400), what: text("what was measured", 40),
-    meter: v.nullable(v.strictObject({ reading: moisture("meter reading"), temperature: between("wood temperature", -20, 60, " °C"), offset: between("species offset", -10, 10, " %") })),
+    kind: v.literal("mistake"),
+    id: text("id", 60),
+    on: date("date"),
+    text: text("mistake", 4000),
+    cost: text("cost", 200),
   }),
-  v.strictObject({ kind: v.literal("width"), id: text("id", 60), on: date("date"), value: size("width reading", 5, 2500), text: text("note", 400), what: text("what was measured", 40), moisture: v.nullable(moisture("moisture beside the width")) }),
-  v.strictObject({ kind: v.literal("air"), id: text("id", 60), on: date("date"), value: between("relative humidity", 1, 99, " %"), temperature: between("temperature", -40, 60, " °C"), text: text("note", 400) }),
+  v.strictObject({
+    kind: v.literal("moisture"),
+    id: text("id", 60),
+    on: date("date"),
+    value: moisture("moisture reading"),
+    text: text("note", 400),
+    what: text("what was measured", 40),
+    meter: v.nullable(
+      v.strictObject({
+        reading: moisture("meter reading"),
+        temperature: between("wood temperature", -20, 60, " °C"),
+        offset: between("species offset", -10, 10, " %"),
+      }),
+    ),
+  }),
+  v.strictObject({
+    kind: v.literal("width"),
+    id: text("id", 60),
+    on: date("date"),
+    value: size("width reading", 5, 2500),
+    text: text("note", 400),
+    what: text("what was measured", 40),
+    moisture: v.nullable(moisture("moisture beside the width")),
+  }),
+  v.strictObject({
+    kind: v.literal("air"),
+    id: text("id", 60),
+    on: date("date"),
+    value: between("relative humidity", 1, 99, " %"),
+    temperature: between("temperature", -40, 60, " °C"),
+    text: text("note", 400),
+  }),
 ]);
 
 export const pieceSchema = v.strictObject({
@@ -101,15 +155,40 @@ export const pieceSchema = v.strictObject({
     crosscutFirst: v.boolean(),
   }),
   cutting: cuttingSchema,
-  glueUp: v.strictObject({ adhesive: text("adhesive", 40), hands: count("hands", 1, 4), runs: v.pipe(v.array(glueRunSchema), v.maxLength(60, "60 glue-ups at most.")) }),
+  glueUp: v.strictObject({
+    adhesive: text("adhesive", 40),
+    hands: count("hands", 1, 4),
+    runs: v.pipe(v.array(glueRunSchema), v.maxLength(60, "60 glue-ups at most.")),
+  }),
   finish: choice("finish", ["oil-wax", "oil", "tung-oil", "wax", "varnish", "lacquer", "shellac", "bare"]),
   faces: v.strictObject({
-    below: choice("finish below", ["alike", "one-coat", "bare"]), sun: choice("above the top", ["room", "sun"]), heater: choice("below the top", ["room", "heater"]),
+    below: choice("finish below", ["alike", "one-coat", "bare"]),
+    sun: choice("above the top", ["room", "sun"]),
+    heater: choice("below the top", ["room", "heater"]),
   }),
   delivery: v.nullable(date("day of delivery")),
   insets: v.pipe(v.array(insetSchema), v.maxLength(40, "A piece holds 40 drawers, doors and panels at most.")),
-  fitted: v.pipe(v.array(v.strictObject({ what: text("what was measured", 40), coefficient: between("coefficient", 0.0002, 0.008, " per percent"), uncertainty: between("uncertainty", 0, 0.01), on: date("date") })), v.maxLength(60, "60 fitted coefficients at most.")),
-  asBuilt: list("measured sizes", v.strictObject({ part: text("part", 60), dimension: choice("dimension", ["length", "width", "thickness"]), value: size("measured size", 1, 6000), on: date("date") }), 400),
+  fitted: v.pipe(
+    v.array(
+      v.strictObject({
+        what: text("what was measured", 40),
+        coefficient: between("coefficient", 0.0002, 0.008, " per percent"),
+        uncertainty: between("uncertainty", 0, 0.01),
+        on: date("date"),
+      }),
+    ),
+    v.maxLength(60, "60 fitted coefficients at most."),
+  ),
+  asBuilt: list(
+    "measured sizes",
+    v.strictObject({
+      part: text("part", 60),
+      dimension: choice("dimension", ["length", "width", "thickness"]),
+      value: size("measured size", 1, 6000),
+      on: date("date"),
+    }),
+    400,
+  ),
   log: v.pipe(v.array(logEntry), v.maxLength(2000, "The log holds 2000 entries at most.")),
   done: list("steps done", text("step", 80), 400),
 });

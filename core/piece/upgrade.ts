@@ -16,7 +16,8 @@ function fromFirst(json: unknown): unknown {
   if (!isRecord(json) || json.version !== 1) return json;
   const { form, joints, log } = json;
   return {
-    ...json, version: 2,
+    ...json,
+    version: 2,
     form: isRecord(form) ? { ...form, use: "table", ...USUAL_TOP } : form,
     joints: isRecord(joints) ? { ...joints, ...USUAL_FASTENING } : joints,
     log: Array.isArray(log) ? log.map(upgradedEntry) : log,
@@ -29,9 +30,11 @@ function fromSecond(json: unknown): unknown {
   if (!isRecord(json) || json.version !== 2) return json;
   const { form, glueUp } = json;
   return {
-    ...json, version: 3,
+    ...json,
+    version: 3,
     form: isRecord(form) && isRecord(form.top) ? { ...form, top: { ...form.top, ...USUAL_OUTLINE } } : form,
-    cutting: freshCutting(), glueUp: isRecord(glueUp) ? { ...glueUp, runs: [] } : glueUp,
+    cutting: freshCutting(),
+    glueUp: isRecord(glueUp) ? { ...glueUp, runs: [] } : glueUp,
   };
 }
 
@@ -41,4 +44,5 @@ function upgradedEntry(entry: unknown): unknown {
   return entry.kind === "width" ? { ...entry, what: "top", moisture: null } : entry;
 }
 
-const isRecord = (value: unknown): value is Json => value !== null && typeof value === "object" && !Array.isArray(value);
+const isRecord = (value: unknown): value is Json =>
+  value !== null && typeof value === "object" && !Array.isArray(value);

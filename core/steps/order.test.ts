@@ -3,25 +3,55 @@ import { at, find, planOf, strips, tableWith } from "../testing/plans";
 import { scheduled, Step } from "./order";
 
 const seven = at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"));
-const step = (id: string, after: string[] = [], hours = 1, wait = 0): Step => ({ id, title: id, detail: "", parts: [], after, hours, wait, waitFor: "", caution: "", check: "" });
+const step = (id: string, after: string[] = [], hours = 1, wait = 0): Step => ({
+  id,
+  title: id,
+  detail: "",
+  parts: [],
+  after,
+  hours,
+  wait,
+  waitFor: "",
+  caution: "",
+  check: "",
+});
 
 describe("the order of work", () => {
-  const plans = [tableWith(seven), tableWith(seven, at("choices.stages", "halves")), tableWith(at("form.leg", { section: 80, taper: "four-faces", foot: 50, make: "laminated" })), tableWith(at("form.crossRails", 0), at("form.cornerBlocks", false))].map((piece) => planOf(piece));
+  const plans = [
+    tableWith(seven),
+    tableWith(seven, at("choices.stages", "halves")),
+    tableWith(at("form.leg", { section: 80, taper: "four-faces", foot: 50, make: "laminated" })),
+    tableWith(at("form.crossRails", 0), at("form.cornerBlocks", false)),
+  ].map((piece) => planOf(piece));
 
   it("no step begins before what it waits for is ready", () => {
     for (const { steps } of plans) {
       const ready = new Map(steps.map((each) => [each.id, each.ready]));
-      steps.forEach((each, i) => each.after.forEach((id) => {
-        expect(steps.findIndex((other) => other.id === id), `${each.id} after ${id}`).toBeLessThan(i);
-        expect(each.starts >= ready.get(id)!).toBe(true);
-      }));
+      steps.forEach((each, i) =>
+        each.after.forEach((id) => {
+          expect(
+            steps.findIndex((other) => other.id === id),
+            `${each.id} after ${id}`,
+          ).toBeLessThan(i);
+          expect(each.starts >= ready.get(id)!).toBe(true);
+        }),
+      );
     }
   });
   it("nobody works on a Saturday or a Sunday", () => {
-    for (const { steps } of plans) for (const each of steps) expect([0, 6]).not.toContain(new Date(`${each.starts}T00:00:00Z`).getUTCDay());
+    for (const { steps } of plans)
+      for (const each of steps) expect([0, 6]).not.toContain(new Date(`${each.starts}T00:00:00Z`).getUTCDay());
   });
   it.each([
-    ["mortise", "taper"], ["cross", "glue-base"], ["blocks", "screw-blocks"], ["groove", "glue-ends"], ["glue-ends", "glue-base"], ["laminate", "mortise"], ["sand-top", "coat-1"], ["coat-2", "attach"], ["cut-feet", "attach"],
+    ["mortise", "taper"],
+    ["cross", "glue-base"],
+    ["blocks", "screw-blocks"],
+    ["groove", "glue-ends"],
+    ["glue-ends", "glue-base"],
+    ["laminate", "mortise"],
+    ["sand-top", "coat-1"],
+    ["coat-2", "attach"],
+    ["cut-feet", "attach"],
   ])("%s comes before %s", (first, then) => {
     for (const { steps } of plans) {
       const [a, b] = [first, then].map((id) => steps.findIndex((each) => each.id === id));
@@ -52,7 +82,8 @@ describe("dates", () => {
     expect(steps.map((each) => each.id)).toEqual(["glue", "short", "finish"]);
     expect(steps[2].starts).toBe("2026-11-26");
   });
-  it("work that begins on a Sunday begins on Monday", () => expect(scheduled([step("a")], "2026-11-29", [])[0].starts).toBe("2026-11-30"));
+  it("work that begins on a Sunday begins on Monday", () =>
+    expect(scheduled([step("a")], "2026-11-29", [])[0].starts).toBe("2026-11-30"));
   it("steps that wait for each other are a mistake of ours", () => {
     expect(() => scheduled([step("a", ["b"]), step("b", ["a"])], "2026-11-23", [])).toThrow(/waits for itself/);
   });

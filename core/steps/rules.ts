@@ -5,7 +5,11 @@ import type { TopMovement } from "../movement/year";
 import { fine, Level, set, Verdict, verdict } from "../verdict/verdict";
 import type { DatedStep } from "./order";
 
-export interface BuildFacts { piece: Piece; steps: readonly DatedStep[]; today: string }
+export interface BuildFacts {
+  piece: Piece;
+  steps: readonly DatedStep[];
+  today: string;
+}
 
 /** Every rule of the build stage. */
 export const BUILD_RULES: ((facts: BuildFacts) => Verdict | null)[] = [deadline, cautions, buildDay];
@@ -16,38 +20,87 @@ function deadline({ piece, steps }: BuildFacts): Verdict {
   const days = by ? Math.round((Date.parse(by) - Date.parse(ready)) / 86400000) : null;
   const level: Level = days === null ? "tight" : days < 0 ? "fix" : days < 5 ? "tight" : "holds";
   return verdict({
-    id: "build.deadline", stage: "build", subject: ["deliver"], level,
-    text: days === null ? "No deadline is set" : days < 0 ? `Ready ${-days} days after the deadline` : `Ready ${days} days before the deadline`,
+    id: "build.deadline",
+    stage: "build",
+    subject: ["deliver"],
+    level,
+    text:
+      days === null
+        ? "No deadline is set"
+        : days < 0
+          ? `Ready ${-days} days after the deadline`
+          : `Ready ${days} days before the deadline`,
     why: `Starting ${piece.day}, the last step ends ${ready}${by ? `; promised for ${by}` : ""}. Waiting for glue and finish is counted, weekends rest.`,
-    limit: null, actual: days, unit: "days", source: "derived: the longest chain of steps",
-    remedies: days !== null && days < 0 && (piece.finish === "oil" || piece.finish === "varnish") ? [set("Use an oil-wax finish", ["finish"], "oil-wax")]
-      : days === null ? [set(`Promise it for ${ready}`, ["brief", "deadline"], ready)] : [],
+    limit: null,
+    actual: days,
+    unit: "days",
+    source: "derived: the longest chain of steps",
+    remedies:
+      days !== null && days < 0 && (piece.finish === "oil" || piece.finish === "varnish")
+        ? [set("Use an oil-wax finish", ["finish"], "oil-wax")]
+        : days === null
+          ? [set(`Promise it for ${ready}`, ["brief", "deadline"], ready)]
+          : [],
   });
 }
 
 function cautions({ steps }: BuildFacts): Verdict {
   const marked = steps.filter((step) => step.caution && !step.done);
-  return verdict({ id: "build.cautions", stage: "build", subject: marked.map((step) => step.id), level: "holds", text: `${marked.length} steps carry a caution`, why: "They are reminders; the tool's own manual and local rules come first." });
+  return verdict({
+    id: "build.cautions",
+    stage: "build",
+    subject: marked.map((step) => step.id),
+    level: "holds",
+    text: `${marked.length} steps carry a caution`,
+    why: "They are reminders; the tool's own manual and local rules come first.",
+  });
 }
 
 function buildDay({ piece, steps, today }: BuildFacts): Verdict {
   const begun = steps.some((step) => step.done);
   const late = !begun && piece.day < today;
   return verdict({
-    id: "build.day", stage: "build", level: late ? "tight" : "holds", text: late ? "The first day has passed and nothing is ticked" : begun ? `${steps.filter((step) => step.done).length} of ${steps.length} steps done` : `Work begins ${piece.day}`,
-    why: late ? "Dates and travels count from that day." : "Tick steps as they are done.", remedies: late ? [set(`Begin today, ${today}`, ["day"], today)] : [],
+    id: "build.day",
+    stage: "build",
+    level: late ? "tight" : "holds",
+    text: late
+      ? "The first day has passed and nothing is ticked"
+      : begun
+        ? `${steps.filter((step) => step.done).length} of ${steps.length} steps done`
+        : `Work begins ${piece.day}`,
+    why: late ? "Dates and travels count from that day." : "Tick steps as they are done.",
+    remedies: late ? [set(`Begin today, ${today}`, ["day"], today)] : [],
   });
 }
 
-export interface LogFacts { piece: Piece; top: TopMovement; predicted: { on: string; width: number }[]; learned: readonly Learned[]; year: MoistureYear; delivered: string; today: string }
+export interface LogFacts {
+  piece: Piece;
+  top: TopMovement;
+  predicted: { on: string; width: number }[];
+  learned: readonly Learned[];
+  year: MoistureYear;
+  delivered: string;
+  today: string;
+}
 
 /** Every rule of the log stage. */
-export const LOG_RULES: ((facts: LogFacts) => Verdict | Verdict[] | null)[] = [hasReading, widthsAgree, airAgrees, lessons, mistakes];
+export const LOG_RULES: ((facts: LogFacts) => Verdict | Verdict[] | null)[] = [
+  hasReading,
+  widthsAgree,
+  airAgrees,
+  lessons,
+  mistakes,
+];
 
 function hasReading({ piece }: LogFacts): Verdict {
   const readings = piece.log.filter((each) => each.kind === "moisture");
   return verdict({
-    id: "log.reading", stage: "log", level: readings.length ? "holds" : "tight", text: readings.length ? `${readings.length} moisture reading${readings.length > 1 ? "s" : ""} in the log` : "No moisture reading in the log yet",
+    id: "log.reading",
+    stage: "log",
+    level: readings.length ? "holds" : "tight",
+    text: readings.length
+      ? `${readings.length} moisture reading${readings.length > 1 ? "s" : ""} in the log`
+      : "No moisture reading in the log yet",
     why: "The latest one is where Movement starts from.",
   });
 }
@@ -56,13 +109,32 @@ function hasReading({ piece }: LogFacts): Verdict {
 const WIDTH_AGREES = 1;
 
 function widthsAgree({ piece, predicted }: LogFacts): Verdict | null {
-  const widths = piece.log.filter((each): each is Extract<LogEntry, { kind: "width" }> => each.kind === "width" && each.what === "top");
+  const widths = piece.log.filter(
+    (each): each is Extract<LogEntry, { kind: "width" }> => each.kind === "width" && each.what === "top",
+  );
   if (widths.length === 0) return null;
-  const worst = widths.map((entry) => ({ entry, off: entry.value - (predicted.find((each) => each.on === entry.on)?.width ?? entry.value) })).reduce((a, b) => (Math.abs(b.off) > Math.abs(a.off) ? b : a));
-  const level: Level = Math.abs(worst.off) <= WIDTH_AGREES ? "holds" : Math.abs(worst.off) <= 3 * WIDTH_AGREES ? "tight" : "fix";
+  const worst = widths
+    .map((entry) => ({
+      entry,
+      off: entry.value - (predicted.find((each) => each.on === entry.on)?.width ?? entry.value),
+    }))
+    .reduce((a, b) => (Math.abs(b.off) > Math.abs(a.off) ? b : a));
+  const level: Level =
+    Math.abs(worst.off) <= WIDTH_AGREES ? "holds" : Math.abs(worst.off) <= 3 * WIDTH_AGREES ? "tight" : "fix";
   return verdict({
-    id: "log.width", stage: "log", subject: ["top"], level, text: level === "holds" ? "Measured widths agree with Movement" : `Measured ${fine(Math.abs(worst.off))} ${worst.off > 0 ? "wider" : "narrower"} than Movement says`,
-    why: `${fine(worst.entry.value)} on ${worst.entry.on}; a finish slows the wood, so a difference of about ${WIDTH_AGREES} mm is nothing.`, limit: WIDTH_AGREES, actual: Math.round(Math.abs(worst.off) * 10) / 10, sense: "at most", unit: "mm",
+    id: "log.width",
+    stage: "log",
+    subject: ["top"],
+    level,
+    text:
+      level === "holds"
+        ? "Measured widths agree with Movement"
+        : `Measured ${fine(Math.abs(worst.off))} ${worst.off > 0 ? "wider" : "narrower"} than Movement says`,
+    why: `${fine(worst.entry.value)} on ${worst.entry.on}; a finish slows the wood, so a difference of about ${WIDTH_AGREES} mm is nothing.`,
+    limit: WIDTH_AGREES,
+    actual: Math.round(Math.abs(worst.off) * 10) / 10,
+    sense: "at most",
+    unit: "mm",
   });
 }
 
@@ -71,15 +143,26 @@ const AIR_AGREES = 8;
 
 /** The latest air that was measured in the room, after delivery, against its month. */
 function airAgrees({ piece, year, delivered }: LogFacts): Verdict | null {
-  const latest = piece.log.filter((each): each is Extract<LogEntry, { kind: "air" }> => each.kind === "air" && each.on >= delivered).sort((a, b) => (a.on < b.on ? 1 : -1))[0];
+  const latest = piece.log
+    .filter((each): each is Extract<LogEntry, { kind: "air" }> => each.kind === "air" && each.on >= delivered)
+    .sort((a, b) => (a.on < b.on ? 1 : -1))[0];
   if (!latest) return null;
   const month = year.months[Number(latest.on.slice(5, 7)) - 1];
   const off = latest.value - month.humidity;
   const level: Level = Math.abs(off) <= AIR_AGREES ? "holds" : "tight";
   return verdict({
-    id: "log.air", stage: "log", level, text: level === "holds" ? "The room's air is as its climate says" : `The room is ${off > 0 ? "damper" : "drier"} than its climate says`,
+    id: "log.air",
+    stage: "log",
+    level,
+    text:
+      level === "holds"
+        ? "The room's air is as its climate says"
+        : `The room is ${off > 0 ? "damper" : "drier"} than its climate says`,
     why: `${latest.value} % on ${latest.on}, where ${year.name.toLowerCase()} has ${Math.round(month.humidity)} % in ${month.name}.${level === "holds" ? "" : " Import a logger's readings in the brief, or type twelve values of your own."}`,
-    limit: AIR_AGREES, actual: Math.round(Math.abs(off)), sense: "at most", unit: "%",
+    limit: AIR_AGREES,
+    actual: Math.round(Math.abs(off)),
+    sense: "at most",
+    unit: "%",
   });
 }
 
@@ -91,11 +174,27 @@ function lessons({ piece, learned: all, today }: LogFacts): Verdict[] {
     const shown = (n: number) => n.toFixed(5);
     const offer = fit.ok && apart && !each.inForce;
     return verdict({
-      id: `log.learned.${each.what.replace(/\W+/g, "-")}`, stage: "log", subject: each.boards.map((id) => `strip:${id}`), level: offer ? "tight" : "holds",
-      text: !fit.ok ? `Widths of ${each.name} do not speak yet` : each.inForce ? `Movement uses what was measured on ${each.name}` : apart ? `${sentence(each.name)} moves ${fit.coefficient > table ? "more" : "less"} than the table says` : `${sentence(each.name)} moves as the table says`,
-      why: fit.ok ? `Measured ${shown(fit.coefficient)} ± ${shown(fit.uncertainty)} a percent from ${fit.readings} widths over ${fit.spread.toFixed(1)} % of moisture; the table gives ${shown(table)}.` : fit.why,
-      limit: fit.ok ? Number(shown(table)) : null, actual: fit.ok ? Number(shown(fit.coefficient)) : null, unit: "a percent", source: "least squares on the log's widths, twice the standard error",
-      remedies: offer ? [set(`Use ${shown(fit.coefficient)} for ${each.name}`, ["fitted"], taken(piece, each, today))] : [],
+      id: `log.learned.${each.what.replace(/\W+/g, "-")}`,
+      stage: "log",
+      subject: each.boards.map((id) => `strip:${id}`),
+      level: offer ? "tight" : "holds",
+      text: !fit.ok
+        ? `Widths of ${each.name} do not speak yet`
+        : each.inForce
+          ? `Movement uses what was measured on ${each.name}`
+          : apart
+            ? `${sentence(each.name)} moves ${fit.coefficient > table ? "more" : "less"} than the table says`
+            : `${sentence(each.name)} moves as the table says`,
+      why: fit.ok
+        ? `Measured ${shown(fit.coefficient)} ± ${shown(fit.uncertainty)} a percent from ${fit.readings} widths over ${fit.spread.toFixed(1)} % of moisture; the table gives ${shown(table)}.`
+        : fit.why,
+      limit: fit.ok ? Number(shown(table)) : null,
+      actual: fit.ok ? Number(shown(fit.coefficient)) : null,
+      unit: "a percent",
+      source: "least squares on the log's widths, twice the standard error",
+      remedies: offer
+        ? [set(`Use ${shown(fit.coefficient)} for ${each.name}`, ["fitted"], taken(piece, each, today))]
+        : [],
     });
   });
 }
@@ -103,5 +202,13 @@ const sentence = (name: string) => name[0].toUpperCase() + name.slice(1);
 
 function mistakes({ piece }: LogFacts): Verdict | null {
   const count = piece.log.filter((each) => each.kind === "mistake").length;
-  return count === 0 ? null : verdict({ id: "log.mistakes", stage: "log", level: "holds", text: `${count} mistake${count > 1 ? "s" : ""} written down`, why: "The next piece starts from them." });
+  return count === 0
+    ? null
+    : verdict({
+        id: "log.mistakes",
+        stage: "log",
+        level: "holds",
+        text: `${count} mistake${count > 1 ? "s" : ""} written down`,
+        why: "The next piece starts from them.",
+      });
 }

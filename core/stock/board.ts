@@ -7,14 +7,33 @@ export const DEFECTS = ["knot", "check", "sap", "wane", "split"] as const;
 export const boardSchema = v.strictObject({
   id: v.pipe(text("board", 40), v.regex(/^[\w.-]+$/, "A board's name is letters and digits, such as B14.")),
   species: text("species", 60),
-  length: size("length", 50, 12000), width: size("width", 5, 1200), widthEnd: v.nullable(size("width at the other end", 5, 1200)), thickness: size("thickness", 3, 300),
-  ringLeft: between("left ring angle", -90, 90, "°"), ringRight: between("right ring angle", -90, 90, "°"),
-  bow: distance("bow", 200), crook: distance("crook", 200), cup: distance("cup", 60), twist: distance("twist", 100),
-  moisture: moisture("moisture"), measuredOn: date("measured on"),
-  tree: text("tree", 40), shelf: text("shelf", 40), price: distance("price", 100000),
-  defects: v.pipe(v.array(v.strictObject({
-    kind: choice("defect", DEFECTS), x: distance("defect place", 12000), y: distance("defect place", 12000), length: size("defect length", 1, 12000), width: size("defect width", 1, 1200),
-  })), v.maxLength(40, "A board lists 40 defects at most.")),
+  length: size("length", 50, 12000),
+  width: size("width", 5, 1200),
+  widthEnd: v.nullable(size("width at the other end", 5, 1200)),
+  thickness: size("thickness", 3, 300),
+  ringLeft: between("left ring angle", -90, 90, "°"),
+  ringRight: between("right ring angle", -90, 90, "°"),
+  bow: distance("bow", 200),
+  crook: distance("crook", 200),
+  cup: distance("cup", 60),
+  twist: distance("twist", 100),
+  moisture: moisture("moisture"),
+  measuredOn: date("measured on"),
+  tree: text("tree", 40),
+  shelf: text("shelf", 40),
+  price: distance("price", 100000),
+  defects: v.pipe(
+    v.array(
+      v.strictObject({
+        kind: choice("defect", DEFECTS),
+        x: distance("defect place", 12000),
+        y: distance("defect place", 12000),
+        length: size("defect length", 1, 12000),
+        width: size("defect width", 1, 1200),
+      }),
+    ),
+    v.maxLength(40, "A board lists 40 defects at most."),
+  ),
   /** the board this is an offcut of; empty when it came whole */
   cutFrom: v.optional(text("cut from", 40), ""),
 });
@@ -23,12 +42,16 @@ export type Board = v.InferOutput<typeof boardSchema>;
 export type Defect = Board["defects"][number];
 
 /** A board as this piece sees it: who else has it. */
-export interface RackBoard extends Board { reservedBy: { piece: string; name: string } | null }
+export interface RackBoard extends Board {
+  reservedBy: { piece: string; name: string } | null;
+}
 
 /** The narrower end rules what a tapered board gives. */
 export const narrowest = (board: Board) => Math.min(board.width, board.widthEnd ?? board.width);
 
 /** A tapered board's width at x from its left end. */
 export function widthAt(board: Pick<Board, "width" | "widthEnd" | "length">, x: number): number {
-  return board.widthEnd === null ? board.width : board.width + ((board.widthEnd - board.width) * Math.min(x, board.length)) / board.length;
+  return board.widthEnd === null
+    ? board.width
+    : board.width + ((board.widthEnd - board.width) * Math.min(x, board.length)) / board.length;
 }

@@ -37,7 +37,11 @@ export interface MillingPlan {
  * @param piece rough length and width of what is flattened, and the thickness wanted; mm
  * @source derived: the same circular warp as `millingYield`
  */
-export function millingPlan(board: Board, piece: { length: number; width: number; thickness: number }, shop: Shop): MillingPlan {
+export function millingPlan(
+  board: Board,
+  piece: { length: number; width: number; thickness: number },
+  shop: Shop,
+): MillingPlan {
   const milled = millingYield(board, shop, piece.length, piece.width);
   const target = Math.min(piece.thickness, milled.thickness);
   const goes = Math.max(0, board.thickness - target);
@@ -49,8 +53,18 @@ export function millingPlan(board: Board, piece: { length: number; width: number
   const shim = lift / 2;
   const machine = machineFor(piece, shop);
   return {
-    milled, faces: { first, second, firstPasses: Math.ceil(first / PASS - 1e-9), secondPasses: Math.ceil(second / PASS - 1e-9) }, shim,
-    skipPlaned: board.thickness - flat - SKIP_PASS, leaves: resawnLeaves(milled.thickness, piece.thickness, shop.kerf), machine, steps: stepsFor(board, piece, shop, { first, second, shim, machine, target, left: milled.thickness }),
+    milled,
+    faces: {
+      first,
+      second,
+      firstPasses: Math.ceil(first / PASS - 1e-9),
+      secondPasses: Math.ceil(second / PASS - 1e-9),
+    },
+    shim,
+    skipPlaned: board.thickness - flat - SKIP_PASS,
+    leaves: resawnLeaves(milled.thickness, piece.thickness, shop.kerf),
+    machine,
+    steps: stepsFor(board, piece, shop, { first, second, shim, machine, target, left: milled.thickness }),
   };
 }
 
@@ -60,21 +74,45 @@ function machineFor(piece: { length: number; width: number }, shop: Shop): Milli
   return piece.width / 2 <= Math.max(shop.jointerWidth, shop.planerWidth) ? "halves" : "hand";
 }
 
-function stepsFor(board: Board, piece: { length: number; width: number; thickness: number }, shop: Shop, at: { first: number; second: number; shim: number; machine: MillingPlan["machine"]; target: number; left: number }): string[] {
+function stepsFor(
+  board: Board,
+  piece: { length: number; width: number; thickness: number },
+  shop: Shop,
+  at: { first: number; second: number; shim: number; machine: MillingPlan["machine"]; target: number; left: number },
+): string[] {
   const steps: string[] = [];
-  if (piece.length < board.length - 1) steps.push(`Crosscut to ${mm(piece.length)} first: bow shrinks to ${fine(board.bow * (piece.length / board.length) ** 2)}.`);
-  if (piece.width < narrowest(board) - 1) steps.push(`Rip to ${mm(piece.width)} before flattening: cup shrinks to ${fine(board.cup * Math.min(1, piece.width / narrowest(board)) ** 2)}.`);
-  if (at.shim >= 0.2) steps.push(`It rocks on two opposite corners: put ${fine(at.shim)} of shim under each of them, so that both faces lose alike.`);
-  const passes = (depth: number) => { const n = Math.ceil(depth / PASS - 1e-9); return `${n} ${n === 1 ? "pass" : "passes"}, ${fine(depth)} in all`; };
+  if (piece.length < board.length - 1)
+    steps.push(
+      `Crosscut to ${mm(piece.length)} first: bow shrinks to ${fine(board.bow * (piece.length / board.length) ** 2)}.`,
+    );
+  if (piece.width < narrowest(board) - 1)
+    steps.push(
+      `Rip to ${mm(piece.width)} before flattening: cup shrinks to ${fine(board.cup * Math.min(1, piece.width / narrowest(board)) ** 2)}.`,
+    );
+  if (at.shim >= 0.2)
+    steps.push(
+      `It rocks on two opposite corners: put ${fine(at.shim)} of shim under each of them, so that both faces lose alike.`,
+    );
+  const passes = (depth: number) => {
+    const n = Math.ceil(depth / PASS - 1e-9);
+    return `${n} ${n === 1 ? "pass" : "passes"}, ${fine(depth)} in all`;
+  };
   const how: Record<MillingPlan["machine"], string> = {
     jointer: `Joint the first face, hollow side down: ${passes(at.first)}.`,
-    sled: piece.width > shop.jointerWidth ? `Wider than the ${mm(shop.jointerWidth)} jointer: flatten the first face on a sled through the planer, ${passes(at.first)}.` : `Longer than the jointer joints true: flatten the first face on a slatted sled through the planer, ${passes(at.first)}.`,
+    sled:
+      piece.width > shop.jointerWidth
+        ? `Wider than the ${mm(shop.jointerWidth)} jointer: flatten the first face on a sled through the planer, ${passes(at.first)}.`
+        : `Longer than the jointer joints true: flatten the first face on a slatted sled through the planer, ${passes(at.first)}.`,
     halves: `Wider than the ${mm(shop.planerWidth)} planer: rip it in halves that fit, mill them and glue them again.`,
     hand: "Too wide for any machine here: flatten it with a router sled or by hand plane, with winding sticks.",
   };
   steps.push(how[at.machine]);
-  if (at.machine === "jointer" || at.machine === "sled") steps.push(`Plane the second face to ${fine(at.target)}: ${passes(at.second)}.`);
-  if (at.left < piece.thickness) steps.push(`It comes out at ${fine(Math.max(0, at.left))}, ${fine(piece.thickness - at.left)} too thin: take another board, or skip-plane it and leave the sawn face.`);
+  if (at.machine === "jointer" || at.machine === "sled")
+    steps.push(`Plane the second face to ${fine(at.target)}: ${passes(at.second)}.`);
+  if (at.left < piece.thickness)
+    steps.push(
+      `It comes out at ${fine(Math.max(0, at.left))}, ${fine(piece.thickness - at.left)} too thin: take another board, or skip-plane it and leave the sawn face.`,
+    );
   return steps;
 }
 
@@ -84,11 +122,22 @@ function stepsFor(board: Board, piece: { length: number; width: number; thicknes
 export function boardFaults(board: Board, shop: Shop): string[] {
   const faults: string[] = [];
   const milled = millingYield(board, shop, board.length, narrowest(board));
-  if (milled.thickness <= 0) faults.push(`${board.id} is warped past its thickness: nothing is left when the whole board is flattened. Crosscut it short first, or check bow ${fine(board.bow)}, cup ${fine(board.cup)} and twist ${fine(board.twist)}.`);
-  if (narrowest(board) < 20) faults.push(`${board.id} tapers to ${mm(narrowest(board))}: its narrow end gives nothing. Give the width where it is still of use, and a shorter length.`);
+  if (milled.thickness <= 0)
+    faults.push(
+      `${board.id} is warped past its thickness: nothing is left when the whole board is flattened. Crosscut it short first, or check bow ${fine(board.bow)}, cup ${fine(board.cup)} and twist ${fine(board.twist)}.`,
+    );
+  if (narrowest(board) < 20)
+    faults.push(
+      `${board.id} tapers to ${mm(narrowest(board))}: its narrow end gives nothing. Give the width where it is still of use, and a shorter length.`,
+    );
   const cover = coveredShare(board);
-  if (cover > 0.95) faults.push(`Defects cover ${board.id}: no clear wood is left. Take it off the rack, or check where its defects lie.`);
-  for (const d of board.defects) if (d.x + d.length > board.length + 0.5 || d.y + d.width > Math.max(board.width, board.widthEnd ?? 0) + 0.5) faults.push(`The ${d.kind} at ${mm(d.x)} reaches beyond the board. Move it onto the board.`);
+  if (cover > 0.95)
+    faults.push(
+      `Defects cover ${board.id}: no clear wood is left. Take it off the rack, or check where its defects lie.`,
+    );
+  for (const d of board.defects)
+    if (d.x + d.length > board.length + 0.5 || d.y + d.width > Math.max(board.width, board.widthEnd ?? 0) + 0.5)
+      faults.push(`The ${d.kind} at ${mm(d.x)} reaches beyond the board. Move it onto the board.`);
   return faults;
 }
 
@@ -96,9 +145,10 @@ export function boardFaults(board: Board, shop: Shop): string[] {
 function coveredShare(board: Board): number {
   if (board.defects.length === 0) return 0;
   let covered = 0;
-  for (let i = 0; i < 100; i += 1) for (let j = 0; j < 20; j += 1) {
-    const [x, y] = [((i + 0.5) / 100) * board.length, ((j + 0.5) / 20) * narrowest(board)];
-    if (board.defects.some((d) => x >= d.x && x <= d.x + d.length && y >= d.y && y <= d.y + d.width)) covered += 1;
-  }
+  for (let i = 0; i < 100; i += 1)
+    for (let j = 0; j < 20; j += 1) {
+      const [x, y] = [((i + 0.5) / 100) * board.length, ((j + 0.5) / 20) * narrowest(board)];
+      if (board.defects.some((d) => x >= d.x && x <= d.x + d.length && y >= d.y && y <= d.y + d.width)) covered += 1;
+    }
   return covered / 2000;
 }

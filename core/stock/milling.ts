@@ -3,7 +3,12 @@ import type { Board } from "./board";
 import { narrowest } from "./board";
 
 /** What milling leaves of a board, mm. `thickness` may be negative: then nothing is left. */
-export interface Milled { thickness: number; width: number; length: number; lost: { cup: number; bow: number; twist: number; cleaning: number; crook: number } }
+export interface Milled {
+  thickness: number;
+  width: number;
+  length: number;
+  lost: { cup: number; bow: number; twist: number; cleaning: number; crook: number };
+}
 
 /**
  * What is left when a piece `length` by `width` of a board is flattened, jointed and planed.
@@ -14,16 +19,25 @@ export interface Milled { thickness: number; width: number; length: number; lost
  * @param length, width  the piece that is flattened, mm; the whole board when it is flattened before cutting
  * @source derived: circular bow and cup; safe for twist, unsafe for a sharp kink
  */
-export function millingYield(board: Board, shop: Pick<Shop, "cleaning" | "jointing">, length: number, width: number): Milled {
+export function millingYield(
+  board: Board,
+  shop: Pick<Shop, "cleaning" | "jointing">,
+  length: number,
+  width: number,
+): Milled {
   const l = Math.min(1, length / board.length);
   const w = Math.min(1, width / narrowest(board));
   const lost = {
-    cup: board.cup * w * w, bow: board.bow * l * l, twist: 0.5 * board.twist * w * l,
-    cleaning: 2 * shop.cleaning, crook: board.crook * l * l,
+    cup: board.cup * w * w,
+    bow: board.bow * l * l,
+    twist: 0.5 * board.twist * w * l,
+    cleaning: 2 * shop.cleaning,
+    crook: board.crook * l * l,
   };
   return {
     thickness: board.thickness - lost.cup - lost.bow - lost.twist - lost.cleaning,
     width: Math.min(width, narrowest(board)) - lost.crook - 2 * shop.jointing,
-    length, lost,
+    length,
+    lost,
   };
 }

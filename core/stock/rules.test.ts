@@ -4,7 +4,8 @@ import { at, find, planOf, plainRack, strips, tableWith } from "../testing/plans
 import type { RackBoard } from "./board";
 
 const seven = strips("B1", "B2", "B3", "B4", "B5", "B6", "B7");
-const rackWith = (id: string, change: Partial<RackBoard>) => plainRack().map((board) => (board.id === id ? { ...board, ...change } : board));
+const rackWith = (id: string, change: Partial<RackBoard>) =>
+  plainRack().map((board) => (board.id === id ? { ...board, ...change } : board));
 const panel = at("panel.strips", seven);
 
 describe("width and thickness after milling", () => {
@@ -13,7 +14,10 @@ describe("width and thickness after milling", () => {
     expect(find(planOf(tableWith(panel)), "boards.width").actual).toBe(widths.reduce((sum, each) => sum + each - 3, 0));
   });
   it("names the thinnest board with what took its wood", () => {
-    const verdict = find(planOf(tableWith(panel), rackWith("B3", { cup: 1.1, bow: 3.8, twist: 2.6, thickness: 34 })), "boards.thickness");
+    const verdict = find(
+      planOf(tableWith(panel), rackWith("B3", { cup: 1.1, bow: 3.8, twist: 2.6, thickness: 34 })),
+      "boards.thickness",
+    );
     expect(verdict.subject).toEqual(["strip:B3"]);
     expect(verdict.text).toMatch(/^B3 cleans up at /);
     expect(verdict.why).toMatch(/^Rough 34\.0 mm, cup 1\.1 mm, bow 2\.2 mm, twist 1\.0 mm, cleaning 1\.6 mm\.$/);
@@ -38,7 +42,13 @@ describe("joint lines", () => {
     expect(verdict.actual).toBe(0);
   });
   it("a swap that moves it is offered, done and undone by one press", () => {
-    const uneven = wide.map((board) => (board.id === "B1" || board.id === "B4" ? { ...board, width: 183 } : board.id === "B2" || board.id === "B3" ? { ...board, width: 123 } : board));
+    const uneven = wide.map((board) =>
+      board.id === "B1" || board.id === "B4"
+        ? { ...board, width: 183 }
+        : board.id === "B2" || board.id === "B3"
+          ? { ...board, width: 123 }
+          : board,
+    );
     const centred = planOf(four, uneven);
     expect(find(centred, "boards.centre").actual).toBe(0);
     const [swap] = find(centred, "boards.centre").remedies;
@@ -48,11 +58,19 @@ describe("joint lines", () => {
     expect(mended.panel.strips.map((each) => each.face)).toEqual(four.panel.strips.map((each) => each.face));
   });
   it("one over a leg is found", () => {
-    const over = find(planOf(tableWith(at("panel.strips", strips("B1", "B2", "B3", "B4")), at("form.top.width", 400)), rackWith("B1", { width: 100 })), "boards.legs");
+    const over = find(
+      planOf(
+        tableWith(at("panel.strips", strips("B1", "B2", "B3", "B4")), at("form.top.width", 400)),
+        rackWith("B1", { width: 100 }),
+      ),
+      "boards.legs",
+    );
     expect(over.level).toBe("tight");
     expect(over.text).toMatch(/^A joint line runs over the legs, /);
     const lines = planOf(tableWith(panel)).panel.lines.map((line) => Math.min(line, 850 - line));
-    expect(find(planOf(tableWith(panel)), "boards.legs").level).toBe(lines.some((line) => line > 40 && line < 115) ? "tight" : "holds");
+    expect(find(planOf(tableWith(panel)), "boards.legs").level).toBe(
+      lines.some((line) => line > 40 && line < 115) ? "tight" : "holds",
+    );
   });
 });
 
@@ -78,10 +96,20 @@ describe("boards that are gone or taken", () => {
     const piece = tableWith(panel, at("panel.strips.2.board", "Z9"));
     const verdict = find(planOf(piece), "boards.gone");
     expect(verdict.text).toBe("Z9 is no longer on the rack");
-    expect(applyPatches(piece, verdict.remedies[0].patches).panel.strips.map((each) => each.board)).toEqual(["B1", "B2", "B4", "B5", "B6", "B7"]);
+    expect(applyPatches(piece, verdict.remedies[0].patches).panel.strips.map((each) => each.board)).toEqual([
+      "B1",
+      "B2",
+      "B4",
+      "B5",
+      "B6",
+      "B7",
+    ]);
   });
   it("a board another piece has is named with the piece", () => {
-    const verdict = find(planOf(tableWith(panel), rackWith("B5", { reservedBy: { piece: "p", name: "Writing desk" } })), "boards.taken");
+    const verdict = find(
+      planOf(tableWith(panel), rackWith("B5", { reservedBy: { piece: "p", name: "Writing desk" } })),
+      "boards.taken",
+    );
     expect(verdict.text).toBe("B5 is reserved for Writing desk");
   });
 });

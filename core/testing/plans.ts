@@ -15,7 +15,10 @@ export function tableWith(...patches: Patch[]): Piece {
   return applyPatches(freshPiece("Test table", TODAY), patches);
 }
 
-export const at = (path: string, value: unknown): Patch => ({ path: path.split(".").map((step) => (/^\d+$/.test(step) ? Number(step) : step)), value });
+export const at = (path: string, value: unknown): Patch => ({
+  path: path.split(".").map((step) => (/^\d+$/.test(step) ? Number(step) : step)),
+  value,
+});
 
 /** Seven flat ash boards for the top, and stock for legs and rails. */
 export function plainRack(): RackBoard[] {
@@ -29,7 +32,12 @@ export function plainRack(): RackBoard[] {
 export const strips = (...boards: string[]): Piece["panel"]["strips"] =>
   boards.map((board, i) => ({ board, face: i % 2 ? "bark-down" : "bark-up", turned: false, slide: 0, width: null }));
 
-export function planOf(piece: Piece, rack: readonly RackBoard[] = plainRack(), shop: Shop = USUAL_SHOP, today = TODAY): Plan {
+export function planOf(
+  piece: Piece,
+  rack: readonly RackBoard[] = plainRack(),
+  shop: Shop = USUAL_SHOP,
+  today = TODAY,
+): Plan {
   return planPiece({ piece, shop, rack, ownSpecies: [], today });
 }
 
@@ -42,6 +50,17 @@ export function find(plan: Plan, id: string): Verdict {
 /** A course of one moisture after another, a sample each, for tests that know what the wood holds. */
 export function courseOf(moistures: readonly number[], from = TODAY): Course {
   const day = (at: number) => ({ at, ...sampleDate(from, at), moisture: moistures[at] });
-  const best = (better: (a: number, b: number) => boolean) => day(moistures.reduce((found, each, i) => (better(each, moistures[found]) ? i : found), 0));
-  return { from, delivered: 0, mean: [...moistures], moment: moistures.map(() => 0), driest: best((a, b) => a < b), wettest: best((a, b) => a > b), follows: 0, half: 1, most: 3 };
+  const best = (better: (a: number, b: number) => boolean) =>
+    day(moistures.reduce((found, each, i) => (better(each, moistures[found]) ? i : found), 0));
+  return {
+    from,
+    delivered: 0,
+    mean: [...moistures],
+    moment: moistures.map(() => 0),
+    driest: best((a, b) => a < b),
+    wettest: best((a, b) => a > b),
+    follows: 0,
+    half: 1,
+    most: 3,
+  };
 }

@@ -10,8 +10,20 @@ const mm = (text: string, unit: "mm" | "inch" = "mm") => {
 
 describe("parseLength reads what makers type", () => {
   it.each([
-    ["44.5", 44.5], ["44,5", 44.5], ["120 cm", 1200], ["2 m", 2000], ["1 3/4", 44.45], ["1-3/4\"", 44.45], ["1¾", 44.45],
-    ["5' 6\"", 1676.4], ["5'6 1/2\"", 1689.1], ["5 ft", 1524], ["6in", 152.4], ["5’ 6”", 1676.4], ["-3", -3], ["3/4", 19.05],
+    ["44.5", 44.5],
+    ["44,5", 44.5],
+    ["120 cm", 1200],
+    ["2 m", 2000],
+    ["1 3/4", 44.45],
+    ['1-3/4"', 44.45],
+    ["1¾", 44.45],
+    ["5' 6\"", 1676.4],
+    ["5'6 1/2\"", 1689.1],
+    ["5 ft", 1524],
+    ["6in", 152.4],
+    ["5’ 6”", 1676.4],
+    ["-3", -3],
+    ["3/4", 19.05],
   ])("%s", (text, expected) => expect(mm(text)).toBeCloseTo(expected, 9));
 
   it("takes a bare number in the unit on the screen", () => {
@@ -19,11 +31,14 @@ describe("parseLength reads what makers type", () => {
     expect(mm("2", "inch")).toBeCloseTo(50.8, 9);
   });
 
-  it.each(["12 7/0", "abc", "", "12a", "1/2/3", "5' x", "--3", "1 2", "1e3"])("refuses %j with a sentence that says what to type", (text) => {
-    const read = parseLength(text, "mm");
-    expect(read.ok).toBe(false);
-    if (!read.ok) expect(read.message).toMatch(/Type|Write/);
-  });
+  it.each(["12 7/0", "abc", "", "12a", "1/2/3", "5' x", "--3", "1 2", "1e3"])(
+    "refuses %j with a sentence that says what to type",
+    (text) => {
+      const read = parseLength(text, "mm");
+      expect(read.ok).toBe(false);
+      if (!read.ok) expect(read.message).toMatch(/Type|Write/);
+    },
+  );
 });
 
 describe("fractions of an inch", () => {
@@ -41,9 +56,11 @@ describe("fractions of an inch", () => {
     expect(formatLength(-0.01, "mm", true)).toBe("0");
   });
   it("never moves a length by more than half a mark", () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 5000, noNaN: true }), (length) => {
-      expect(Math.abs(mm(formatLength(length, "inch"), "inch") - length)).toBeLessThanOrEqual(25.4 / 64 + 1e-9);
-      expect(Math.abs(mm(formatLength(length, "mm")) - length)).toBeLessThanOrEqual(0.25 + 1e-9);
-    }));
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 5000, noNaN: true }), (length) => {
+        expect(Math.abs(mm(formatLength(length, "inch"), "inch") - length)).toBeLessThanOrEqual(25.4 / 64 + 1e-9);
+        expect(Math.abs(mm(formatLength(length, "mm")) - length)).toBeLessThanOrEqual(0.25 + 1e-9);
+      }),
+    );
   });
 });

@@ -11,7 +11,13 @@ export type ParsedLength = { ok: true; mm: number } | { ok: false; message: stri
 const NUMBER = String.raw`\d+(?:[.,]\d+)?|[.,]\d+`;
 const FRACTION = String.raw`(\d+)\s*[/⁄]\s*(\d+)`;
 const UNICODE_FRACTIONS: Record<string, string> = {
-  "½": " 1/2", "¼": " 1/4", "¾": " 3/4", "⅛": " 1/8", "⅜": " 3/8", "⅝": " 5/8", "⅞": " 7/8",
+  "½": " 1/2",
+  "¼": " 1/4",
+  "¾": " 3/4",
+  "⅛": " 1/8",
+  "⅜": " 3/8",
+  "⅝": " 5/8",
+  "⅞": " 7/8",
 };
 
 /**
@@ -24,8 +30,13 @@ const UNICODE_FRACTIONS: Record<string, string> = {
 export function parseLength(text: string, unit: Unit): ParsedLength {
   const typed = text.trim();
   if (typed === "") return no("Type a length, such as 44.5 or 1 3/4.");
-  let rest = typed.toLowerCase().replace(/[½¼¾⅛⅜⅝⅞]/g, (c) => UNICODE_FRACTIONS[c])
-    .replace(/[′’]/g, "'").replace(/''|[″”“]/g, '"').replace(/\s+/g, " ").trim();
+  let rest = typed
+    .toLowerCase()
+    .replace(/[½¼¾⅛⅜⅝⅞]/g, (c) => UNICODE_FRACTIONS[c])
+    .replace(/[′’]/g, "'")
+    .replace(/''|[″”“]/g, '"')
+    .replace(/\s+/g, " ")
+    .trim();
   const negative = /^[-−]/.test(rest);
   rest = rest.replace(/^[-−]\s*/, "");
   const sign = negative ? -1 : 1;
@@ -45,7 +56,9 @@ export function parseLength(text: string, unit: Unit): ParsedLength {
     return inches.ok ? yes(sign * inches.value * MM_PER_INCH) : no(inches.message);
   }
   if (new RegExp(`^(${NUMBER})$`).test(rest)) return yes(sign * decimal(rest) * (unit === "mm" ? 1 : MM_PER_INCH));
-  return no(`“${typed}” is not a length. Type a number such as 44.5, a fraction such as 1 3/4, or feet and inches such as 5' 6".`);
+  return no(
+    `“${typed}” is not a length. Type a number such as 44.5, a fraction such as 1 3/4, or feet and inches such as 5' 6".`,
+  );
 }
 
 /**
@@ -68,7 +81,10 @@ export function formatInches(inches: number, denominator: number): string {
   const whole = Math.floor(parts / denominator);
   let top = parts - whole * denominator;
   let bottom = denominator;
-  while (top > 0 && top % 2 === 0) { top /= 2; bottom /= 2; }
+  while (top > 0 && top % 2 === 0) {
+    top /= 2;
+    bottom /= 2;
+  }
   const sign = inches < 0 && parts > 0 ? "−" : "";
   if (top === 0) return `${sign}${whole}`;
   return whole === 0 ? `${sign}${top}/${bottom}` : `${sign}${whole} ${top}/${bottom}`;
@@ -78,7 +94,8 @@ function readInches(text: string): { ok: true; value: number } | { ok: false; me
   const bare = text.replace(/\s*("|inches|inch|in)$/, "").trim();
   const mixed = bare.match(new RegExp(`^(?:(\\d+)[\\s-]+)?${FRACTION}$`));
   if (mixed) {
-    if (Number(mixed[3]) === 0) return { ok: false, message: `The fraction ${mixed[2]}/${mixed[3]} divides by nothing. Write it like 7/8.` };
+    if (Number(mixed[3]) === 0)
+      return { ok: false, message: `The fraction ${mixed[2]}/${mixed[3]} divides by nothing. Write it like 7/8.` };
     return { ok: true, value: Number(mixed[1] ?? 0) + Number(mixed[2]) / Number(mixed[3]) };
   }
   if (new RegExp(`^(${NUMBER})$`).test(bare)) return { ok: true, value: decimal(bare) };

@@ -4,7 +4,10 @@ export const STAGES = ["brief", "form", "movement", "joints", "boards", "glue-up
 export type Stage = (typeof STAGES)[number];
 export type Level = "holds" | "tight" | "fix";
 
-export interface Remedy { label: string; patches: Patch[] }
+export interface Remedy {
+  label: string;
+  patches: Patch[];
+}
 
 /** One judgement of the plan. Lengths in its sentences are always written as a number and “ mm”, so that a screen can turn them to inches. */
 export interface Verdict {
@@ -30,7 +33,16 @@ const LEVELS: Level[] = ["fix", "tight", "holds"];
 
 /** A judgement without degree: fill in what it says; the rest is empty. */
 export function verdict(given: Pick<Verdict, "id" | "stage" | "level" | "text" | "why"> & Partial<Verdict>): Verdict {
-  return { subject: [], limit: null, actual: null, sense: null, unit: "", source: COMMON_PRACTICE, remedies: [], ...given };
+  return {
+    subject: [],
+    limit: null,
+    actual: null,
+    sense: null,
+    unit: "",
+    source: COMMON_PRACTICE,
+    remedies: [],
+    ...given,
+  };
 }
 
 /** Worst of them, or null when there are none. */
@@ -58,4 +70,5 @@ export function set(label: string, path: (string | number)[], value: unknown): R
 export const mm = (length: number) => `${signed(Math.round(length * 2) / 2)} mm`;
 /** `4.6 mm`, for movement and fits. */
 export const fine = (length: number) => `${signed(Math.round(length * 10) / 10, 1)} mm`;
-const signed = (n: number, digits?: number) => (Object.is(n, -0) ? 0 : n).toFixed(digits ?? (Number.isInteger(n) ? 0 : 1)).replace("-", "−");
+const signed = (n: number, digits?: number) =>
+  (Object.is(n, -0) ? 0 : n).toFixed(digits ?? (Number.isInteger(n) ? 0 : 1)).replace("-", "−");

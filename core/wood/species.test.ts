@@ -3,10 +3,23 @@ import { coefficientFromShrinkage, findSpecies, SPECIES } from "./species";
 
 // Wood Handbook FPL-GTR-282, Table 13-5, from memory: CR, CT.
 const PUBLISHED: Record<string, [number, number]> = {
-  "white-ash": [0.00169, 0.00274], "american-beech": [0.0019, 0.00431], "yellow-birch": [0.00256, 0.00338], "black-cherry": [0.00126, 0.00248],
-  "american-elm": [0.00144, 0.00338], "sugar-maple": [0.00165, 0.00353], "red-oak": [0.00158, 0.00369], "white-oak-american": [0.0018, 0.00365],
-  "black-walnut": [0.0019, 0.00274], "yellow-poplar": [0.00158, 0.00289], "western-redcedar": [0.00111, 0.00234], mahogany: [0.00172, 0.00238],
-  teak: [0.00101, 0.00186], "eastern-white-pine": [0.00071, 0.00212], "sycamore-american": [0.00172, 0.00296], basswood: [0.0023, 0.0033], "white-fir": [0.00112, 0.00245],
+  "white-ash": [0.00169, 0.00274],
+  "american-beech": [0.0019, 0.00431],
+  "yellow-birch": [0.00256, 0.00338],
+  "black-cherry": [0.00126, 0.00248],
+  "american-elm": [0.00144, 0.00338],
+  "sugar-maple": [0.00165, 0.00353],
+  "red-oak": [0.00158, 0.00369],
+  "white-oak-american": [0.0018, 0.00365],
+  "black-walnut": [0.0019, 0.00274],
+  "yellow-poplar": [0.00158, 0.00289],
+  "western-redcedar": [0.00111, 0.00234],
+  mahogany: [0.00172, 0.00238],
+  teak: [0.00101, 0.00186],
+  "eastern-white-pine": [0.00071, 0.00212],
+  "sycamore-american": [0.00172, 0.00296],
+  basswood: [0.0023, 0.0033],
+  "white-fir": [0.00112, 0.00245],
 };
 
 describe("species library", () => {

@@ -8,7 +8,21 @@ import { crashCluster } from "../../bin/cluster.mjs";
 import { loadDemo, Served, serve, startDatabase } from "../../bin/harness.mjs";
 import type { Piece } from "../../core/piece/schema";
 import { SPECIES } from "../../core/wood/species";
-import { address, fileOf, go, Maker, makePiece, piecesByName, post, press, saved, sitDown, typeDimension, until, useServer } from "./maker";
+import {
+  address,
+  fileOf,
+  go,
+  Maker,
+  makePiece,
+  piecesByName,
+  post,
+  press,
+  saved,
+  sitDown,
+  typeDimension,
+  until,
+  useServer,
+} from "./maker";
 
 let maker: Maker;
 let server: Served;
@@ -26,37 +40,66 @@ beforeAll(async () => {
   client.on("error", () => undefined);
   await client.connect();
   const ash = { ...SPECIES[0], source: "own" };
-  for (const body of [{ ...ash, id: "own-brittle", name: "Brittle wood", kind: THROWS }, { ...ash, id: "own-void", name: "Void wood", density: THROWS }, { ...ash, id: "own-pale", name: "Pale wood", colour: null }])
-    await client.query("insert into species (workshop_id, id, body) select id, $1, $2 from workshop", [body.id, JSON.stringify(body)]);
+  for (const body of [
+    { ...ash, id: "own-brittle", name: "Brittle wood", kind: THROWS },
+    { ...ash, id: "own-void", name: "Void wood", density: THROWS },
+    { ...ash, id: "own-pale", name: "Pale wood", colour: null },
+  ])
+    await client.query("insert into species (workshop_id, id, body) select id, $1, $2 from workshop", [
+      body.id,
+      JSON.stringify(body),
+    ]);
   maker = await sitDown();
 });
-afterAll(async () => { await maker.close(); await client.end().catch(() => undefined); await server.stop(); database.remove(); });
+afterAll(async () => {
+  await maker.close();
+  await client.end().catch(() => undefined);
+  await server.stop();
+  database.remove();
+});
 
 const words = (page: Page, selector: string) => page.$eval(selector, (each) => (each as HTMLElement).innerText);
 const choose = async (page: Page, label: string, value: string) => {
-  const id = await page.$$eval("label", (labels, wanted) => labels.find((each) => each.textContent === wanted)?.getAttribute("for"), label);
+  const id = await page.$$eval(
+    "label",
+    (labels, wanted) => labels.find((each) => each.textContent === wanted)?.getAttribute("for"),
+    label,
+  );
   await page.select(`[id="${id}"]`, value);
 };
 const upload = async (name: string, text: string, label: string) => {
   const path = join(mkdtempSync(join(tmpdir(), "taller-")), name);
   writeFileSync(path, text);
-  await ((await maker.page.waitForSelector(`input[type="file"][aria-label="${label}"]`)) as ElementHandle<HTMLInputElement>).uploadFile(path);
+  await (
+    (await maker.page.waitForSelector(`input[type="file"][aria-label="${label}"]`)) as ElementHandle<HTMLInputElement>
+  ).uploadFile(path);
 };
 
 describe("a fault of Taller", () => {
   it("at a stage is a verdict that names the stage and the change to take back; the rest of the plan stands", async () => {
     const { page } = maker;
-    const { boards } = (await (await fetch(`${address()}/api/rack/page?species=european-ash&free=1`)).json()) as { boards: { id: string }[] };
-    const strips = boards.slice(0, 6).map(({ id: board }) => ({ board, face: "bark-up" as const, turned: false, slide: 0, width: null }));
+    const { boards } = (await (await fetch(`${address()}/api/rack/page?species=european-ash&free=1`)).json()) as {
+      boards: { id: string }[];
+    };
+    const strips = boards
+      .slice(0, 6)
+      .map(({ id: board }) => ({ board, face: "bark-up" as const, turned: false, slide: 0, width: null }));
     const desk = JSON.parse(await fileOf((await piecesByName())["Dining table"])) as Piece;
-    const { id } = (await (await post("/api/pieces", { kind: "import", text: JSON.stringify({ ...desk, name: "Brittle", panel: { ...desk.panel, strips } }) })).json()) as { id: string };
+    const { id } = (await (
+      await post("/api/pieces", {
+        kind: "import",
+        text: JSON.stringify({ ...desk, name: "Brittle", panel: { ...desk.panel, strips } }),
+      })
+    ).json()) as { id: string };
     await go(page, `/pieces/${id}/form`);
     await choose(page, "Species", "own-brittle");
     await typeDimension(page, "Top length", "2050");
     expect((await page.$$("[data-verdict]")).length).toBeGreaterThan(2);
     await page.keyboard.press("6");
     await page.waitForSelector('[data-verdict="fault.glue-up"]');
-    expect(await words(page, '[data-verdict="fault.glue-up"]')).toMatch(/Glue-up could not be worked out to the end[\s\S]*Taller failed at glueUp/);
+    expect(await words(page, '[data-verdict="fault.glue-up"]')).toMatch(
+      /Glue-up could not be worked out to the end[\s\S]*Taller failed at glueUp/,
+    );
     await page.keyboard.press("8");
     await page.waitForSelector('[data-verdict="fault.build"]');
     expect(await words(page, '[data-verdict="fault.build"]')).toMatch(/It builds on glueUp/);
@@ -75,13 +118,20 @@ describe("a fault of Taller", () => {
     await saved(page);
     for (const path of ["form", "sheets", "cards", "sources", "brief"]) {
       const answer = await page.goto(`${address()}/pieces/${id}/${path}`, { waitUntil: "networkidle0" });
-      expect([path, answer!.status(), await page.$("[data-unplanned]") !== null]).toEqual([path, 200, true]);
+      expect([path, answer!.status(), (await page.$("[data-unplanned]")) !== null]).toEqual([path, 200, true]);
     }
     await go(page, "/");
     await page.waitForSelector(`[data-piece="${id}"][data-planned="not"]`, { timeout: 20_000 });
     expect(await words(page, `[data-piece="${id}"]`)).toMatch(/Not planned: Taller fails at it/);
-    const { rows } = await client.query("select stage, message, inputs #>> '{piece,species}' as species from plan_failure where piece_id = $1", [id]);
-    expect(rows[0]).toMatchObject({ stage: "courses", species: "own-void", message: expect.stringMatching(/primitive/) });
+    const { rows } = await client.query(
+      "select stage, message, inputs #>> '{piece,species}' as species from plan_failure where piece_id = $1",
+      [id],
+    );
+    expect(rows[0]).toMatchObject({
+      stage: "courses",
+      species: "own-void",
+      message: expect.stringMatching(/primitive/),
+    });
     await go(page, `/pieces/${id}/history`);
     await page.waitForSelector('[data-state="3"]');
     expect(await words(page, '[data-state="3"]')).toMatch(/Species[\s\S]*It stands here/);
@@ -120,7 +170,9 @@ describe("a way back from everything", () => {
     await go(page, "/?away");
     await page.waitForSelector(`[data-piece="${id}"]`);
     for (const answer of ["Keep it", "Delete it"]) {
-      await page.$eval(`[data-piece="${id}"]`, (card) => [...card.querySelectorAll("button")].find((each) => each.textContent === "Delete for good")!.click());
+      await page.$eval(`[data-piece="${id}"]`, (card) =>
+        [...card.querySelectorAll("button")].find((each) => each.textContent === "Delete for good")!.click(),
+      );
       await press(page, answer);
       if (answer === "Keep it") expect((await fetch(`${address()}/api/pieces/${id}/file`)).status).toBe(200);
     }
@@ -130,7 +182,10 @@ describe("a way back from everything", () => {
   it("a stored value from before its bound opens mended, says so, and is saved so with the next change", async () => {
     const { page } = maker;
     const id = await makePiece((piece) => ({ ...piece, name: "From before" }));
-    await client.query("update piece_state set body = jsonb_set(body, '{joints,buttons,spacing}', '0.02') where piece_id = $1", [id]);
+    await client.query(
+      "update piece_state set body = jsonb_set(body, '{joints,buttons,spacing}', '0.02') where piece_id = $1",
+      [id],
+    );
     await go(page, `/pieces/${id}/movement`);
     expect(await words(page, "[data-mended]")).toMatch(/joints.buttons.spacing was 0.02/);
     await page.keyboard.press("2");
@@ -147,7 +202,9 @@ describe("a way back from everything", () => {
     await go(page, "/");
     await upload("taller-desk.json", file, "Piece file");
     await page.waitForSelector('[role="status"] li');
-    expect(await words(page, '[role="status"]:has(li)')).toMatch(/is reserved for Writing desk, and is free of this piece/);
+    expect(await words(page, '[role="status"]:has(li)')).toMatch(
+      /is reserved for Writing desk, and is free of this piece/,
+    );
     await page.click('[role="status"] a.button');
     await until(page, () => location.pathname.endsWith("/brief"));
   });
@@ -155,14 +212,22 @@ describe("a way back from everything", () => {
     const { page } = maker;
     await go(page, "/rack");
     await upload("wood.csv", `id,${"wood ".repeat(20_000)}\nB1,x`, "Rack file");
-    await until(page, () => /letters long/.test(document.querySelector('section[aria-label="Import"]')?.textContent ?? ""));
+    await until(page, () =>
+      /letters long/.test(document.querySelector('section[aria-label="Import"]')?.textContent ?? ""),
+    );
     await press(page, "Leave it");
-    await upload("many.csv", `id,species,length,width,thickness,qty\n${Array.from({ length: 5 }, (_, i) => `M${i},European ash,2400,150,38,500`).join("\n")}`, "Rack file");
+    await upload(
+      "many.csv",
+      `id,species,length,width,thickness,qty\n${Array.from({ length: 5 }, (_, i) => `M${i},European ash,2400,150,38,500`).join("\n")}`,
+      "Rack file",
+    );
     await press(page, "Put 2500 boards on the rack");
     await until(page, () => /2500 boards are new/.test(document.body.innerText));
     await go(page, `/pieces/${(await piecesByName())["Dining table"]}/boards`);
-    await page.waitForSelector('[data-looked][data-total]');
-    expect(Number(await page.$eval("[data-looked]", (each) => (each as HTMLElement).dataset.looked))).toBeLessThan(1100);
+    await page.waitForSelector("[data-looked][data-total]");
+    expect(Number(await page.$eval("[data-looked]", (each) => (each as HTMLElement).dataset.looked))).toBeLessThan(
+      1100,
+    );
   });
 });
 
@@ -171,7 +236,12 @@ describe("while the database restarts", () => {
     const { page } = maker;
     const id = await makePiece((piece) => ({ ...piece, name: "Through it" }));
     await go(page, `/pieces/${id}/form`);
-    const crash = new Promise<void>((resolve) => setTimeout(() => { crashCluster(database.folder); resolve(); }, 30));
+    const crash = new Promise<void>((resolve) =>
+      setTimeout(() => {
+        crashCluster(database.folder);
+        resolve();
+      }, 30),
+    );
     await crash;
     await typeDimension(page, "Top length", "1980");
     await saved(page);
@@ -188,6 +258,7 @@ describe("while the database restarts", () => {
 });
 
 it("no page had a fault of its own, and none broke the policy", () => {
-  const expected = /status of 5\d\d|can't be planned|can’t be planned|primitive|reading '0'|plan of state|ERR_CONNECTION|Minified React error #(418|419|423|441)|Switched to client rendering|NEXT_|digest|An error occurred in the Server Components render/;
+  const expected =
+    /status of 5\d\d|can't be planned|can’t be planned|primitive|reading '0'|plan of state|ERR_CONNECTION|Minified React error #(418|419|423|441)|Switched to client rendering|NEXT_|digest|An error occurred in the Server Components render/;
   expect(maker.faults.filter((each) => !expected.test(each))).toEqual([]);
 });

@@ -5,11 +5,18 @@ import { readPiece, writePiece } from "../../core/formats/piece-file";
 import type { Piece } from "../../core/piece/schema";
 
 /** A maker at a desk: a real Chromium before the real server. */
-export interface Maker { browser: Browser; page: Page; faults: string[]; close: () => Promise<void> }
+export interface Maker {
+  browser: Browser;
+  page: Page;
+  faults: string[];
+  close: () => Promise<void>;
+}
 
 /** The server that is asked: the one all tests share, or one of this file's own. */
 let own: string | null = null;
-export const useServer = (address: string) => { own = address; };
+export const useServer = (address: string) => {
+  own = address;
+};
 export const address = () => own ?? inject("address");
 
 export async function sitDown(): Promise<Maker> {
@@ -22,8 +29,10 @@ export async function sitDown(): Promise<Maker> {
 export async function newPage(browser: Browser, faults: string[]): Promise<Page> {
   const page = await browser.newPage();
   await page.setViewport({ width: 1280, height: 800 });
-  page.on("pageerror", (error) => faults.push(error instanceof Error ? error.stack ?? String(error) : String(error)));
-  page.on("console", (message) => { if (message.type() === "error" && !/status of 4\d\d/.test(message.text())) faults.push(message.text()); });
+  page.on("pageerror", (error) => faults.push(error instanceof Error ? (error.stack ?? String(error)) : String(error)));
+  page.on("console", (message) => {
+    if (message.type() === "error" && !/status of 4\d\d/.test(message.text())) faults.push(message.text());
+  });
   return page;
 }
 
@@ -36,8 +45,10 @@ export async function go(page: Page, path: string): Promise<void> {
 /** Ids of the pieces on the bench, by name. */
 export async function piecesByName(): Promise<Record<string, string>> {
   const found: Record<string, string> = {};
-  for (let from = 0; ; ) {
-    const { pieces } = (await (await fetch(`${address()}/api/pieces/page?from=${from}`)).json()) as { pieces: { id: string; name: string }[] };
+  for (let from = 0; ;) {
+    const { pieces } = (await (await fetch(`${address()}/api/pieces/page?from=${from}`)).json()) as {
+      pieces: { id: string; name: string }[];
+    };
     for (const { id, name } of pieces) found[name] = id;
     if (pieces.length === 0) return found;
     from += pieces.length;
@@ -49,22 +60,34 @@ export async function makePiece(change: (piece: Piece) => Piece, from = "Dining 
   const id = (await piecesByName())[from];
   const read = id ? readPiece(await fileOf(id)) : null;
   if (!read?.ok) throw new Error(`No piece called ${from} on the bench.`);
-  const answer = await post("/api/pieces", { kind: "import", text: writePiece(change({ ...read.piece, panel: { ...read.piece.panel, strips: [] } })) });
+  const answer = await post("/api/pieces", {
+    kind: "import",
+    text: writePiece(change({ ...read.piece, panel: { ...read.piece.panel, strips: [] } })),
+  });
   return ((await answer.json()) as { id: string }).id;
 }
 
-export const post = (path: string, body: unknown) => fetch(address() + path, { method: "POST", headers: { "content-type": "application/json" }, body: typeof body === "string" ? body : JSON.stringify(body) });
+export const post = (path: string, body: unknown) =>
+  fetch(address() + path, {
+    method: "POST",
+    headers: { "content-type": "application/json" },
+    body: typeof body === "string" ? body : JSON.stringify(body),
+  });
 export const fileOf = async (id: string) => (await fetch(`${address()}/api/pieces/${id}/file`)).text();
 
-export const level = (page: Page, verdict: string) => page.$eval(`[data-verdict="${verdict}"]`, (each) => (each as HTMLElement).dataset.level);
+export const level = (page: Page, verdict: string) =>
+  page.$eval(`[data-verdict="${verdict}"]`, (each) => (each as HTMLElement).dataset.level);
 export const heading = (page: Page) => page.$eval("main h1", (each) => each.textContent);
 export const saved = (page: Page) => page.waitForSelector('[data-save="saved"]', { timeout: 10_000 });
 
 /** Waits until the page shows something, by a check run in it. */
-export const until = (page: Page, check: (arg: string) => boolean, arg = "") => page.waitForFunction(check, { timeout: 10_000 }, arg);
+export const until = (page: Page, check: (arg: string) => boolean, arg = "") =>
+  page.waitForFunction(check, { timeout: 10_000 }, arg);
 
 export async function press(page: Page, text: string): Promise<void> {
-  const button = await page.waitForSelector(`::-p-xpath(//button[normalize-space(.)=${JSON.stringify(text)}])`, { timeout: 10_000 });
+  const button = await page.waitForSelector(`::-p-xpath(//button[normalize-space(.)=${JSON.stringify(text)}])`, {
+    timeout: 10_000,
+  });
   await button!.click();
 }
 
@@ -79,7 +102,11 @@ export async function typeDimension(page: Page, name: string, text: string): Pro
 }
 
 export async function typeField(page: Page, label: string, text: string): Promise<void> {
-  const id = await page.$$eval("label", (labels, wanted) => labels.find((each) => each.textContent === wanted)?.getAttribute("for"), label);
+  const id = await page.$$eval(
+    "label",
+    (labels, wanted) => labels.find((each) => each.textContent === wanted)?.getAttribute("for"),
+    label,
+  );
   if (!id) throw new Error(`No field called ${label}.`);
   const field = await page.$(`[id="${id}"]`);
   await field!.click({ count: 3 });

@@ -6,12 +6,21 @@ import { serveDevices } from "../../bin/devices.mjs";
 import { fileOf, go, level, Maker, makePiece, press, saved, sitDown, typeDimension, typeField, until } from "./maker";
 
 let maker: Maker;
-beforeAll(async () => { maker = await sitDown(); });
-afterAll(async () => { await maker.close(); expect(maker.faults).toEqual([]); });
+beforeAll(async () => {
+  maker = await sitDown();
+});
+afterAll(async () => {
+  await maker.close();
+  expect(maker.faults).toEqual([]);
+});
 
 const folder = mkdtempSync(join(tmpdir(), "taller-movement-"));
 const choose = async (page: Maker["page"], label: string, value: string) => {
-  const id = await page.$$eval("label", (labels, wanted) => labels.find((each) => each.textContent === wanted)?.getAttribute("for"), label);
+  const id = await page.$$eval(
+    "label",
+    (labels, wanted) => labels.find((each) => each.textContent === wanted)?.getAttribute("for"),
+    label,
+  );
   await page.select(`[id="${id}"]`, value);
 };
 const give = async (page: Maker["page"], label: string, name: string, text: string) => {
@@ -23,7 +32,9 @@ const give = async (page: Maker["page"], label: string, name: string, text: stri
 
 describe("the reading table's years", () => {
   let id: string;
-  beforeAll(async () => { id = await makePiece((piece) => ({ ...piece, name: "Years" }), "Reading table"); });
+  beforeAll(async () => {
+    id = await makePiece((piece) => ({ ...piece, name: "Years" }), "Reading table");
+  });
 
   it("its pegs bind in the close-up when the month is dragged to August; one press mends them", async () => {
     const { page } = maker;
@@ -35,10 +46,20 @@ describe("the reading table's years", () => {
     await until(page, () => document.querySelector("[data-sample]")?.getAttribute("data-sample") === "0");
     expect(await page.$eval('[data-scene="close-up"] title', (each) => each.textContent)).not.toMatch(/binds/);
     for (let i = 0; i < 9; i += 1) await page.keyboard.press("PageUp");
-    await until(page, () => document.querySelector('[data-chart="year"]')?.getAttribute("aria-valuetext")?.startsWith("August 2027") ?? false);
-    expect(await page.$eval('[data-scene="close-up"] title', (each) => each.textContent)).toMatch(/The outermost peg in August: .*it binds/);
+    await until(
+      page,
+      () =>
+        document.querySelector('[data-chart="year"]')?.getAttribute("aria-valuetext")?.startsWith("August 2027") ??
+        false,
+    );
+    expect(await page.$eval('[data-scene="close-up"] title', (each) => each.textContent)).toMatch(
+      /The outermost peg in August: .*it binds/,
+    );
     await press(page, "Cut each slot as long as it needs");
-    await until(page, () => document.querySelector('[data-verdict="movement.pegs"]')?.getAttribute("data-level") === "holds");
+    await until(
+      page,
+      () => document.querySelector('[data-verdict="movement.pegs"]')?.getAttribute("data-level") === "holds",
+    );
     await until(page, () => !document.querySelector('[data-scene="close-up"] title')?.textContent?.includes("binds"));
     await saved(page);
     expect(JSON.parse(await fileOf(id)).form.breadboard.slots).toBe("computed");
@@ -57,7 +78,9 @@ describe("the reading table's years", () => {
     await page.select("[data-compare] select", "Finish-varnish");
     await page.waitForSelector("[data-compare] table");
     expect(await page.$$eval("[data-compare] [data-scene]", (all) => all.length)).toBe(2);
-    expect(await page.$eval("[data-compare] table", (each) => each.textContent)).toMatch(/Half of a change goes through in\d+ days\d+ days/);
+    expect(await page.$eval("[data-compare] table", (each) => each.textContent)).toMatch(
+      /Half of a change goes through in\d+ days\d+ days/,
+    );
     await press(page, "Take it: varnish, three coats");
     await saved(page);
     expect(JSON.parse(await fileOf(id)).finish).toBe("varnish");
@@ -72,7 +95,18 @@ describe("the reading table's years", () => {
     }
     for (const fastening of ["figure-8", "z-clip", "oversized", "loose", "screwed", "button", "slotted"]) {
       await choose(page, "Top fastened by", fastening);
-      await until(page, (kind) => document.querySelector(kind === "screwed" ? '[data-verdict^="movement.stopped.screws"]' : kind === "button" ? '[data-verdict="movement.end-buttons"]' : '[data-verdict^="movement.fastening"]') !== null, fastening);
+      await until(
+        page,
+        (kind) =>
+          document.querySelector(
+            kind === "screwed"
+              ? '[data-verdict^="movement.stopped.screws"]'
+              : kind === "button"
+                ? '[data-verdict="movement.end-buttons"]'
+                : '[data-verdict^="movement.fastening"]',
+          ) !== null,
+        fastening,
+      );
     }
     await saved(page);
   });
@@ -82,11 +116,19 @@ describe("the reading table's years", () => {
     await press(page, "Drawer");
     await page.waitForSelector('[data-inset="drawer"]');
     await typeField(page, "Gap above", "0");
-    await until(page, () => document.querySelector('[data-verdict^="movement.inset"]')?.getAttribute("data-level") === "fix");
+    await until(
+      page,
+      () => document.querySelector('[data-verdict^="movement.inset"]')?.getAttribute("data-level") === "fix",
+    );
     await typeField(page, "Measured moisture", "90");
-    expect(await (await page.waitForSelector('[role="alert"]'))!.evaluate((each) => each.textContent)).toMatch(/Measured moisture: .*runs from 1 to 60/);
+    expect(await (await page.waitForSelector('[role="alert"]'))!.evaluate((each) => each.textContent)).toMatch(
+      /Measured moisture: .*runs from 1 to 60/,
+    );
     await typeField(page, "Measured moisture", "45");
-    await until(page, () => document.querySelector('[data-verdict="movement.range"]')?.textContent?.includes("green") ?? false);
+    await until(
+      page,
+      () => document.querySelector('[data-verdict="movement.range"]')?.textContent?.includes("green") ?? false,
+    );
     await saved(page);
   });
 
@@ -94,10 +136,14 @@ describe("the reading table's years", () => {
     const { page } = maker;
     await go(page, `/pieces/${id}/sources`);
     expect(await page.$$eval('[data-table="worked"] tbody tr', (rows) => rows.length)).toBeGreaterThan(7);
-    expect(await page.$eval("main", (each) => each.textContent)).toMatch(/the wood is green; nothing shrinks above 30 %/);
+    expect(await page.$eval("main", (each) => each.textContent)).toMatch(
+      /the wood is green; nothing shrinks above 30 %/,
+    );
     await go(page, "/sources");
     expect(await page.$$eval("article[id]", (all) => all.length)).toBeGreaterThanOrEqual(12);
-    expect(await page.$$eval('section[aria-label="Species"] tbody tr', (rows) => rows.length)).toBeGreaterThanOrEqual(45);
+    expect(await page.$$eval('section[aria-label="Species"] tbody tr', (rows) => rows.length)).toBeGreaterThanOrEqual(
+      45,
+    );
   });
 });
 
@@ -107,14 +153,25 @@ describe("the room's own air", () => {
     const id = await makePiece((piece) => ({ ...piece, name: "Aired" }));
     await go(page, `/pieces/${id}/brief`);
     const before = await fileOf(id);
-    await give(page, "Logger file", "two-units.csv", `date,temp,humidity\n${Array.from({ length: 60 }, (_, i) => `2026-0${1 + Math.floor(i / 28)}-${String(1 + (i % 28)).padStart(2, "0")} 12:00,${i % 2 ? "20 C" : "68 F"},45`).join("\n")}`);
+    await give(
+      page,
+      "Logger file",
+      "two-units.csv",
+      `date,temp,humidity\n${Array.from({ length: 60 }, (_, i) => `2026-0${1 + Math.floor(i / 28)}-${String(1 + (i % 28)).padStart(2, "0")} 12:00,${i % 2 ? "20 C" : "68 F"},45`).join("\n")}`,
+    );
     await page.waitForSelector('[data-log-read="false"]');
     expect(await page.$eval('[data-log-read="false"]', (each) => each.textContent)).toMatch(/two units, °C and °F/);
     expect(await fileOf(id)).toBe(before);
-    const lines = Array.from({ length: 360 }, (_, i) => `${new Date(Date.UTC(2026, 0, 1 + i, 12)).toISOString().slice(0, 16)},${i === 40 ? "20,140" : `20,${(45 + 15 * Math.sin(i / 58)).toFixed(1)}`}`);
+    const lines = Array.from(
+      { length: 360 },
+      (_, i) =>
+        `${new Date(Date.UTC(2026, 0, 1 + i, 12)).toISOString().slice(0, 16)},${i === 40 ? "20,140" : `20,${(45 + 15 * Math.sin(i / 58)).toFixed(1)}`}`,
+    );
     await give(page, "Logger file", "year.csv", `Time,Temperature °C,Humidity %\n${lines.join("\n")}`);
     await page.waitForSelector('[data-log-read="true"]');
-    expect(await page.$eval('[data-log-read="true"]', (each) => each.textContent)).toMatch(/359 readings.*Line 42: A relative humidity of 140 % can't be/);
+    expect(await page.$eval('[data-log-read="true"]', (each) => each.textContent)).toMatch(
+      /359 readings.*Line 42: A relative humidity of 140 % can't be/,
+    );
     await press(page, "Use these readings");
     await saved(page);
     const { climate } = JSON.parse(await fileOf(id)).brief;
@@ -126,7 +183,9 @@ describe("the room's own air", () => {
     await typeField(page, "Heated to", "21");
     await saved(page);
     await typeField(page, "Heated to", "60");
-    expect(await (await page.waitForSelector('[role="alert"]'))!.evaluate((each) => each.textContent)).toMatch(/Heated to: .*runs from 5 to 30/);
+    expect(await (await page.waitForSelector('[role="alert"]'))!.evaluate((each) => each.textContent)).toMatch(
+      /Heated to: .*runs from 5 to 30/,
+    );
   });
 });
 
@@ -143,10 +202,16 @@ describe("what was measured", () => {
   it("the meter, the caliper and the logger on the bench are read into the form", async () => {
     const { page } = maker;
     await go(page, `/pieces/${id}/log`);
-    for (const [kind, button] of [["moisture", "Read the meter"], ["width", "Read the caliper"], ["air", "Read the logger"]]) {
+    for (const [kind, button] of [
+      ["moisture", "Read the meter"],
+      ["width", "Read the caliper"],
+      ["air", "Read the logger"],
+    ]) {
       await page.select("form select", kind);
       await press(page, button);
-      await until(page, () => /^\d/.test((document.querySelectorAll("form input.input")[1] as HTMLInputElement)?.value ?? ""));
+      await until(page, () =>
+        /^\d/.test((document.querySelectorAll("form input.input")[1] as HTMLInputElement)?.value ?? ""),
+      );
       await press(page, "Write it down");
       await page.waitForSelector(`[data-log="${kind}"]`);
     }
@@ -160,17 +225,31 @@ describe("what was measured", () => {
     const { page } = maker;
     id = await makePiece((piece) => ({ ...piece, name: "Taught", log: [] }));
     await go(page, `/pieces/${id}/log`);
-    await give(page, "Readings file", "widths.csv", "date,what,width,moisture\n2026-11-24,top,900,8.5\n2027-02-20,top,897.9,7.1\n2027-08-20,top,904.1,11.2\n2027-99-01,top,900,9\n");
+    await give(
+      page,
+      "Readings file",
+      "widths.csv",
+      "date,what,width,moisture\n2026-11-24,top,900,8.5\n2027-02-20,top,897.9,7.1\n2027-08-20,top,904.1,11.2\n2027-99-01,top,900,9\n",
+    );
     await press(page, "Write 6 down");
-    await until(page, () => document.querySelector('[data-verdict="log.learned.top"]')?.getAttribute("data-level") === "tight");
+    await until(
+      page,
+      () => document.querySelector('[data-verdict="log.learned.top"]')?.getAttribute("data-level") === "tight",
+    );
     const offer = await page.$eval('[data-verdict="log.learned.top"] button', (each) => each.textContent!);
     expect(JSON.parse(await fileOf(id)).fitted).toEqual([]);
     await press(page, offer);
-    await until(page, () => document.querySelector('[data-verdict="log.learned.top"]')?.getAttribute("data-level") === "holds");
+    await until(
+      page,
+      () => document.querySelector('[data-verdict="log.learned.top"]')?.getAttribute("data-level") === "holds",
+    );
     await saved(page);
     expect(JSON.parse(await fileOf(id)).fitted[0].coefficient).toBeCloseTo(0.0017, 3);
     await press(page, "Back to the table’s");
-    await until(page, () => document.querySelector('[data-verdict="log.learned.top"]')?.getAttribute("data-level") === "tight");
+    await until(
+      page,
+      () => document.querySelector('[data-verdict="log.learned.top"]')?.getAttribute("data-level") === "tight",
+    );
     await saved(page);
   });
   it("devices that are off are a sentence, not a fault", async () => {

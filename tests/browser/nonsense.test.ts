@@ -7,16 +7,49 @@ import { dice } from "../soak/shop";
 import { fileOf, go, Maker, makePiece, saved, sitDown, until } from "./maker";
 
 const SEED = Number(process.env.SEED ?? 20261125);
-const WORDS = ["0", "-1", "0.02", "0.001", "1e9", "1e-9", "99999", "NaN", "Infinity", "wide", "7/0", "5' 6 1/2\"", "''", "½", "9999-12-31", "=1+1", "<b>x</b>", "\u0000", "   ", "12,5", "Ünïcödé 🪵", "x".repeat(700)];
-const FIELDS = 'main input:not([type="file"]):not([type="checkbox"]):not([type="range"]):not([type="date"]), main textarea';
+const WORDS = [
+  "0",
+  "-1",
+  "0.02",
+  "0.001",
+  "1e9",
+  "1e-9",
+  "99999",
+  "NaN",
+  "Infinity",
+  "wide",
+  "7/0",
+  "5' 6 1/2\"",
+  "''",
+  "½",
+  "9999-12-31",
+  "=1+1",
+  "<b>x</b>",
+  "\u0000",
+  "   ",
+  "12,5",
+  "Ünïcödé 🪵",
+  "x".repeat(700),
+];
+const FIELDS =
+  'main input:not([type="file"]):not([type="checkbox"]):not([type="range"]):not([type="date"]), main textarea';
 const DIMENSIONS = 'main g[role="button"][aria-label*=":"]';
 let maker: Maker;
-beforeAll(async () => { maker = await sitDown(); });
-afterAll(async () => { await maker.close(); expect(maker.faults).toEqual([]); });
+beforeAll(async () => {
+  maker = await sitDown();
+});
+afterAll(async () => {
+  await maker.close();
+  expect(maker.faults).toEqual([]);
+});
 
 /** Types into one field what is nonsense there, and leaves it. */
 async function type(page: Page, field: ElementHandle<Element>, word: string): Promise<void> {
-  await field.evaluate((each) => { (each as HTMLInputElement).scrollIntoView({ block: "center" }); (each as HTMLInputElement).focus(); (each as HTMLInputElement).select?.(); });
+  await field.evaluate((each) => {
+    (each as HTMLInputElement).scrollIntoView({ block: "center" });
+    (each as HTMLInputElement).focus();
+    (each as HTMLInputElement).select?.();
+  });
   await page.keyboard.sendCharacter(word);
   await page.keyboard.press("Enter");
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
@@ -60,7 +93,10 @@ it(`a newcomer types nonsense into every field of every stage (seed ${SEED}): ea
   expect(refused).toBeGreaterThan(20);
   // whatever was taken, there is a way back to how it was
   await go(page, `/pieces/${id}/history`);
-  await page.evaluate(() => { const list = document.querySelector("[data-state]")!.closest("div")!; list.scrollTop = list.scrollHeight; });
+  await page.evaluate(() => {
+    const list = document.querySelector("[data-state]")!.closest("div")!;
+    list.scrollTop = list.scrollHeight;
+  });
   await (await page.waitForSelector('[data-state="1"] button'))!.click();
   await until(page, () => location.pathname.endsWith("/form"));
   await until(page, () => document.querySelector('[data-save="saved"]') !== null);

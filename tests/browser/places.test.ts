@@ -2,21 +2,35 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { address, go, Maker, makePiece, press, saved, sitDown, typeField, until } from "./maker";
 
 let maker: Maker;
-beforeAll(async () => { maker = await sitDown(); });
-afterAll(async () => { await maker.close(); expect(maker.faults).toEqual([]); });
+beforeAll(async () => {
+  maker = await sitDown();
+});
+afterAll(async () => {
+  await maker.close();
+  expect(maker.faults).toEqual([]);
+});
 
-const status = (text: string) => until(maker.page, (wanted) => [...document.querySelectorAll('[role="status"]')].some((each) => each.textContent!.includes(wanted)), text);
+const status = (text: string) =>
+  until(
+    maker.page,
+    (wanted) => [...document.querySelectorAll('[role="status"]')].some((each) => each.textContent!.includes(wanted)),
+    text,
+  );
 
 describe("species", () => {
   const fill = async (label: string, text: string) => {
-    const field = await maker.page.waitForSelector(`::-p-xpath(//form//label[starts-with(normalize-space(.), "${label}")]/input)`);
+    const field = await maker.page.waitForSelector(
+      `::-p-xpath(//form//label[starts-with(normalize-space(.), "${label}")]/input)`,
+    );
     await field!.click({ count: 3 });
     await field!.type(text);
   };
   it("shows at least 45 with their sources", async () => {
     await go(maker.page, "/species");
     expect(await maker.page.$$eval("tbody tr", (rows) => rows.length)).toBeGreaterThanOrEqual(45);
-    expect(await maker.page.$$eval("tbody tr td:last-child", (cells) => cells.every((cell) => cell.textContent!.length > 2))).toBe(true);
+    expect(
+      await maker.page.$$eval("tbody tr td:last-child", (cells) => cells.every((cell) => cell.textContent!.length > 2)),
+    ).toBe(true);
   });
   it("refuses a coefficient of zero and keeps what was typed; then takes the species, and a piece can be of it", async () => {
     const { page } = maker;
@@ -46,7 +60,9 @@ describe("the shop", () => {
     await status("Saved.");
     await until(page, () => !document.body.textContent!.includes("Saving"));
     await go(page, `/pieces/${id}/joints`);
-    expect(await page.$eval('[data-verdict="joints.cutter"]', (each) => each.textContent)).toMatch(/Cut with the 9\.5 mm router bit/);
+    expect(await page.$eval('[data-verdict="joints.cutter"]', (each) => each.textContent)).toMatch(
+      /Cut with the 9\.5 mm router bit/,
+    );
   });
   it("refuses what makes no sense in a sentence, and what was saved stands", async () => {
     const { page } = maker;

@@ -1,6 +1,20 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { STAGES } from "../../core/verdict/verdict";
-import { fileOf, go, heading, level, Maker, makePiece, piecesByName, press, saved, sitDown, typeDimension, typeField, until } from "./maker";
+import {
+  fileOf,
+  go,
+  heading,
+  level,
+  Maker,
+  makePiece,
+  piecesByName,
+  press,
+  saved,
+  sitDown,
+  typeDimension,
+  typeField,
+  until,
+} from "./maker";
 
 let maker: Maker;
 let table: string;
@@ -39,29 +53,45 @@ describe("the demo commission through all nine marks of the story stick", () => 
     await page.keyboard.press("Home");
     await until(page, () => document.querySelector("[data-sample]")?.getAttribute("data-sample") === "0");
     for (let i = 0; i < 54; i += 1) await page.keyboard.press("ArrowRight");
-    await until(page, () => document.querySelector('[aria-label="Month"]')?.getAttribute("aria-valuetext") === "August 2027");
-    expect(await page.$eval('[data-scene="movement"] title', (each) => each.textContent)).toMatch(/The top in August 2027: \+\d/);
+    await until(
+      page,
+      () => document.querySelector('[aria-label="Month"]')?.getAttribute("aria-valuetext") === "August 2027",
+    );
+    expect(await page.$eval('[data-scene="movement"] title', (each) => each.textContent)).toMatch(
+      /The top in August 2027: \+\d/,
+    );
     expect(await level(page, "movement.end-buttons")).toBe("fix");
     const remedy = await page.$eval('[data-verdict="movement.end-buttons"] button', (each) => each.textContent!);
     await press(page, remedy);
-    await until(page, () => document.querySelector('[data-verdict="movement.end-buttons"]')?.getAttribute("data-level") === "holds");
+    await until(
+      page,
+      () => document.querySelector('[data-verdict="movement.end-buttons"]')?.getAttribute("data-level") === "holds",
+    );
     await saved(page);
     await page.reload({ waitUntil: "networkidle0" });
     expect(await level(page, "movement.end-buttons")).toBe("holds");
     await press(page, "Undo");
-    await until(page, () => document.querySelector('[data-verdict="movement.end-buttons"]')?.getAttribute("data-level") === "fix");
+    await until(
+      page,
+      () => document.querySelector('[data-verdict="movement.end-buttons"]')?.getAttribute("data-level") === "fix",
+    );
     await saved(page);
     await page.reload({ waitUntil: "networkidle0" });
     expect(await level(page, "movement.end-buttons")).toBe("fix");
     await press(page, "Redo");
-    await until(page, () => document.querySelector('[data-verdict="movement.end-buttons"]')?.getAttribute("data-level") === "holds");
+    await until(
+      page,
+      () => document.querySelector('[data-verdict="movement.end-buttons"]')?.getAttribute("data-level") === "holds",
+    );
     await saved(page);
   });
 });
 
 describe("dimensions typed on the drawing", () => {
   let id: string;
-  beforeAll(async () => { id = await makePiece((piece) => ({ ...piece, name: "Dimensions" })); });
+  beforeAll(async () => {
+    id = await makePiece((piece) => ({ ...piece, name: "Dimensions" }));
+  });
 
   it("take mm and inches, and the parts follow", async () => {
     const { page } = maker;
@@ -74,7 +104,13 @@ describe("dimensions typed on the drawing", () => {
     expect(file.form.top.length).toBeCloseTo(78.75 * 25.4, 9);
     expect(file.form.apron.depth).toBe(95);
   });
-  it.each([["12 7/0", /divides by nothing/], ["0", /must be 200 mm at least/], ["-40", /must be 200 mm at least/], ["wide", /is not a length/], ["99999", /6000 mm at most/]])("%s is refused with the field's name; what was typed stays", async (typed, message) => {
+  it.each([
+    ["12 7/0", /divides by nothing/],
+    ["0", /must be 200 mm at least/],
+    ["-40", /must be 200 mm at least/],
+    ["wide", /is not a length/],
+    ["99999", /6000 mm at most/],
+  ])("%s is refused with the field's name; what was typed stays", async (typed, message) => {
     const { page } = maker;
     await go(page, `/pieces/${id}/form`);
     const before = await fileOf(id);
@@ -91,7 +127,10 @@ describe("dimensions typed on the drawing", () => {
     await go(page, `/pieces/${id}/form`);
     await typeDimension(page, "Top width", "300");
     await typeField(page, "Leg section", "180");
-    await until(page, () => document.querySelector('[data-verdict="form.legs-fit"]')?.getAttribute("data-level") === "fix");
+    await until(
+      page,
+      () => document.querySelector('[data-verdict="form.legs-fit"]')?.getAttribute("data-level") === "fix",
+    );
     await saved(page);
   });
   it("U swaps the unit everywhere, without changing anything saved", async () => {
@@ -101,7 +140,9 @@ describe("dimensions typed on the drawing", () => {
     await page.evaluate(() => (document.activeElement as HTMLElement)?.blur());
     await page.keyboard.press("u");
     await until(page, () => document.querySelector('g[aria-label^="Top length: 82 11/16"]') !== null);
-    expect(await page.$eval('[data-verdict="form.knee-room"]', (each) => each.textContent)).toMatch(/24 7\/32 in of knee room/);
+    expect(await page.$eval('[data-verdict="form.knee-room"]', (each) => each.textContent)).toMatch(
+      /24 7\/32 in of knee room/,
+    );
     await page.keyboard.press("u");
     await until(page, () => document.querySelector('g[aria-label^="Top length: 2100"]') !== null);
     expect(await fileOf(table)).toBe(before);
@@ -110,24 +151,40 @@ describe("dimensions typed on the drawing", () => {
 
 describe("boards", () => {
   let id: string;
-  beforeAll(async () => { id = await makePiece((piece) => ({ ...piece, name: "Side table", form: { ...piece.form, top: { ...piece.form.top, length: 1900, width: 560 } } })); });
-  const order = async () => (JSON.parse(await fileOf(id)).panel.strips as { board: string; face: string }[]).map((each) => each.board);
+  beforeAll(async () => {
+    id = await makePiece((piece) => ({
+      ...piece,
+      name: "Side table",
+      form: { ...piece.form, top: { ...piece.form.top, length: 1900, width: 560 } },
+    }));
+  });
+  const order = async () =>
+    (JSON.parse(await fileOf(id)).panel.strips as { board: string; face: string }[]).map((each) => each.board);
 
   it("are composed by the search in its worker, and the numbers follow", async () => {
     const { page } = maker;
     await go(page, `/pieces/${id}/boards`);
     await press(page, "Compose from the rack");
     await page.waitForSelector('[data-search="done"]', { timeout: 20_000 });
-    expect(await page.$eval('[data-search="done"]', (each) => each.textContent)).toMatch(/orders tried, least waste \d+\.\d %/);
+    expect(await page.$eval('[data-search="done"]', (each) => each.textContent)).toMatch(
+      /orders tried, least waste \d+\.\d %/,
+    );
     await saved(page);
     expect((await order()).length).toBeGreaterThanOrEqual(3);
     expect(await level(page, "boards.width")).not.toBe("fix");
-    for (const board of await order()) expect(await (await fetch(`${new URL(page.url()).origin}/api/rack/page?text=${board}`)).json()).toMatchObject({ boards: expect.arrayContaining([expect.objectContaining({ id: board, reservedBy: expect.objectContaining({ name: "Side table" }) })]) });
+    for (const board of await order())
+      expect(await (await fetch(`${new URL(page.url()).origin}/api/rack/page?text=${board}`)).json()).toMatchObject({
+        boards: expect.arrayContaining([
+          expect.objectContaining({ id: board, reservedBy: expect.objectContaining({ name: "Side table" }) }),
+        ]),
+      });
   });
   it("are dragged to another place", async () => {
     const { page } = maker;
     const before = await order();
-    const [first, second] = await Promise.all([0, 1].map(async (i) => (await page.$(`[data-scene="panel"] [data-id="strip:${before[i]}"]`))!.boundingBox()));
+    const [first, second] = await Promise.all(
+      [0, 1].map(async (i) => (await page.$(`[data-scene="panel"] [data-id="strip:${before[i]}"]`))!.boundingBox()),
+    );
     await page.mouse.move(first!.x + 300, first!.y + first!.height / 2);
     await page.mouse.down();
     await page.mouse.move(second!.x + 300, second!.y + second!.height / 2, { steps: 6 });
@@ -139,7 +196,8 @@ describe("boards", () => {
     const { page } = maker;
     const before = await order();
     const box = (await (await page.$(`[data-scene="panel"] [data-id="strip:${before[0]}"]`))!.boundingBox())!;
-    const start = () => page.$eval('[aria-label="Boards of the panel"] input', (input) => Number((input as HTMLInputElement).value));
+    const start = () =>
+      page.$eval('[aria-label="Boards of the panel"] input', (input) => Number((input as HTMLInputElement).value));
     await page.mouse.move(box.x + 300, box.y + box.height / 2);
     await page.mouse.down();
     await page.mouse.move(box.x + 285, box.y + box.height / 2, { steps: 3 });
@@ -164,7 +222,11 @@ describe("boards", () => {
     await until(page, (board) => !document.querySelector(`[data-scene="panel"] [data-id="strip:${board}"]`), before[0]);
     expect(await level(page, "boards.width")).toBe("fix");
     await press(page, "Undo");
-    await until(page, (board) => document.querySelector(`[data-scene="panel"] [data-id="strip:${board}"]`) !== null, before[0]);
+    await until(
+      page,
+      (board) => document.querySelector(`[data-scene="panel"] [data-id="strip:${board}"]`) !== null,
+      before[0],
+    );
     await saved(page);
   });
 });
@@ -175,10 +237,12 @@ describe("log", () => {
     const id = await makePiece((piece) => ({ ...piece, name: "Logged", log: [] }));
     await go(page, `/pieces/${id}/log`);
     await page.select("form select", "moisture");
-    const field = await page.waitForSelector('form label:nth-of-type(4) input');
+    const field = await page.waitForSelector("form label:nth-of-type(4) input");
     await field!.type("wet");
     await press(page, "Write it down");
-    expect(await (await page.waitForSelector('form [role="alert"]'))!.evaluate((each) => each.textContent)).toMatch(/Moisture reading: “wet” is not a number/);
+    expect(await (await page.waitForSelector('form [role="alert"]'))!.evaluate((each) => each.textContent)).toMatch(
+      /Moisture reading: “wet” is not a number/,
+    );
     await field!.click({ count: 3 });
     await field!.type("12.5");
     await press(page, "Write it down");
@@ -187,7 +251,10 @@ describe("log", () => {
     await page.keyboard.press("Escape");
     await page.evaluate(() => (document.activeElement as HTMLElement)?.blur());
     await page.keyboard.press("3");
-    await until(page, () => document.querySelector("main p.lede")?.textContent?.includes("measured at 12.5 % on") ?? false);
+    await until(
+      page,
+      () => document.querySelector("main p.lede")?.textContent?.includes("measured at 12.5 % on") ?? false,
+    );
     expect(await level(page, "movement.acclimatised")).not.toBe("holds");
   });
 });

@@ -7,7 +7,10 @@ import { checkShop } from "../../core/formats/shop-file";
 import { planPiece } from "../../core/plan";
 import { SPECIES } from "../../core/wood/species";
 
-const rack = readRack(readFileSync("demo/rack.csv", "utf8"), SPECIES, DAY).boards.map((board) => ({ ...board, reservedBy: null }));
+const rack = readRack(readFileSync("demo/rack.csv", "utf8"), SPECIES, DAY).boards.map((board) => ({
+  ...board,
+  reservedBy: null,
+}));
 const shop = checkShop(readFileSync("demo/shop.json", "utf8"));
 const plan = (file: string) => {
   const piece = readPiece(readFileSync(`demo/pieces/${file}.json`, "utf8"));
@@ -18,7 +21,9 @@ const plan = (file: string) => {
 describe("the demo tells true stories", () => {
   it("the dining table is ready but for one thing: its end buttons bind in August", () => {
     const table = plan("1-dining-table");
-    expect(table.verdicts.filter((each) => each.level === "fix").map((each) => each.text)).toEqual(["End-rail buttons will bind in August"]);
+    expect(table.verdicts.filter((each) => each.level === "fix").map((each) => each.text)).toEqual([
+      "End-rail buttons will bind in August",
+    ]);
     expect(table.cutting.missing).toEqual([]);
     expect(table.geometry.longRail.shoulder).toBe(1860);
   });
@@ -28,26 +33,38 @@ describe("the demo tells true stories", () => {
     expect(desk.joints[0].kind).toBe("loose-tenon");
   });
   it("the porch table still needs its boards, its glue and its gaps", () => {
-    const stages = new Set(plan("3-porch-table").verdicts.filter((each) => each.level === "fix").map((each) => each.stage));
+    const stages = new Set(
+      plan("3-porch-table")
+        .verdicts.filter((each) => each.level === "fix")
+        .map((each) => each.stage),
+    );
     expect([...stages]).toEqual(expect.arrayContaining(["movement", "boards", "glue-up", "cutting"]));
   });
   it("the reading table's pegs bind both ways in slots cut by habit, its faces differ, and its other joints let it move", () => {
     const table = plan("4-reading-table");
-    const movement = table.verdicts.filter((each) => each.stage === "movement" && each.level !== "holds").map((each) => each.id);
+    const movement = table.verdicts
+      .filter((each) => each.stage === "movement" && each.level !== "holds")
+      .map((each) => each.id);
     expect(movement).toEqual(expect.arrayContaining(["movement.pegs", "movement.bow", "movement.breadboard-length"]));
-    expect(table.verdicts.filter((each) => each.stage === "movement" && each.level === "fix").map((each) => each.text)).toEqual(["Outer pegs will bind in August"]);
+    expect(
+      table.verdicts.filter((each) => each.stage === "movement" && each.level === "fix").map((each) => each.text),
+    ).toEqual(["Outer pegs will bind in August"]);
     expect(table.panel.laid.length).toBeGreaterThan(3);
     expect(table.cutting.missing).toEqual([]);
   });
   it("the porch bench follows the air outside: its gaps close in the damp months and each slat goes its own way", () => {
     const bench = plan("5-porch-bench");
-    expect(bench.verdicts.find((each) => each.id === "movement.slat-gaps")!.text).toMatch(/Gaps close to \d\.\d mm in (November|December|January)/);
+    expect(bench.verdicts.find((each) => each.id === "movement.slat-gaps")!.text).toMatch(
+      /Gaps close to \d\.\d mm in (November|December|January)/,
+    );
     expect(bench.year.outdoors).toBe(true);
     expect(bench.parts.find((each) => each.id === "slat")!.count).toBe(5);
     expect(bench.verdicts.some((each) => each.stage === "boards" && each.level === "fix")).toBe(false);
   });
   it("no board stands in two pieces", () => {
-    const boards = ["1-dining-table", "2-writing-desk", "3-porch-table", "4-reading-table", "5-porch-bench"].flatMap((file) => plan(file).panel.laid.map((each) => each.board.id));
+    const boards = ["1-dining-table", "2-writing-desk", "3-porch-table", "4-reading-table", "5-porch-bench"].flatMap(
+      (file) => plan(file).panel.laid.map((each) => each.board.id),
+    );
     expect(new Set(boards).size).toBe(boards.length);
   });
 });

@@ -7,13 +7,23 @@ import { OFFERED, offeredBoards, putBoards } from "../../store/boards";
 import { pool } from "../../store/database";
 import { savedInputs } from "../../store/inputs";
 import { addPiece, openPiece, savePiece } from "../../store/pieces";
-import { benchPage, benchSum, failuresOf, findPieces, keepFailures, keepSummary, takeStale } from "../../store/summaries";
+import {
+  benchPage,
+  benchSum,
+  failuresOf,
+  findPieces,
+  keepFailures,
+  keepSummary,
+  takeStale,
+} from "../../store/summaries";
 import { saveShop, workshopOf } from "../../store/workshops";
 import { DAY, edit, findDatabase, onlyShop, piece, plain, withBoards } from "./shop";
 
 let shop: string;
 beforeAll(findDatabase);
-beforeEach(async () => { shop = await onlyShop(); });
+beforeEach(async () => {
+  shop = await onlyShop();
+});
 afterAll(() => pool().end());
 
 describe("what the bench reads", () => {
@@ -22,13 +32,26 @@ describe("what the bench reads", () => {
     const stale = await takeStale(by, today);
     if (!stale) return null;
     const { opened, inputs } = (await savedInputs((await workshopOf(stale.workshop))!, stale.id, today))!;
-    await keepSummary(stale, { revision: opened.revision, card: summarise(inputs).card, species: inputs.piece.species, taller: by, today });
+    await keepSummary(stale, {
+      revision: opened.revision,
+      card: summarise(inputs).card,
+      species: inputs.piece.species,
+      taller: by,
+      today,
+    });
     return stale.id;
   };
-  const planAll = async (today = DAY, by = taller) => { const done: string[] = []; for (let id = await plan(today, by); id; id = await plan(today, by)) done.push(id); return done.sort(); };
+  const planAll = async (today = DAY, by = taller) => {
+    const done: string[] = [];
+    for (let id = await plan(today, by); id; id = await plan(today, by)) done.push(id);
+    return done.sort();
+  };
 
   it("is planned once, and again when its revision, its rack, its shop, the day or Taller changes, and at nothing else", async () => {
-    const [first, second] = [await addPiece(shop, piece), await addPiece(shop, { ...piece, species: "european-oak" })].sort();
+    const [first, second] = [
+      await addPiece(shop, piece),
+      await addPiece(shop, { ...piece, species: "european-oak" }),
+    ].sort();
     const oak = (await openPiece(shop, first))!.piece.species === "european-oak" ? first : second;
     const ash = oak === first ? second : first;
     expect(await planAll()).toEqual([first, second]);
@@ -54,8 +77,14 @@ describe("what the bench reads", () => {
     const id = await addPiece(shop, piece);
     const client = await pool().connect();
     await client.query("begin");
-    await client.query("update board set body = jsonb_set(body::jsonb, '{width}', '90')::json where workshop_id = $1 and id = 'B1'", [shop]);
-    await client.query("insert into board_event (workshop_id, board_id, kind, species) values ($1, 'B1', 'changed', (select species from board where workshop_id = $1 and id = 'B1'))", [shop]);
+    await client.query(
+      "update board set body = jsonb_set(body::jsonb, '{width}', '90')::json where workshop_id = $1 and id = 'B1'",
+      [shop],
+    );
+    await client.query(
+      "insert into board_event (workshop_id, board_id, kind, species) values ($1, 'B1', 'changed', (select species from board where workshop_id = $1 and id = 'B1'))",
+      [shop],
+    );
     expect(await planAll()).toEqual([id]);
     await client.query("commit");
     client.release();
@@ -64,14 +93,22 @@ describe("what the bench reads", () => {
   });
   it("comes page by page, last touched first, with what is pending", async () => {
     const ids: string[] = [];
-    for (let n = 0; n < 11; n += 1) ids.push(await addPiece(shop, { ...piece, name: `Piece ${n}`, commission: n === 4 ? "House of the 100% lake" : "" }));
+    for (let n = 0; n < 11; n += 1)
+      ids.push(
+        await addPiece(shop, { ...piece, name: `Piece ${n}`, commission: n === 4 ? "House of the 100% lake" : "" }),
+      );
     await planAll();
     await savePiece(shop, ids[0], 1, [edit(2, 1, { ...piece, name: "Touched" })]);
     const [first, rest] = [await benchPage(shop, false, 0), await benchPage(shop, false, 9)];
     expect([...first, ...rest].map((each) => each.id)).toEqual([ids[0], ...ids.slice(1).reverse()]);
     expect([first[0].pending, first[0].name, first[1].pending]).toEqual([true, "Touched", false]);
     expect(first[1].card!.size).toEqual([piece.form.top.length, piece.form.top.width, piece.form.height]);
-    expect(await benchSum(shop, "no such runner")).toEqual({ onBench: 11, away: 0, longest: piece.form.top.length, runners: false });
+    expect(await benchSum(shop, "no such runner")).toEqual({
+      onBench: 11,
+      away: 0,
+      longest: piece.form.top.length,
+      runners: false,
+    });
     expect((await findPieces(shop, "lake 100%")).map((each) => each.id)).toEqual([ids[4]]);
     expect(await findPieces(shop, "")).toEqual([]);
   });
@@ -89,7 +126,10 @@ describe("what the bench reads", () => {
 
 describe("the boards a piece looks through", () => {
   it("are those it uses, then free ones, a sample that is the same each time", async () => {
-    await putBoards(shop, Array.from({ length: 300 }, (_, i) => plain(demoBoard({ id: `S${i}` }))));
+    await putBoards(
+      shop,
+      Array.from({ length: 300 }, (_, i) => plain(demoBoard({ id: `S${i}` }))),
+    );
     const other = await addPiece(shop, withBoards("S0", "S1", "S2"));
     const id = await addPiece(shop, withBoards("S7"));
     const { boards, total } = await offeredBoards(shop, id, "european-ash", ["S7", "S0", "nowhere"], 50);

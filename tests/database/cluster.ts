@@ -9,4 +9,10 @@ export default async function setup(project: TestProject) {
   return () => removeCluster(folder);
 }
 
-declare module "vitest" { export interface ProvidedContext { databaseUrl: string; address: string; serverLog: string } }
+declare module "vitest" {
+  export interface ProvidedContext {
+    databaseUrl: string;
+    address: string;
+    serverLog: string;
+  }
+}

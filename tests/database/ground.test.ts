@@ -13,20 +13,37 @@ import { addBoard, boardOf, putBoards, rack, standingOf } from "../../store/boar
 import { differencesInBooks, mendBooks } from "../../store/books";
 import { pool, transaction } from "../../store/database";
 import { migrate } from "../../store/migrate";
-import { addPiece, deletePiece, importPiece, openPiece, pastOf, savePiece, setPutAway, stateOf } from "../../store/pieces";
+import {
+  addPiece,
+  deletePiece,
+  importPiece,
+  openPiece,
+  pastOf,
+  savePiece,
+  setPutAway,
+  stateOf,
+} from "../../store/pieces";
 import { DAY, edit, findDatabase, onlyShop, piece, plain, withBoards } from "./shop";
 
 let shop: string;
 
 beforeAll(findDatabase);
-beforeEach(async () => { shop = await onlyShop(); });
+beforeEach(async () => {
+  shop = await onlyShop();
+});
 afterAll(() => pool().end());
 
 /** A piece whose panel is laid and whose first board is sawn. */
 async function sawnPiece(): Promise<{ id: string; body: Piece; board: string; offcuts: string[] }> {
   const body = withBoards("B1", "B2", "B3", "B4", "B5", "B6", "B7");
   const id = await addPiece(shop, body);
-  const { cutting } = planPiece({ piece: body, shop: USUAL_SHOP, rack: await rack(shop, id), ownSpecies: [], today: DAY });
+  const { cutting } = planPiece({
+    piece: body,
+    shop: USUAL_SHOP,
+    rack: await rack(shop, id),
+    ownSpecies: [],
+    today: DAY,
+  });
   const board = cutting.boards.find((each) => each.offcuts.length > 0)!.board.id;
   const next = { ...body, cutting: withSawn(body.cutting, cutting, board, DAY) };
   expect(await savePiece(shop, id, 1, [edit(2, 1, next)])).toMatchObject({ kind: "saved" });
@@ -39,7 +56,10 @@ describe("pieces with sawn boards", () => {
     const copy = await addPiece(shop, copyOf(body));
     const open = (await openPiece(shop, copy))!;
     expect([open.piece.cutting.sawn, open.piece.panel.strips, open.piece.cutting.sections]).toEqual([[], [], []]);
-    expect(await savePiece(shop, copy, 1, [edit(2, 1, { ...open.piece, name: "Edited" })])).toMatchObject({ kind: "saved", taken: [] });
+    expect(await savePiece(shop, copy, 1, [edit(2, 1, { ...open.piece, name: "Edited" })])).toMatchObject({
+      kind: "saved",
+      taken: [],
+    });
     expect((await pool().query("select 1 from board_reservation where piece_id = $1", [copy])).rowCount).toBe(0);
   });
   it("an export imported into the same shop is freed of what it can't have, says so, and can be edited", async () => {
@@ -48,7 +68,10 @@ describe("pieces with sawn boards", () => {
     expect(said.join(" ")).toMatch(new RegExp(`${board} was sawn for the piece in the file`));
     const open = (await openPiece(shop, id))!;
     expect(open.piece.cutting.sawn).toEqual([]);
-    expect(await savePiece(shop, id, 1, [edit(2, 1, { ...open.piece, name: "Edited" })])).toMatchObject({ kind: "saved", taken: [] });
+    expect(await savePiece(shop, id, 1, [edit(2, 1, { ...open.piece, name: "Edited" })])).toMatchObject({
+      kind: "saved",
+      taken: [],
+    });
     expect(await differencesInBooks()).toEqual([]);
   });
   it("an import after the first piece is deleted takes its cuts over", async () => {
@@ -59,13 +82,19 @@ describe("pieces with sawn boards", () => {
     expect(said.join(" ")).toMatch(/takes it over/);
     const open = (await openPiece(shop, id))!;
     expect(open.piece.cutting.sawn.map((each) => each.board.id)).toEqual([board]);
-    expect(await savePiece(shop, id, 1, [edit(2, 1, { ...open.piece, name: "Edited" })])).toMatchObject({ kind: "saved" });
+    expect(await savePiece(shop, id, 1, [edit(2, 1, { ...open.piece, name: "Edited" })])).toMatchObject({
+      kind: "saved",
+    });
   });
   it("a list that names a cut board leaves it cut and says so; the piece can be edited on", async () => {
     const { id, body, board } = await sawnPiece();
     const whole = plain((await boardOf(shop, board))!.board);
     expect(await standingOf(shop, [board, "B2"])).toEqual({ there: ["B2"], cut: [board] });
-    expect(await putBoards(shop, [whole, plain(demoBoard({ id: "N1" }))])).toEqual({ added: 1, replaced: 0, cut: [board] });
+    expect(await putBoards(shop, [whole, plain(demoBoard({ id: "N1" }))])).toEqual({
+      added: 1,
+      replaced: 0,
+      cut: [board],
+    });
     expect((await boardOf(shop, board))!.left).toBe("cut");
     expect(await savePiece(shop, id, 2, [edit(3, 2, { ...body, name: "Edited" })])).toMatchObject({ kind: "saved" });
   });
@@ -81,27 +110,45 @@ describe("boards and those who want them", () => {
     expect(told.filter(Boolean)).toHaveLength(1);
   });
   it("eight pieces on eight boards, freeing and taking: every answer is true and the books agree", async () => {
-    await putBoards(shop, Array.from({ length: 8 }, (_, i) => plain(demoBoard({ id: `E${i}` }))));
+    await putBoards(
+      shop,
+      Array.from({ length: 8 }, (_, i) => plain(demoBoard({ id: `E${i}` }))),
+    );
     const pieces = await Promise.all(Array.from({ length: 8 }, () => addPiece(shop, piece)));
     const revision = new Map(pieces.map((id) => [id, 1]));
     let wrong = 0;
-    await Promise.all(pieces.map(async (id, p) => {
-      for (let n = 0; n < 20; n += 1) {
-        const wanted = Array.from({ length: 8 }, (_, i) => `E${i}`).filter((_, i) => (i * 7 + n * 3 + p * 5) % 4 === 0);
-        const saved = await savePiece(shop, id, revision.get(id)!, [edit(revision.get(id)! + 1, revision.get(id)!, withBoards(...wanted))]);
-        if (saved.kind !== "saved") throw new Error(saved.kind);
-        revision.set(id, saved.revision);
-        const { rows } = await pool().query<{ board_id: string }>("select board_id from board_reservation where piece_id = $1", [id]);
-        const held = new Set([...rows.map((row) => row.board_id), ...saved.taken.map((each) => each.board)]);
-        wrong += wanted.filter((board) => !held.has(board)).length;
-      }
-    }));
+    await Promise.all(
+      pieces.map(async (id, p) => {
+        for (let n = 0; n < 20; n += 1) {
+          const wanted = Array.from({ length: 8 }, (_, i) => `E${i}`).filter(
+            (_, i) => (i * 7 + n * 3 + p * 5) % 4 === 0,
+          );
+          const saved = await savePiece(shop, id, revision.get(id)!, [
+            edit(revision.get(id)! + 1, revision.get(id)!, withBoards(...wanted)),
+          ]);
+          if (saved.kind !== "saved") throw new Error(saved.kind);
+          revision.set(id, saved.revision);
+          const { rows } = await pool().query<{ board_id: string }>(
+            "select board_id from board_reservation where piece_id = $1",
+            [id],
+          );
+          const held = new Set([...rows.map((row) => row.board_id), ...saved.taken.map((each) => each.board)]);
+          wrong += wanted.filter((board) => !held.has(board)).length;
+        }
+      }),
+    );
     expect(wrong).toBe(0);
     expect(await differencesInBooks()).toEqual([]);
   });
   it("a board that is freed, or comes onto the rack, goes to the piece that has wanted it longest", async () => {
-    const [first, second, third] = [await addPiece(shop, withBoards("B1", "X1")), await addPiece(shop, withBoards("B1", "X1")), await addPiece(shop, withBoards("B1"))];
-    const holder = async (board: string) => (await pool().query<{ piece_id: string }>("select piece_id from board_reservation where board_id = $1", [board])).rows[0]?.piece_id ?? null;
+    const [first, second, third] = [
+      await addPiece(shop, withBoards("B1", "X1")),
+      await addPiece(shop, withBoards("B1", "X1")),
+      await addPiece(shop, withBoards("B1")),
+    ];
+    const holder = async (board: string) =>
+      (await pool().query<{ piece_id: string }>("select piece_id from board_reservation where board_id = $1", [board]))
+        .rows[0]?.piece_id ?? null;
     expect(await holder("B1")).toBe(first);
     await savePiece(shop, first, 1, [edit(2, 1, piece)]);
     expect(await holder("B1")).toBe(second);
@@ -126,21 +173,37 @@ describe("boards and those who want them", () => {
   });
   it("a deadlock is run again, in one place", async () => {
     let meet = 0;
-    const both = () => new Promise<void>((resolve) => { meet += 1; const wait = setInterval(() => { if (meet >= 2) { clearInterval(wait); resolve(); } }, 5); });
-    const locks = (first: string, second: string) => transaction(async (client) => {
-      await client.query("select 1 from board where workshop_id = $1 and id = $2 for update", [shop, first]);
-      await both();
-      await client.query("select 1 from board where workshop_id = $1 and id = $2 for update", [shop, second]);
-      return first;
-    });
+    const both = () =>
+      new Promise<void>((resolve) => {
+        meet += 1;
+        const wait = setInterval(() => {
+          if (meet >= 2) {
+            clearInterval(wait);
+            resolve();
+          }
+        }, 5);
+      });
+    const locks = (first: string, second: string) =>
+      transaction(async (client) => {
+        await client.query("select 1 from board where workshop_id = $1 and id = $2 for update", [shop, first]);
+        await both();
+        await client.query("select 1 from board where workshop_id = $1 and id = $2 for update", [shop, second]);
+        return first;
+      });
     expect(await Promise.all([locks("B1", "B2"), locks("B2", "B1")])).toEqual(["B1", "B2"]);
   });
   it("what a bug left in the books is found and mended at start-up", async () => {
     const id = await addPiece(shop, withBoards("B1"));
     await pool().query("delete from board_reservation where board_id = 'B1'");
-    await pool().query("insert into board_reservation (workshop_id, board_id, piece_id, piece_name) values ($1, 'B2', $2, 'Table')", [shop, id]);
+    await pool().query(
+      "insert into board_reservation (workshop_id, board_id, piece_id, piece_name) values ($1, 'B2', $2, 'Table')",
+      [shop, id],
+    );
     await pool().query("delete from board_want");
-    expect((await mendBooks()).map((each) => `${each.board} ${each.what}`).sort()).toEqual(["B1 named by the piece and free, though not reserved", "B2 reserved, though the piece does not name it"]);
+    expect((await mendBooks()).map((each) => `${each.board} ${each.what}`).sort()).toEqual([
+      "B1 named by the piece and free, though not reserved",
+      "B2 reserved, though the piece does not name it",
+    ]);
     expect(await differencesInBooks()).toEqual([]);
   });
 });
@@ -149,7 +212,10 @@ describe("saving", () => {
   it("a piece that is put away takes no boards back, and the tab is told", async () => {
     const id = await addPiece(shop, withBoards("B1"));
     await setPutAway(shop, id, true);
-    expect(await savePiece(shop, id, 1, [edit(2, 1, withBoards("B1", "B2"))])).toMatchObject({ kind: "saved", putAway: true });
+    expect(await savePiece(shop, id, 1, [edit(2, 1, withBoards("B1", "B2"))])).toMatchObject({
+      kind: "saved",
+      putAway: true,
+    });
     expect((await pool().query("select 1 from board_reservation where piece_id = $1", [id])).rowCount).toBe(0);
   });
   it("a state number far out is refused and blocks nothing", async () => {
@@ -175,11 +241,22 @@ describe("saving", () => {
   });
   it("a row from before a bound opens mended and says so; nothing is written until someone saves", async () => {
     const id = await addPiece(shop, piece);
-    await pool().query(`update piece_state set body = jsonb_set(jsonb_set(body, '{joints,buttons,spacing}', '0.02'), '{brief,deadline}', '"9999-12-31"') where piece_id = $1`, [id]);
+    await pool().query(
+      `update piece_state set body = jsonb_set(jsonb_set(body, '{joints,buttons,spacing}', '0.02'), '{brief,deadline}', '"9999-12-31"') where piece_id = $1`,
+      [id],
+    );
     const open = (await openPiece(shop, id))!;
-    expect(open.mended.map((each) => [each.field, each.was])).toEqual(expect.arrayContaining([["joints.buttons.spacing", "0.02"], ["brief.deadline", "9999-12-31"]]));
+    expect(open.mended.map((each) => [each.field, each.was])).toEqual(
+      expect.arrayContaining([
+        ["joints.buttons.spacing", "0.02"],
+        ["brief.deadline", "9999-12-31"],
+      ]),
+    );
     expect(open.piece.joints.buttons.spacing).toBeGreaterThan(1);
-    expect((await pool().query("select body #> '{joints,buttons,spacing}' as n from piece_state where piece_id = $1", [id])).rows[0].n).toBe(0.02);
+    expect(
+      (await pool().query("select body #> '{joints,buttons,spacing}' as n from piece_state where piece_id = $1", [id]))
+        .rows[0].n,
+    ).toBe(0.02);
     expect((await stateOf(shop, id, 1))!.joints.buttons.spacing).toBe(open.piece.joints.buttons.spacing);
   });
 });
@@ -194,14 +271,31 @@ it("a shop from before: what its pieces want is read out of them, whatever state
   await migrate(old.href, folder);
   const client = new Client({ connectionString: old.href });
   await client.connect();
-  const { rows: [{ id: workshop }] } = await client.query("insert into workshop (name, shop) values ('Old', '{}') returning id");
-  const bodies = [{ panel: { strips: [{ board: "A" }, { board: "B" }] }, cutting: { sections: [{ board: "C" }, { board: "B" }], sawn: [{ board: { id: "B" } }] } }, { name: "of the first version" }, { panel: { strips: 7 }, cutting: null }];
+  const {
+    rows: [{ id: workshop }],
+  } = await client.query("insert into workshop (name, shop) values ('Old', '{}') returning id");
+  const bodies = [
+    {
+      panel: { strips: [{ board: "A" }, { board: "B" }] },
+      cutting: { sections: [{ board: "C" }, { board: "B" }], sawn: [{ board: { id: "B" } }] },
+    },
+    { name: "of the first version" },
+    { panel: { strips: 7 }, cutting: null },
+  ];
   for (const body of bodies) {
-    const { rows: [{ id }] } = await client.query("insert into piece (workshop_id) values ($1) returning id", [workshop]);
-    await client.query("insert into piece_state (workshop_id, piece_id, n, label, body) values ($1, $2, 1, 'Begun', $3)", [workshop, id, JSON.stringify(body)]);
+    const {
+      rows: [{ id }],
+    } = await client.query("insert into piece (workshop_id) values ($1) returning id", [workshop]);
+    await client.query(
+      "insert into piece_state (workshop_id, piece_id, n, label, body) values ($1, $2, 1, 'Begun', $3)",
+      [workshop, id, JSON.stringify(body)],
+    );
   }
   expect(await migrate(old.href)).toEqual(["003-ground.sql"]);
-  expect((await client.query("select board_id from board_want order by board_id")).rows).toEqual([{ board_id: "A" }, { board_id: "C" }]);
+  expect((await client.query("select board_id from board_want order by board_id")).rows).toEqual([
+    { board_id: "A" },
+    { board_id: "C" },
+  ]);
   await client.end();
 });
 
@@ -211,7 +305,9 @@ describe("while the database rests", () => {
     await Promise.all(Array.from({ length: 5 }, () => pool().query("select pg_sleep(0.02)")));
     const killer = new Client({ connectionString: process.env.DATABASE_URL });
     await killer.connect();
-    await killer.query("select pg_terminate_backend(pid) from pg_stat_activity where pid <> pg_backend_pid() and backend_type = 'client backend'");
+    await killer.query(
+      "select pg_terminate_backend(pid) from pg_stat_activity where pid <> pg_backend_pid() and backend_type = 'client backend'",
+    );
     await killer.end();
     await new Promise((resolve) => setTimeout(resolve, 100));
     expect((await pool().query("select 1 as n")).rows).toEqual([{ n: 1 }]);
@@ -222,9 +318,17 @@ describe("while the database rests", () => {
     let runs = 0;
     const id = await transaction(async (client) => {
       runs += 1;
-      const { rows } = await client.query<{ id: string }>("insert into piece (workshop_id) values ($1) returning id", [shop]);
-      if (runs === 1) await pool().query("select pg_terminate_backend($1)", [(await client.query("select pg_backend_pid() as pid")).rows[0].pid]);
-      await client.query("insert into piece_state (workshop_id, piece_id, n, parent, label, body) values ($1, $2, 1, null, 'Begun', $3)", [shop, rows[0].id, piece]);
+      const { rows } = await client.query<{ id: string }>("insert into piece (workshop_id) values ($1) returning id", [
+        shop,
+      ]);
+      if (runs === 1)
+        await pool().query("select pg_terminate_backend($1)", [
+          (await client.query("select pg_backend_pid() as pid")).rows[0].pid,
+        ]);
+      await client.query(
+        "insert into piece_state (workshop_id, piece_id, n, parent, label, body) values ($1, $2, 1, null, 'Begun', $3)",
+        [shop, rows[0].id, piece],
+      );
       return rows[0].id;
     });
     expect(runs).toBe(2);

@@ -19,14 +19,23 @@ import { SPECIES } from "../../core/wood/species";
 const url = inject("databaseUrl");
 const piece = freshPiece("Table", "2026-11-23");
 const withBoards = (...ids: string[]) => ({ ...piece, panel: { ...piece.panel, strips: strips(...ids) } });
-const edit = (n: number, parent: number, body = piece, label = "Edit") => ({ kind: "edit" as const, n, parent, label, piece: body });
+const edit = (n: number, parent: number, body = piece, label = "Edit") => ({
+  kind: "edit" as const,
+  n,
+  parent,
+  label,
+  piece: body,
+});
 let shop: string;
 
 beforeAll(async () => {
   process.env.DATABASE_URL = url;
   await migrate(url);
   shop = await addWorkshop("Test shop", USUAL_SHOP);
-  const boards = Array.from({ length: 24 }, (_, i) => { const { reservedBy: _r, ...board } = demoBoard({ id: `B${i + 1}` }); return board; });
+  const boards = Array.from({ length: 24 }, (_, i) => {
+    const { reservedBy: _r, ...board } = demoBoard({ id: `B${i + 1}` });
+    return board;
+  });
   await putBoards(shop, boards);
 });
 afterAll(() => pool().end());
@@ -49,14 +58,26 @@ describe("migrations", () => {
 describe("saving", () => {
   it("raises the revision, keeps every state and every revision", async () => {
     const id = await addPiece(shop, piece);
-    expect(await savePiece(shop, id, 1, [edit(2, 1, { ...piece, name: "Second" })])).toMatchObject({ kind: "saved", revision: 2 });
-    expect(await savePiece(shop, id, 2, [edit(3, 2, { ...piece, name: "Third" }), { kind: "move", head: 2 }])).toMatchObject({ kind: "saved", revision: 3 });
+    expect(await savePiece(shop, id, 1, [edit(2, 1, { ...piece, name: "Second" })])).toMatchObject({
+      kind: "saved",
+      revision: 2,
+    });
+    expect(
+      await savePiece(shop, id, 2, [edit(3, 2, { ...piece, name: "Third" }), { kind: "move", head: 2 }]),
+    ).toMatchObject({ kind: "saved", revision: 3 });
     const open = (await openPiece(shop, id))!;
     expect(open).toMatchObject({ revision: 3, head: 2, newest: 3 });
     expect(open.piece.name).toBe("Second");
     expect(open.line.map((each) => each.n)).toEqual([1, 2, 3]);
     expect((await stateOf(shop, id, 3))!.name).toBe("Third");
-    expect((await pool().query("select revision, state from piece_revision where piece_id = $1 order by revision", [id])).rows).toEqual([{ revision: 1, state: 1 }, { revision: 2, state: 2 }, { revision: 3, state: 2 }]);
+    expect(
+      (await pool().query("select revision, state from piece_revision where piece_id = $1 order by revision", [id]))
+        .rows,
+    ).toEqual([
+      { revision: 1, state: 1 },
+      { revision: 2, state: 2 },
+      { revision: 3, state: 2 },
+    ]);
   });
   it("a new edit after undo leaves the old branch kept, off the line", async () => {
     const id = await addPiece(shop, piece);
@@ -75,10 +96,14 @@ describe("saving", () => {
   });
   it("of twenty that save at once from one revision, one is saved and nineteen are told", async () => {
     const id = await addPiece(shop, piece);
-    const results = await Promise.all(Array.from({ length: 20 }, (_, i) => savePiece(shop, id, 1, [edit(2, 1, { ...piece, name: `Window ${i}` })])));
+    const results = await Promise.all(
+      Array.from({ length: 20 }, (_, i) => savePiece(shop, id, 1, [edit(2, 1, { ...piece, name: `Window ${i}` })])),
+    );
     expect(results.filter((each) => each.kind === "saved")).toHaveLength(1);
     expect(results.filter((each) => each.kind === "stale")).toHaveLength(19);
-    expect((await pool().query("select count(*)::int as n from piece_state where piece_id = $1", [id])).rows[0].n).toBe(2);
+    expect((await pool().query("select count(*)::int as n from piece_state where piece_id = $1", [id])).rows[0].n).toBe(
+      2,
+    );
   });
   it("a step that starts nowhere is refused whole", async () => {
     const id = await addPiece(shop, piece);
@@ -111,8 +136,14 @@ describe("one reservation a board", () => {
     await pool().query("delete from board_reservation");
     const ids = Array.from({ length: 20 }, (_, i) => `B${i + 1}`);
     const pieces = await Promise.all(Array.from({ length: 50 }, () => addPiece(shop, piece)));
-    const results = await Promise.all(pieces.map((id, i) => savePiece(shop, id, 1, [edit(2, 1, withBoards(...ids.slice(i % 5), ...ids.slice(0, i % 5)))])));
-    const { rows } = await pool().query<{ board_id: string; piece_id: string }>("select board_id, piece_id from board_reservation");
+    const results = await Promise.all(
+      pieces.map((id, i) =>
+        savePiece(shop, id, 1, [edit(2, 1, withBoards(...ids.slice(i % 5), ...ids.slice(0, i % 5)))]),
+      ),
+    );
+    const { rows } = await pool().query<{ board_id: string; piece_id: string }>(
+      "select board_id, piece_id from board_reservation",
+    );
     expect(rows).toHaveLength(20);
     results.forEach((result, i) => {
       if (result.kind !== "saved") throw new Error(result.kind);
@@ -121,8 +152,16 @@ describe("one reservation a board", () => {
     });
   });
   it("the constraint itself says no, whatever the code does", async () => {
-    const { rows: [one] } = await pool().query("select workshop_id, board_id, piece_id from board_reservation limit 1");
-    await expect(pool().query("insert into board_reservation (workshop_id, board_id, piece_id) values ($1, $2, $3)", [one.workshop_id, one.board_id, one.piece_id])).rejects.toThrow(/duplicate key/);
+    const {
+      rows: [one],
+    } = await pool().query("select workshop_id, board_id, piece_id from board_reservation limit 1");
+    await expect(
+      pool().query("insert into board_reservation (workshop_id, board_id, piece_id) values ($1, $2, $3)", [
+        one.workshop_id,
+        one.board_id,
+        one.piece_id,
+      ]),
+    ).rejects.toThrow(/duplicate key/);
   });
   it("putting a piece away frees its boards, getting it back takes those still free", async () => {
     await pool().query("delete from piece");
@@ -131,7 +170,10 @@ describe("one reservation a board", () => {
     const second = await addPiece(shop, withBoards("B2"));
     await setPutAway(shop, first, false);
     const { rows } = await pool().query("select board_id, piece_id from board_reservation order by board_id");
-    expect(rows).toEqual([{ board_id: "B1", piece_id: first }, { board_id: "B2", piece_id: second }]);
+    expect(rows).toEqual([
+      { board_id: "B1", piece_id: first },
+      { board_id: "B2", piece_id: second },
+    ]);
   });
   it("a reserved board can't be taken off the rack", async () => {
     expect(await removeBoard(shop, "B2")).toBe(false);
@@ -153,7 +195,9 @@ describe("every row belongs to a workshop", () => {
   it("has a workshop on every table", async () => {
     const client = new Client({ connectionString: url });
     await client.connect();
-    const { rows } = await client.query("select table_name from information_schema.tables t where table_schema = 'public' and table_type = 'BASE TABLE' and table_name not in ('migration', 'workshop') and not exists (select 1 from information_schema.columns c where c.table_name = t.table_name and c.column_name = 'workshop_id')");
+    const { rows } = await client.query(
+      "select table_name from information_schema.tables t where table_schema = 'public' and table_type = 'BASE TABLE' and table_name not in ('migration', 'workshop') and not exists (select 1 from information_schema.columns c where c.table_name = t.table_name and c.column_name = 'workshop_id')",
+    );
     await client.end();
     expect(rows).toEqual([]);
   });
@@ -180,10 +224,18 @@ describe("a state saved by the Taller before this one", () => {
   it("opens as it was meant, undoes to it, and is saved on in the new form", async () => {
     const id = await addPiece(shop, piece);
     const old = JSON.parse(readFileSync("core/testing/piece-version-1.json", "utf8"));
-    await pool().query("update piece_state set body = $3 where workshop_id = $1 and piece_id = $2 and n = 1", [shop, id, old]);
+    await pool().query("update piece_state set body = $3 where workshop_id = $1 and piece_id = $2 and n = 1", [
+      shop,
+      id,
+      old,
+    ]);
     const opened = await openPiece(shop, id);
     expect(firstFault(pieceSchema, opened!.piece)).toBeNull();
-    expect([opened!.piece.version, opened!.piece.name, opened!.piece.form.construction]).toEqual([3, old.name, "solid"]);
+    expect([opened!.piece.version, opened!.piece.name, opened!.piece.form.construction]).toEqual([
+      3,
+      old.name,
+      "solid",
+    ]);
     expect(opened!.piece.joints.fastening).toBe("button");
     const saved = await savePiece(shop, id, opened!.revision, [edit(2, 1, { ...opened!.piece, name: "Changed" })]);
     expect(saved.kind).toBe("saved");

@@ -14,8 +14,17 @@ import { addWorkshop } from "../../store/workshops";
 export const DAY = "2026-11-23";
 export const piece = freshPiece("Table", DAY);
 export const plain = ({ reservedBy: _, ...board }: ReturnType<typeof demoBoard>): Board => board;
-export const withBoards = (...ids: string[]): Piece => ({ ...piece, panel: { ...piece.panel, strips: strips(...ids) } });
-export const edit = (n: number, parent: number, body: Piece, label = "Edit"): Change => ({ kind: "edit", n, parent, label, piece: body });
+export const withBoards = (...ids: string[]): Piece => ({
+  ...piece,
+  panel: { ...piece.panel, strips: strips(...ids) },
+});
+export const edit = (n: number, parent: number, body: Piece, label = "Edit"): Change => ({
+  kind: "edit",
+  n,
+  parent,
+  label,
+  piece: body,
+});
 
 export async function findDatabase(): Promise<void> {
   process.env.DATABASE_URL = inject("databaseUrl");

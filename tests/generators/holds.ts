@@ -11,11 +11,17 @@ import { nonsenseIn, scenesOf, wordsOf } from "./shown";
 /** How many draws a test makes; DRAWS sets another number for all of them. */
 export const drawsOf = (usual: number) => Number(process.env.DRAWS ?? usual);
 
-export const timed = (work: () => unknown): number => { const from = performance.now(); work(); return performance.now() - from; };
+export const timed = (work: () => unknown): number => {
+  const from = performance.now();
+  work();
+  return performance.now() - from;
+};
 
 /** The median time of planning the demo's pieces from nothing, ms. */
 export function usualTime(): number {
-  const times = DEMO_PIECES.map((piece) => timed(() => planPiece({ piece, shop: DEMO_SHOP, rack: DEMO_RACK, ownSpecies: [], today: TODAY }))).sort((a, b) => a - b);
+  const times = DEMO_PIECES.map((piece) =>
+    timed(() => planPiece({ piece, shop: DEMO_SHOP, rack: DEMO_RACK, ownSpecies: [], today: TODAY })),
+  ).sort((a, b) => a - b);
   return times[Math.floor(times.length / 2)];
 }
 
@@ -24,11 +30,27 @@ export function oddIn({ piece, shop, rack }: { piece: Piece; shop: Shop; rack: r
   const bases = [freshPiece(piece.name, TODAY), ...DEMO_PIECES].map((base) => differences(base, piece));
   const nearest = bases.reduce((a, b) => (b.length < a.length ? b : a));
   const odd = rack.filter((board) => !DEMO_RACK.some((each) => each.id === board.id && each.length === board.length));
-  return JSON.stringify({ piece: nearest.map((each) => `${each.field}: ${each.mine}`), shop: differences(DEMO_SHOP, shop).map((each) => `${each.field}: ${each.mine}`), boards: rack.length === 0 ? "none" : odd }, null, 1);
+  return JSON.stringify(
+    {
+      piece: nearest.map((each) => `${each.field}: ${each.mine}`),
+      shop: differences(DEMO_SHOP, shop).map((each) => `${each.field}: ${each.mine}`),
+      boards: rack.length === 0 ? "none" : odd,
+    },
+    null,
+    1,
+  );
 }
 
 /** The first thing wrong with what a piece plans and draws, as a sentence; null when all is well. */
-export function faultOf({ piece, shop, rack }: { piece: Piece; shop: Shop; rack: readonly RackBoard[] }): string | null {
+export function faultOf({
+  piece,
+  shop,
+  rack,
+}: {
+  piece: Piece;
+  shop: Shop;
+  rack: readonly RackBoard[];
+}): string | null {
   const plan = planPiece({ piece, shop, rack, ownSpecies: [], today: TODAY });
   if (plan.failures.length > 0) return plan.failures.map((each) => `${each.stage}: ${each.stack}`).join("\n");
   const odd = nonsenseIn(plan);
@@ -39,6 +61,9 @@ export function faultOf({ piece, shop, rack }: { piece: Piece; shop: Shop; rack:
     if (!(scene.bounds.w > 0 && scene.bounds.h > 0)) return `${scene.id} is ${scene.bounds.w} by ${scene.bounds.h}`;
   }
   // room that has no end is a word of its own there
-  const said = nonsenseIn(wordsOf(plan, piece).map((each) => JSON.parse(JSON.stringify(each) ?? "null")), "words");
+  const said = nonsenseIn(
+    wordsOf(plan, piece).map((each) => JSON.parse(JSON.stringify(each) ?? "null")),
+    "words",
+  );
   return said.length > 0 ? said.join("; ") : null;
 }

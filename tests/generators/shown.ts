@@ -27,19 +27,44 @@ export function scenesOf(plan: Plan, piece: Piece, shop: Shop): Scene[] {
   const days = [0, plan.top.wet.at, plan.top.dry.at, plan.top.course.mean.length - 1];
   const byId = new Map(plan.cutting.pieces.map((each) => [each.id, each]));
   return [
-    roomScene(piece, plan.species.colour), planScene(drawable), frontScene(drawable), sideScene(drawable), elevationsScene(drawable), thumbScene(drawable),
-    ...days.flatMap((day) => [movementScene(plan, piece, day, 8), endGrainScene(plan, true, day, 8), closeUp(plan, piece, day)]), endGrainScene(plan, false),
-    legSectionScene(plan), tenonSideScene(plan, "long-rail"), tenonSideScene(plan, "end-rail"), buttonScene(plan, piece.joints.buttons), fasteningScene(plan, piece), holdingScene(plan, piece),
-    panelScene(plan, piece, shop), ...plan.glueUp.map((stage) => glueScene(plan, stage)), ...plan.cutting.boards.map((cut) => cuttingScene(cut, plan.species.colour, byId, shop.kerf, 2400)),
-    ...plan.cutting.boards.map((cut) => boardScene(cut.board, plan.species.colour, 2400, 160, false)), ...plan.insets.map((moved, i) => insetScene(piece.insets[i], moved, plan.species)),
+    roomScene(piece, plan.species.colour),
+    planScene(drawable),
+    frontScene(drawable),
+    sideScene(drawable),
+    elevationsScene(drawable),
+    thumbScene(drawable),
+    ...days.flatMap((day) => [
+      movementScene(plan, piece, day, 8),
+      endGrainScene(plan, true, day, 8),
+      closeUp(plan, piece, day),
+    ]),
+    endGrainScene(plan, false),
+    legSectionScene(plan),
+    tenonSideScene(plan, "long-rail"),
+    tenonSideScene(plan, "end-rail"),
+    buttonScene(plan, piece.joints.buttons),
+    fasteningScene(plan, piece),
+    holdingScene(plan, piece),
+    panelScene(plan, piece, shop),
+    ...plan.glueUp.map((stage) => glueScene(plan, stage)),
+    ...plan.cutting.boards.map((cut) => cuttingScene(cut, plan.species.colour, byId, shop.kerf, 2400)),
+    ...plan.cutting.boards.map((cut) => boardScene(cut.board, plan.species.colour, 2400, 160, false)),
+    ...plan.insets.map((moved, i) => insetScene(piece.insets[i], moved, plan.species)),
   ].filter((scene): scene is Scene => scene !== null);
 }
 
 /** Words and tables beside the drawings. */
 export function wordsOf(plan: Plan, piece: Piece): unknown[] {
   return [
-    governing(plan, piece), panelProfile(plan.top, plan.species, 0), worked(plan, piece), leaves(plan, piece), alternatives(piece, plan.species), differences({ plan, piece }, { plan, piece }),
-    plan.glueUp.map((stage) => rehearse(stage, piece.choices.alignment, piece.glueUp.hands)), writeCutList(plan), writePiece(piece),
+    governing(plan, piece),
+    panelProfile(plan.top, plan.species, 0),
+    worked(plan, piece),
+    leaves(plan, piece),
+    alternatives(piece, plan.species),
+    differences({ plan, piece }, { plan, piece }),
+    plan.glueUp.map((stage) => rehearse(stage, piece.choices.alignment, piece.glueUp.hands)),
+    writeCutList(plan),
+    writePiece(piece),
   ];
 }
 
@@ -47,7 +72,9 @@ export function wordsOf(plan: Plan, piece: Piece): unknown[] {
 export function nonsenseIn(value: unknown, path = "plan", found: string[] = []): string[] {
   if (found.length > 4) return found;
   if (typeof value === "number" && !Number.isFinite(value)) found.push(`${path} is ${value}`);
-  else if (typeof value === "string" && /\bNaN\b|\bInfinity\b|\bundefined\b/.test(value)) found.push(`${path} says “${value.slice(0, 80)}”`);
-  else if (value !== null && typeof value === "object") for (const [key, each] of Object.entries(value)) nonsenseIn(each, `${path}.${key}`, found);
+  else if (typeof value === "string" && /\bNaN\b|\bInfinity\b|\bundefined\b/.test(value))
+    found.push(`${path} says “${value.slice(0, 80)}”`);
+  else if (value !== null && typeof value === "object")
+    for (const [key, each] of Object.entries(value)) nonsenseIn(each, `${path}.${key}`, found);
   return found;
 }

@@ -14,12 +14,20 @@ const DRAWS = drawsOf(300);
 describe(`random pieces over every choice (seed ${SEED}, ${DRAWS} draws)`, () => {
   it("each plans without an exception in under 100 times the demo's median, holds no number that is none, and all its drawings are finite", () => {
     const usual = usualTime();
-    const found = fc.check(fc.property(fc.record({ piece: randomPiece, shop: randomShop, rack: randomRack }), (drawn) => {
-      const fault = faultOf(drawn);
-      if (fault) throw new Error(fault);
-      if (timed(() => planPiece({ ...drawn, ownSpecies: [], today: TODAY })) > 100 * usual) throw new Error("It takes over 100 times as long as the demo's.");
-    }), { numRuns: DRAWS, seed: SEED, interruptAfterTimeLimit: 120_000, markInterruptAsFailure: true });
-    expect(found.failed ? `${found.errorInstance instanceof Error ? found.errorInstance.message : "too slow"}\n${found.counterexample ? oddIn(found.counterexample[0]) : ""}` : null).toBeNull();
+    const found = fc.check(
+      fc.property(fc.record({ piece: randomPiece, shop: randomShop, rack: randomRack }), (drawn) => {
+        const fault = faultOf(drawn);
+        if (fault) throw new Error(fault);
+        if (timed(() => planPiece({ ...drawn, ownSpecies: [], today: TODAY })) > 100 * usual)
+          throw new Error("It takes over 100 times as long as the demo's.");
+      }),
+      { numRuns: DRAWS, seed: SEED, interruptAfterTimeLimit: 120_000, markInterruptAsFailure: true },
+    );
+    expect(
+      found.failed
+        ? `${found.errorInstance instanceof Error ? found.errorInstance.message : "too slow"}\n${found.counterexample ? oddIn(found.counterexample[0]) : ""}`
+        : null,
+    ).toBeNull();
   }, 150_000);
 
   it("the demo's own are among them", () => {
@@ -29,11 +37,49 @@ describe(`random pieces over every choice (seed ${SEED}, ${DRAWS} draws)`, () =>
 
 /** What random pieces, probes and hands have found; each was red once. */
 const FOUND: [string, Patch[], string | null][] = [
-  ["channels under a top 85 wide: all bolts fell together", [{ path: ["form", "construction"], value: "channel" }, { path: ["form", "top", "width"], value: 85 }], "movement.channel-slots"],
-  ["breadboards on a top 100 wide: all pegs fell together", [{ path: ["form", "construction"], value: "breadboard" }, { path: ["form", "top", "width"], value: 100 }], "movement.pegs-fit"],
-  ["breadboards on a top 60 wide with fifteen pegs", [{ path: ["form", "construction"], value: "breadboard" }, { path: ["form", "top", "width"], value: 60 }, { path: ["form", "breadboard", "pegs"], value: 15 }], "movement.pegs-fit"],
-  ["sides bowed by next to nothing", [{ path: ["form", "top", "outline"], value: "soft" }, { path: ["form", "top", "bulge"], value: 5e-324 }], null],
-  ["an own year colder than the isotherm goes", [{ path: ["brief", "climate"], value: { kind: "own", months: Array.from({ length: 12 }, () => ({ temperature: -40, humidity: 1 })) } }], null],
+  [
+    "channels under a top 85 wide: all bolts fell together",
+    [
+      { path: ["form", "construction"], value: "channel" },
+      { path: ["form", "top", "width"], value: 85 },
+    ],
+    "movement.channel-slots",
+  ],
+  [
+    "breadboards on a top 100 wide: all pegs fell together",
+    [
+      { path: ["form", "construction"], value: "breadboard" },
+      { path: ["form", "top", "width"], value: 100 },
+    ],
+    "movement.pegs-fit",
+  ],
+  [
+    "breadboards on a top 60 wide with fifteen pegs",
+    [
+      { path: ["form", "construction"], value: "breadboard" },
+      { path: ["form", "top", "width"], value: 60 },
+      { path: ["form", "breadboard", "pegs"], value: 15 },
+    ],
+    "movement.pegs-fit",
+  ],
+  [
+    "sides bowed by next to nothing",
+    [
+      { path: ["form", "top", "outline"], value: "soft" },
+      { path: ["form", "top", "bulge"], value: 5e-324 },
+    ],
+    null,
+  ],
+  [
+    "an own year colder than the isotherm goes",
+    [
+      {
+        path: ["brief", "climate"],
+        value: { kind: "own", months: Array.from({ length: 12 }, () => ({ temperature: -40, humidity: 1 })) },
+      },
+    ],
+    null,
+  ],
 ];
 const withPatches = (patches: Patch[]): Piece => applyPatches(freshPiece("Found", TODAY), patches);
 
@@ -41,6 +87,11 @@ describe("what was found before stays mended", () => {
   it.each(FOUND)("%s", (_, patches, id) => {
     const piece = withPatches(patches);
     expect(faultOf({ piece, shop: DEMO_SHOP, rack: DEMO_RACK })).toBeNull();
-    if (id) expect(planPiece({ piece, shop: DEMO_SHOP, rack: DEMO_RACK, ownSpecies: [], today: TODAY }).verdicts.find((each) => each.id === id)!.level).not.toBe("holds");
+    if (id)
+      expect(
+        planPiece({ piece, shop: DEMO_SHOP, rack: DEMO_RACK, ownSpecies: [], today: TODAY }).verdicts.find(
+          (each) => each.id === id,
+        )!.level,
+      ).not.toBe("holds");
   });
 });

@@ -8,10 +8,26 @@ import { ask, dice, Editor, killServer, rest, Shop } from "./shop";
 
 const EDITORS = 8;
 /** The boards they all want. */
-const WANTED = DEMO_RACK.filter((board) => board.species === "european-ash").slice(0, 14).map((board) => board.id);
+const WANTED = DEMO_RACK.filter((board) => board.species === "european-ash")
+  .slice(0, 14)
+  .map((board) => board.id);
 
 /** A piece that names some of the boards, by a throw of dice. */
-export const wanting = (roll: (most: number) => number) => (piece: Piece): Piece => ({ ...piece, panel: { ...piece.panel, strips: WANTED.filter(() => roll(3) === 0).map((board) => ({ board, face: "bark-up", turned: false, slide: 0, width: null })) } });
+export const wanting =
+  (roll: (most: number) => number) =>
+  (piece: Piece): Piece => ({
+    ...piece,
+    panel: {
+      ...piece.panel,
+      strips: WANTED.filter(() => roll(3) === 0).map((board) => ({
+        board,
+        face: "bark-up",
+        turned: false,
+        slide: 0,
+        width: null,
+      })),
+    },
+  });
 
 /** New pieces, each with its editor. */
 export async function editors(shop: Shop, base: Piece, count: number): Promise<Editor[]> {
@@ -23,12 +39,20 @@ export async function editors(shop: Shop, base: Piece, count: number): Promise<E
   return made;
 }
 
-export async function soakKills(shop: Shop, base: Piece, seed: number, count: number): Promise<{ said: string; faults: string[] }> {
+export async function soakKills(
+  shop: Shop,
+  base: Piece,
+  seed: number,
+  count: number,
+): Promise<{ said: string; faults: string[] }> {
   const roll = dice(seed);
   const makers = await editors(shop, base, EDITORS);
   let going = true;
   const faults: string[] = [];
-  const work = makers.map(async (maker, i) => { const own = dice(seed + 1000 + i); while (going) await maker.edit(wanting(own)); });
+  const work = makers.map(async (maker, i) => {
+    const own = dice(seed + 1000 + i);
+    while (going) await maker.edit(wanting(own));
+  });
   const kills = { server: 0, backends: 0, database: 0 };
   for (let n = 0; n < count; n += 1) {
     await rest(roll(500));
@@ -39,7 +63,14 @@ export async function soakKills(shop: Shop, base: Piece, seed: number, count: nu
     else crashCluster(shop.folder);
     // between two kills someone's save is acknowledged
     const before = makers.reduce((sum, maker) => sum + maker.acknowledged.size, 0);
-    for (let waited = 0; makers.reduce((sum, maker) => sum + maker.acknowledged.size, 0) === before; waited += 20) { if (waited > 30_000) { faults.push(`After kill ${n} (${kind}) nothing was saved for 30 s.`); going = false; break; } await rest(20); }
+    for (let waited = 0; makers.reduce((sum, maker) => sum + maker.acknowledged.size, 0) === before; waited += 20) {
+      if (waited > 30_000) {
+        faults.push(`After kill ${n} (${kind}) nothing was saved for 30 s.`);
+        going = false;
+        break;
+      }
+      await rest(20);
+    }
     if (!going) break;
   }
   going = false;
@@ -48,17 +79,27 @@ export async function soakKills(shop: Shop, base: Piece, seed: number, count: nu
   const differences = await differencesInBooks();
   const acknowledged = makers.reduce((sum, maker) => sum + maker.acknowledged.size, 0);
   const statuses = new Map<number, number>();
-  for (const maker of makers) for (const [status, times] of maker.statuses) statuses.set(status, (statuses.get(status) ?? 0) + times);
-  faults.push(...makers.flatMap((maker) => maker.lost), ...lost, ...differences.map((each) => `${each.board}: ${each.what}`));
+  for (const maker of makers)
+    for (const [status, times] of maker.statuses) statuses.set(status, (statuses.get(status) ?? 0) + times);
+  faults.push(
+    ...makers.flatMap((maker) => maker.lost),
+    ...lost,
+    ...differences.map((each) => `${each.board}: ${each.what}`),
+  );
   if (statuses.has(500)) faults.push(`${statuses.get(500)} answers of 500`);
-  return { said: `${kills.server} servers, ${kills.backends} times all backends, ${kills.database} databases killed between ${acknowledged} acknowledged edits (${[...statuses].map(([status, times]) => `${times} × ${status || "no answer"}`).join(", ")}): ${lost.length} lost, ${differences.length} differences in the books`, faults };
+  return {
+    said: `${kills.server} servers, ${kills.backends} times all backends, ${kills.database} databases killed between ${acknowledged} acknowledged edits (${[...statuses].map(([status, times]) => `${times} × ${status || "no answer"}`).join(", ")}): ${lost.length} lost, ${differences.length} differences in the books`,
+    faults,
+  };
 }
 
 async function endBackends(url: string): Promise<void> {
   const client = new Client({ connectionString: url });
   client.on("error", () => undefined);
   await client.connect();
-  await client.query("select pg_terminate_backend(pid) from pg_stat_activity where pid <> pg_backend_pid() and backend_type = 'client backend'");
+  await client.query(
+    "select pg_terminate_backend(pid) from pg_stat_activity where pid <> pg_backend_pid() and backend_type = 'client backend'",
+  );
   await client.end();
 }
 
@@ -68,10 +109,16 @@ async function missing(url: string, makers: readonly Editor[]): Promise<string[]
   await client.connect();
   const lost: string[] = [];
   for (const maker of makers) {
-    const { rows } = await client.query<{ n: number; name: string }>("select n, body ->> 'name' as name from piece_state where piece_id = $1", [maker.id]);
+    const { rows } = await client.query<{ n: number; name: string }>(
+      "select n, body ->> 'name' as name from piece_state where piece_id = $1",
+      [maker.id],
+    );
     const kept = new Map(rows.map((row) => [row.n, row.name]));
-    for (const [n, name] of maker.acknowledged) if (kept.get(n) !== name) lost.push(`${maker.id}: state ${n} should be “${name}” and is “${kept.get(n)}”`);
-    const { rows: [{ head }] } = await client.query<{ head: number }>("select head from piece where id = $1", [maker.id]);
+    for (const [n, name] of maker.acknowledged)
+      if (kept.get(n) !== name) lost.push(`${maker.id}: state ${n} should be “${name}” and is “${kept.get(n)}”`);
+    const {
+      rows: [{ head }],
+    } = await client.query<{ head: number }>("select head from piece where id = $1", [maker.id]);
     if (head !== maker.head) lost.push(`${maker.id} stands at ${head}, not at ${maker.head}`);
   }
   await client.end();

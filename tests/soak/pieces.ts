@@ -14,19 +14,40 @@ const THREW = /<template data-dgst="(?!BAILOUT|")|\$RX\("B:[0-9a-f]+","(?!BAILOU
 /** What is wrong with a page of a piece; null when it came whole. */
 export function wrongPage(status: number, html: string): string | null {
   if (status !== 200) return `answered ${status}`;
-  return THREW.test(html) ? "could not be drawn on the server" : html.includes("data-unplanned") ? "is not planned" : null;
+  return THREW.test(html)
+    ? "could not be drawn on the server"
+    : html.includes("data-unplanned")
+      ? "is not planned"
+      : null;
 }
 
-export async function soakPieces(shop: Shop, seed: number, count: number, everySo: number): Promise<{ said: string; faults: string[] }> {
+export async function soakPieces(
+  shop: Shop,
+  seed: number,
+  count: number,
+  everySo: number,
+): Promise<{ said: string; faults: string[] }> {
   const faults: string[] = [];
   let pages = 0;
-  for (const [i, drawn] of fc.sample(fc.record({ piece: randomPiece, shop: randomShop, rack: randomRack }), { seed, numRuns: count }).entries()) {
+  for (const [i, drawn] of fc
+    .sample(fc.record({ piece: randomPiece, shop: randomShop, rack: randomRack }), { seed, numRuns: count })
+    .entries()) {
     let fault: string | null;
-    try { fault = faultOf(drawn); } catch (error) { fault = String(error); }
+    try {
+      fault = faultOf(drawn);
+    } catch (error) {
+      fault = String(error);
+    }
     if (fault) faults.push(`Draw ${i}: ${fault}\n${oddIn(drawn)}`);
     if (i % everySo !== 0) continue;
-    const { status, json } = await ask(shop, "POST", "/api/pieces", { kind: "import", text: JSON.stringify(drawn.piece) });
-    if (status !== 200) { faults.push(`Draw ${i} was not taken: ${status} ${JSON.stringify(json)}`); continue; }
+    const { status, json } = await ask(shop, "POST", "/api/pieces", {
+      kind: "import",
+      text: JSON.stringify(drawn.piece),
+    });
+    if (status !== 200) {
+      faults.push(`Draw ${i} was not taken: ${status} ${JSON.stringify(json)}`);
+      continue;
+    }
     const { id } = json as { id: string };
     for (const page of PAGES) {
       const answer = await ask(shop, "GET", `/pieces/${id}/${page}`);

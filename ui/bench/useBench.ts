@@ -2,7 +2,10 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import type { BenchPiece, BenchSum } from "../../core/summary";
 
-export interface BenchPage { pieces: BenchPiece[]; sum: BenchSum }
+export interface BenchPage {
+  pieces: BenchPiece[];
+  sum: BenchSum;
+}
 
 /** How often the bench is looked at again while the runner plans what it shows, ms. */
 const LOOK_AGAIN = 1500;
@@ -12,26 +15,32 @@ export function useBench(first: BenchPage, away: boolean) {
   const [shown, setShown] = useState(first);
   const [silent, setSilent] = useState(false);
   const many = useRef(first.pieces.length);
-  const load = useCallback(async (wanted: number) => {
-    const pieces = new Map<string, BenchPiece>();
-    try {
-      for (;;) {
-        const answer = await fetch(`/api/pieces/page?from=${pieces.size}${away ? "&away" : ""}`);
-        if (!answer.ok) { setSilent(true); return; }
-        const page = (await answer.json()) as BenchPage;
-        const before = pieces.size;
-        for (const each of page.pieces) pieces.set(each.id, each);
-        if (pieces.size >= wanted || pieces.size === before) {
-          many.current = pieces.size;
-          setShown({ pieces: [...pieces.values()], sum: page.sum });
-          setSilent(false);
-          return;
+  const load = useCallback(
+    async (wanted: number) => {
+      const pieces = new Map<string, BenchPiece>();
+      try {
+        for (;;) {
+          const answer = await fetch(`/api/pieces/page?from=${pieces.size}${away ? "&away" : ""}`);
+          if (!answer.ok) {
+            setSilent(true);
+            return;
+          }
+          const page = (await answer.json()) as BenchPage;
+          const before = pieces.size;
+          for (const each of page.pieces) pieces.set(each.id, each);
+          if (pieces.size >= wanted || pieces.size === before) {
+            many.current = pieces.size;
+            setShown({ pieces: [...pieces.values()], sum: page.sum });
+            setSilent(false);
+            return;
+          }
         }
+      } catch {
+        setSilent(true);
       }
-    } catch {
-      setSilent(true);
-    }
-  }, [away]);
+    },
+    [away],
+  );
   const reload = useCallback(() => load(many.current), [load]);
   const waiting = shown.pieces.some((each) => each.pending);
   useEffect(() => {

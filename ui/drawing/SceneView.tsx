@@ -10,30 +10,50 @@ import { EndGrain, WoodFace } from "./figure";
 import { fit, hundredth, Scale } from "./scale";
 
 const INKS: Record<Ink, { fill: string; stroke: string; dash?: string; width?: number; opacity?: number }> = {
-  outline: { fill: "none", stroke: "#14201c", width: 1.2 }, hidden: { fill: "none", stroke: "#51605a", dash: "5 4" }, faint: { fill: "none", stroke: "#9aa8a1", dash: "10 4 2 4" },
-  layout: { fill: "none", stroke: "#1c479f", dash: "5 4", width: 1.2 }, wash: { fill: "#dfe7f5", stroke: "#1c479f", opacity: 0.85 }, hole: { fill: "#f8faf9", stroke: "#51605a" },
-  peg: { fill: "#4a3a1a", stroke: "#4a3a1a" }, tool: { fill: "#51605a", stroke: "#33403a", opacity: 0.85 }, void: { fill: "#f8faf9", stroke: "#9aa8a1" },
-  fix: { fill: "#f8faf9", stroke: "#ab2018", width: 2 }, cut: { fill: "none", stroke: "#14201c", width: 2 },
-  room: { fill: "#f8faf9", stroke: "#14201c", width: 3 }, paper: { fill: "#f1e7d2", stroke: "#6d5c36", width: 1 },
+  outline: { fill: "none", stroke: "#14201c", width: 1.2 },
+  hidden: { fill: "none", stroke: "#51605a", dash: "5 4" },
+  faint: { fill: "none", stroke: "#9aa8a1", dash: "10 4 2 4" },
+  layout: { fill: "none", stroke: "#1c479f", dash: "5 4", width: 1.2 },
+  wash: { fill: "#dfe7f5", stroke: "#1c479f", opacity: 0.85 },
+  hole: { fill: "#f8faf9", stroke: "#51605a" },
+  peg: { fill: "#4a3a1a", stroke: "#4a3a1a" },
+  tool: { fill: "#51605a", stroke: "#33403a", opacity: 0.85 },
+  void: { fill: "#f8faf9", stroke: "#9aa8a1" },
+  fix: { fill: "#f8faf9", stroke: "#ab2018", width: 2 },
+  cut: { fill: "none", stroke: "#14201c", width: 2 },
+  room: { fill: "#f8faf9", stroke: "#14201c", width: 3 },
+  paper: { fill: "#f1e7d2", stroke: "#6d5c36", width: 1 },
 };
 const TEXT = { ink: "#14201c", graphite: "#51605a", layout: "#1c479f", grain: "#4a3a1a" };
 
 interface Given {
   scene: Scene;
   /** pixels, or as much as the width calls for, so that scenes of one width share one scale */
-  height: number | "to-width"; width?: number;
+  height: number | "to-width";
+  width?: number;
   /** black on white, for sheets that are printed */
   paper?: boolean;
   /** dimensions become typable; returns a sentence when the value makes no sense */
   onEdit?: (edit: Edit, mm: number) => string | null;
-  onPick?: (id: string) => void; picked?: string | null;
+  onPick?: (id: string) => void;
+  picked?: string | null;
   /** called with scene coordinates while something with an id is dragged, and at the end */
   onDrag?: (id: string, to: { x: number; y: number }, done: boolean) => void;
   children?: (scale: Scale) => ReactNode;
 }
 
 /** Renders any scene, on the screen and on paper: the one place where drawings become pixels. */
-export function SceneView({ scene, height: asked, width: fixed, paper = false, onEdit, onPick, picked, onDrag, children }: Given) {
+export function SceneView({
+  scene,
+  height: asked,
+  width: fixed,
+  paper = false,
+  onEdit,
+  onPick,
+  picked,
+  onDrag,
+  children,
+}: Given) {
   const box = useRef<HTMLDivElement>(null);
   const [measured, setMeasured] = useState(fixed ?? 880);
   const [typing, setTyping] = useState<number | null>(null);
@@ -47,33 +67,84 @@ export function SceneView({ scene, height: asked, width: fixed, paper = false, o
     return () => watch.disconnect();
   }, [fixed]);
   const width = fixed ?? measured;
-  const height = asked === "to-width" ? Math.ceil(scene.margin[0] + scene.margin[2] + ((width - scene.margin[1] - scene.margin[3]) * scene.bounds.h) / scene.bounds.w) : asked;
+  const height =
+    asked === "to-width"
+      ? Math.ceil(
+          scene.margin[0] +
+            scene.margin[2] +
+            ((width - scene.margin[1] - scene.margin[3]) * scene.bounds.h) / scene.bounds.w,
+        )
+      : asked;
   const scale = fit(scene, width, height);
   const drag = useRef<string | null>(null);
   const place = (event: React.PointerEvent) => {
     const frame = box.current!.getBoundingClientRect();
-    return { x: scene.bounds.x + (event.clientX - frame.left - scale.x(scene.bounds.x)) / scale.k, y: scene.bounds.y + scene.bounds.h - (event.clientY - frame.top - scale.y(scene.bounds.y + scene.bounds.h)) / scale.k };
+    return {
+      x: scene.bounds.x + (event.clientX - frame.left - scale.x(scene.bounds.x)) / scale.k,
+      y:
+        scene.bounds.y +
+        scene.bounds.h -
+        (event.clientY - frame.top - scale.y(scene.bounds.y + scene.bounds.h)) / scale.k,
+    };
   };
   const editing = typing === null ? null : scene.items[typing];
   return (
-    <div ref={box} className="relative min-w-0 overflow-hidden" style={{ height, width: fixed }} data-scene={scene.id}
+    <div
+      ref={box}
+      className="relative min-w-0 overflow-hidden"
+      style={{ height, width: fixed }}
+      data-scene={scene.id}
       onPointerMove={(event) => drag.current && onDrag?.(drag.current, place(event), false)}
-      onPointerUp={(event) => { if (drag.current) onDrag?.(drag.current, place(event), true); drag.current = null; }}>
+      onPointerUp={(event) => {
+        if (drag.current) onDrag?.(drag.current, place(event), true);
+        drag.current = null;
+      }}
+    >
       <svg width={width} height={height} aria-labelledby={name} role="group" className="block select-none">
         <title id={name}>{scene.title}</title>
         {scene.items.map((item, i) => {
           if (item.kind === "dimension") {
-            return <DimensionLine key={i} {...dimensionPlace(item, scale, length(item.value, item.fine))} text={length(item.value, item.fine)} name={item.edit?.name ?? ""} paper={paper} onOpen={onEdit && item.edit ? () => setTyping(i) : undefined} hidden={typing === i} />;
+            return (
+              <DimensionLine
+                key={i}
+                {...dimensionPlace(item, scale, length(item.value, item.fine))}
+                text={length(item.value, item.fine)}
+                name={item.edit?.name ?? ""}
+                paper={paper}
+                onOpen={onEdit && item.edit ? () => setTyping(i) : undefined}
+                hidden={typing === i}
+              />
+            );
           }
           // parts that overlap where nothing should fit leave nothing between them to draw
           if ("w" in item && (item.w < 0 || item.h < 0)) return null;
           const id = "id" in item ? item.id : undefined;
           const pickable = id && onPick && !["leg", "chair"].includes(id);
           return (
-            <g key={i} data-id={id} className={pickable ? "cursor-pointer" : undefined} onClick={pickable ? () => onPick(id) : undefined}
-              onPointerDown={onDrag && id ? (event) => { drag.current = id; box.current!.setPointerCapture(event.pointerId); onPick?.(id); } : undefined}
-              onMouseEnter={id && light ? () => light([id]) : undefined} onMouseLeave={id ? () => light([]) : undefined}>
-              <Drawn item={item} scale={scale} paper={paper} name={`${name}-${i}`} lit={Boolean(id && (lit.includes(id) || picked === id))} />
+            <g
+              key={i}
+              data-id={id}
+              className={pickable ? "cursor-pointer" : undefined}
+              onClick={pickable ? () => onPick(id) : undefined}
+              onPointerDown={
+                onDrag && id
+                  ? (event) => {
+                      drag.current = id;
+                      box.current!.setPointerCapture(event.pointerId);
+                      onPick?.(id);
+                    }
+                  : undefined
+              }
+              onMouseEnter={id && light ? () => light([id]) : undefined}
+              onMouseLeave={id ? () => light([]) : undefined}
+            >
+              <Drawn
+                item={item}
+                scale={scale}
+                paper={paper}
+                name={`${name}-${i}`}
+                lit={Boolean(id && (lit.includes(id) || picked === id))}
+              />
               {"label" in item && item.label && <title>{item.label}</title>}
             </g>
           );
@@ -81,33 +152,148 @@ export function SceneView({ scene, height: asked, width: fixed, paper = false, o
         {children?.(scale)}
       </svg>
       {editing?.kind === "dimension" && editing.edit && onEdit && (
-        <DimensionField at={dimensionPlace(editing, scale, length(editing.value)).label} name={editing.edit.name} value={editing.value}
-          onDone={(mm) => { const fault = mm === null ? null : onEdit(editing.edit!, mm); if (!fault) setTyping(null); return fault; }} />
+        <DimensionField
+          at={dimensionPlace(editing, scale, length(editing.value)).label}
+          name={editing.edit.name}
+          value={editing.value}
+          onDone={(mm) => {
+            const fault = mm === null ? null : onEdit(editing.edit!, mm);
+            if (!fault) setTyping(null);
+            return fault;
+          }}
+        />
       )}
     </div>
   );
 }
 
-function Drawn({ item, scale, name, lit, paper }: { item: Exclude<Item, { kind: "dimension" }>; scale: Scale; name: string; lit: boolean; paper: boolean }) {
-  const inkOf = (ink: Ink) => (paper ? { ...INKS[ink], fill: ["peg", "tool"].includes(ink) ? "#000" : INKS[ink].fill === "none" ? "none" : "#fff", stroke: "#000", opacity: ink === "tool" ? 0.55 : 1 } : INKS[ink]);
+function Drawn({
+  item,
+  scale,
+  name,
+  lit,
+  paper,
+}: {
+  item: Exclude<Item, { kind: "dimension" }>;
+  scale: Scale;
+  name: string;
+  lit: boolean;
+  paper: boolean;
+}) {
+  const inkOf = (ink: Ink) =>
+    paper
+      ? {
+          ...INKS[ink],
+          fill: ["peg", "tool"].includes(ink) ? "#000" : INKS[ink].fill === "none" ? "none" : "#fff",
+          stroke: "#000",
+          opacity: ink === "tool" ? 0.55 : 1,
+        }
+      : INKS[ink];
   const { x, y, k } = scale;
   const { say } = useUnit();
   if (item.kind === "text") {
-    return <text x={x(item.x) + (item.dx ?? 0)} y={y(item.y) + (item.dy ?? 0)} textAnchor={item.anchor ?? "start"} fill={paper ? "#000" : TEXT[item.ink ?? "ink"]} fontSize={Math.max(13, item.size ?? 13)} fontWeight={item.ink === "grain" || item.ink === "graphite" ? 450 : 560} pointerEvents="none">{fractions(say(item.text), "tspan")}</text>;
+    return (
+      <text
+        x={x(item.x) + (item.dx ?? 0)}
+        y={y(item.y) + (item.dy ?? 0)}
+        textAnchor={item.anchor ?? "start"}
+        fill={paper ? "#000" : TEXT[item.ink ?? "ink"]}
+        fontSize={Math.max(13, item.size ?? 13)}
+        fontWeight={item.ink === "grain" || item.ink === "graphite" ? 450 : 560}
+        pointerEvents="none"
+      >
+        {fractions(say(item.text), "tspan")}
+      </text>
+    );
   }
-  if (item.kind === "circle") { const ink = inkOf(item.ink); return <circle cx={x(item.x)} cy={y(item.y)} r={hundredth(Math.max(1.5, item.r * k))} fill={item.ink === "fix" ? "none" : ink.fill} stroke={ink.stroke} strokeDasharray={item.ink === "fix" ? "3 2" : undefined} />; }
+  if (item.kind === "circle") {
+    const ink = inkOf(item.ink);
+    return (
+      <circle
+        cx={x(item.x)}
+        cy={y(item.y)}
+        r={hundredth(Math.max(1.5, item.r * k))}
+        fill={item.ink === "fix" ? "none" : ink.fill}
+        stroke={ink.stroke}
+        strokeDasharray={item.ink === "fix" ? "3 2" : undefined}
+      />
+    );
+  }
   if (item.kind === "path") {
     const ink = inkOf(item.ink);
-    return <path d={`M${item.points.map((point) => scale.at(point).join(" ")).join("L")}${item.closed ? "z" : ""}`} fill={(!paper && item.fill) || (item.closed ? ink.fill : "none")} stroke={lit ? "#1c479f" : ink.stroke} strokeDasharray={ink.dash} strokeWidth={lit ? 2 : ink.width ?? 1} opacity={ink.opacity} />;
+    return (
+      <path
+        d={`M${item.points.map((point) => scale.at(point).join(" ")).join("L")}${item.closed ? "z" : ""}`}
+        fill={(!paper && item.fill) || (item.closed ? ink.fill : "none")}
+        stroke={lit ? "#1c479f" : ink.stroke}
+        strokeDasharray={ink.dash}
+        strokeWidth={lit ? 2 : (ink.width ?? 1)}
+        opacity={ink.opacity}
+      />
+    );
   }
-  const px = { x: x(item.x), y: y(item.y + item.h), w: hundredth(Math.max(0, item.w * k)), h: hundredth(Math.max(0, item.h * k)) };
-  const edge = lit && <rect x={px.x} y={px.y} width={px.w} height={px.h} fill="none" stroke="#1c479f" strokeWidth="2.5" />;
-  if (item.kind === "wood") return <><WoodFace {...px} colour={item.colour} seed={item.seed} grain={item.grain} pale={item.pale} paper={paper} />{edge}</>;
-  if (item.kind === "rings") return <g transform={item.turn ? `rotate(${(-item.turn).toFixed(3)} ${(px.x + px.w / 2).toFixed(2)} ${(px.y + px.h / 2).toFixed(2)})` : undefined}><EndGrain {...px} colour={item.colour} left={item.left} right={item.right} barkUp={item.barkUp} id={name} mm={k} paper={paper} />{edge}</g>;
+  const px = {
+    x: x(item.x),
+    y: y(item.y + item.h),
+    w: hundredth(Math.max(0, item.w * k)),
+    h: hundredth(Math.max(0, item.h * k)),
+  };
+  const edge = lit && (
+    <rect x={px.x} y={px.y} width={px.w} height={px.h} fill="none" stroke="#1c479f" strokeWidth="2.5" />
+  );
+  if (item.kind === "wood")
+    return (
+      <>
+        <WoodFace {...px} colour={item.colour} seed={item.seed} grain={item.grain} pale={item.pale} paper={paper} />
+        {edge}
+      </>
+    );
+  if (item.kind === "rings")
+    return (
+      <g
+        transform={
+          item.turn
+            ? `rotate(${(-item.turn).toFixed(3)} ${(px.x + px.w / 2).toFixed(2)} ${(px.y + px.h / 2).toFixed(2)})`
+            : undefined
+        }
+      >
+        <EndGrain
+          {...px}
+          colour={item.colour}
+          left={item.left}
+          right={item.right}
+          barkUp={item.barkUp}
+          id={name}
+          mm={k}
+          paper={paper}
+        />
+        {edge}
+      </g>
+    );
   if (item.kind === "hatch") {
     const id = `hatch-${name.replace(/\W/g, "-")}`;
-    return <><pattern id={id} width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><line x1="0" y1="0" x2="0" y2="7" stroke="#9aa8a1" /></pattern><rect x={px.x} y={px.y} width={px.w} height={px.h} fill={`url(#${id})`} stroke="#9aa8a1" /></>;
+    return (
+      <>
+        <pattern id={id} width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <line x1="0" y1="0" x2="0" y2="7" stroke="#9aa8a1" />
+        </pattern>
+        <rect x={px.x} y={px.y} width={px.w} height={px.h} fill={`url(#${id})`} stroke="#9aa8a1" />
+      </>
+    );
   }
   const ink = inkOf(item.ink);
-  return <rect x={px.x} y={px.y} width={px.w} height={px.h} rx={hundredth(Math.min((item.round ?? 0) * k, px.w / 2, px.h / 2))} fill={ink.fill} stroke={lit ? "#1c479f" : ink.stroke} strokeDasharray={ink.dash} strokeWidth={lit ? 2.2 : ink.width ?? 1} opacity={ink.opacity} />;
+  return (
+    <rect
+      x={px.x}
+      y={px.y}
+      width={px.w}
+      height={px.h}
+      rx={hundredth(Math.min((item.round ?? 0) * k, px.w / 2, px.h / 2))}
+      fill={ink.fill}
+      stroke={lit ? "#1c479f" : ink.stroke}
+      strokeDasharray={ink.dash}
+      strokeWidth={lit ? 2.2 : (ink.width ?? 1)}
+      opacity={ink.opacity}
+    />
+  );
 }

@@ -3,7 +3,13 @@ import type { Scene } from "../../core/drawing/scene";
 import { dimensionPlace } from "./DimensionLine";
 import { fit } from "./scale";
 
-const scene: Scene = { id: "s", title: "a square", bounds: { x: -50, y: 0, w: 100, h: 100 }, margin: [10, 20, 30, 40], items: [] };
+const scene: Scene = {
+  id: "s",
+  title: "a square",
+  bounds: { x: -50, y: 0, w: 100, h: 100 },
+  margin: [10, 20, 30, 40],
+  items: [],
+};
 
 describe("fitting a scene", () => {
   const scale = fit(scene, 360, 240);
@@ -22,8 +28,10 @@ describe("fitting a scene", () => {
 
 describe("where a dimension stands", () => {
   const scale = fit(scene, 360, 240);
-  const place = (from: [number, number], to: [number, number], offset: number, text = "100") => dimensionPlace({ kind: "dimension", from, to, offset, value: 0 }, scale, text);
-  it("above a line that runs to the right", () => expect(place([-50, 100], [50, 100], 20).from[1]).toBe(scale.y(100) - 20));
+  const place = (from: [number, number], to: [number, number], offset: number, text = "100") =>
+    dimensionPlace({ kind: "dimension", from, to, offset, value: 0 }, scale, text);
+  it("above a line that runs to the right", () =>
+    expect(place([-50, 100], [50, 100], 20).from[1]).toBe(scale.y(100) - 20));
   it("right of a line that runs down", () => expect(place([50, 100], [50, 0], 20).from[0]).toBe(scale.x(50) + 20));
   it("a number too wide for its line stands beside it", () => {
     const { label, from } = place([0, 0], [5, 0], -20, "1234");

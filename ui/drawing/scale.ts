@@ -1,7 +1,12 @@
 import type { Point, Scene } from "../../core/drawing/scene";
 
 /** How a scene in mm (y up) falls on `width` by `height` pixels (y down), centred in what its margins leave. */
-export interface Scale { k: number; x: (mm: number) => number; y: (mm: number) => number; at: (point: Point) => Point }
+export interface Scale {
+  k: number;
+  x: (mm: number) => number;
+  y: (mm: number) => number;
+  at: (point: Point) => Point;
+}
 
 export function fit(scene: Scene, width: number, height: number): Scale {
   const [top, right, bottom, left] = scene.margin;

@@ -14,7 +14,13 @@ export function Resting({ onAwake }: { onAwake: () => void }) {
     let rested = false;
     const look = async () => {
       const answer = await ask<{ ok: boolean }>("GET", "/api/health");
-      if (answer.ok && rested) { startTransition(() => { router.refresh(); onAwake(); }); return; }
+      if (answer.ok && rested) {
+        startTransition(() => {
+          router.refresh();
+          onAwake();
+        });
+        return;
+      }
       rested ||= !answer.ok;
       setWell(answer.ok);
     };
@@ -23,10 +29,27 @@ export function Resting({ onAwake }: { onAwake: () => void }) {
     return () => clearInterval(timer);
   }, [onAwake, router]);
   return (
-    <main className="mx-auto max-w-xl p-10" role="alert" data-resting={well === null ? "looking" : well ? "fault" : "away"}>
+    <main
+      className="mx-auto max-w-xl p-10"
+      role="alert"
+      data-resting={well === null ? "looking" : well ? "fault" : "away"}
+    >
       <h1>{well ? "This page could not be made" : "Taller’s database does not answer just now"}</h1>
-      <p className="lede my-2">{well ? "The fault is Taller’s, and it is written in the server’s log. What was saved is safe." : "It may be restarting. What was saved is safe, what is not saved yet is kept in this browser, and this page goes on by itself."}</p>
-      <p className="flex gap-2"><button className="button" onClick={() => location.reload()}>Try again now</button>{well && <a className="button button-plain" href="/">Go to the bench</a>}</p>
+      <p className="lede my-2">
+        {well
+          ? "The fault is Taller’s, and it is written in the server’s log. What was saved is safe."
+          : "It may be restarting. What was saved is safe, what is not saved yet is kept in this browser, and this page goes on by itself."}
+      </p>
+      <p className="flex gap-2">
+        <button className="button" onClick={() => location.reload()}>
+          Try again now
+        </button>
+        {well && (
+          <a className="button button-plain" href="/">
+            Go to the bench
+          </a>
+        )}
+      </p>
     </main>
   );
 }

@@ -9,13 +9,27 @@ export function TopBar({ where, children }: { where: ReactNode; children?: React
   const { unit, swap } = useUnit();
   return (
     <header className="flex h-11 items-center gap-4 max-md:gap-2 max-md:px-2 bg-ink px-5 text-[13px] text-pale print:hidden">
-      <Link href="/" className="text-[16px] font-[750] tracking-[.02em] text-white [font-stretch:125%]">Taller</Link>
+      <Link href="/" className="text-[16px] font-[750] tracking-[.02em] text-white [font-stretch:125%]">
+        Taller
+      </Link>
       <div className="min-w-0 truncate text-[14px]">{where}</div>
       <div className="ml-auto flex items-center gap-4 whitespace-nowrap max-md:gap-2">
         {children}
-        <ToggleGroup.Root type="single" value={unit} onValueChange={(next) => next && swap(next as "mm" | "inch")} aria-label="Unit" className="flex overflow-hidden rounded-plain border border-graphite">
+        <ToggleGroup.Root
+          type="single"
+          value={unit}
+          onValueChange={(next) => next && swap(next as "mm" | "inch")}
+          aria-label="Unit"
+          className="flex overflow-hidden rounded-plain border border-graphite"
+        >
           {(["mm", "inch"] as const).map((each) => (
-            <ToggleGroup.Item key={each} value={each} className="h-8 px-2.5 data-[state=on]:bg-film data-[state=on]:font-semibold data-[state=on]:text-ink">{each}</ToggleGroup.Item>
+            <ToggleGroup.Item
+              key={each}
+              value={each}
+              className="h-8 px-2.5 data-[state=on]:bg-film data-[state=on]:font-semibold data-[state=on]:text-ink"
+            >
+              {each}
+            </ToggleGroup.Item>
           ))}
         </ToggleGroup.Root>
       </div>
@@ -29,11 +43,24 @@ export function Key({ children }: { children: ReactNode }) {
 
 /** The places outside a piece. */
 export function ShopLinks({ here }: { here: "bench" | "rack" | "species" | "shop" | "sources" }) {
-  const places = [["bench", "/", "Bench"], ["rack", "/rack", "Rack"], ["species", "/species", "Species"], ["shop", "/shop", "Shop"], ["sources", "/sources", "Sources"]] as const;
+  const places = [
+    ["bench", "/", "Bench"],
+    ["rack", "/rack", "Rack"],
+    ["species", "/species", "Species"],
+    ["shop", "/shop", "Shop"],
+    ["sources", "/sources", "Sources"],
+  ] as const;
   return (
     <nav className="flex gap-1" aria-label="Places">
       {places.map(([id, href, name]) => (
-        <Link key={id} href={href} aria-current={id === here ? "page" : undefined} className={`flex h-8 items-center px-2 ${id === here ? "font-semibold text-white" : "hover:text-white"}`}>{name}</Link>
+        <Link
+          key={id}
+          href={href}
+          aria-current={id === here ? "page" : undefined}
+          className={`flex h-8 items-center px-2 ${id === here ? "font-semibold text-white" : "hover:text-white"}`}
+        >
+          {name}
+        </Link>
       ))}
     </nav>
   );

@@ -4,7 +4,10 @@ import { toUnit } from "./sentences";
 
 describe("a sentence in the unit on the screen", () => {
   it.each([
-    ["The top stands at 750 mm, the brief asks for 760 mm", "The top stands at 29 17/32 in, the brief asks for 29 29/32 in"],
+    [
+      "The top stands at 750 mm, the brief asks for 760 mm",
+      "The top stands at 29 17/32 in, the brief asks for 29 29/32 in",
+    ],
     ["They travel 4.6 mm along the slot", "They travel 0.181 in along the slot"],
     ["Make the top 2100 by 900 mm", "Make the top 82 11/16 by 35 7/16 in"],
     ["Usual is 70 to 90 mm.", "Usual is 2 3/4 to 3 17/32 in."],
@@ -21,7 +24,10 @@ describe("a sentence in the unit on the screen", () => {
 
 describe("what differs between two versions", () => {
   it("names each field with both values", () => {
-    expect(differences({ a: { b: 1, c: "x" }, d: [1] }, { a: { b: 2, c: "x" }, d: [1, 2] })).toEqual([{ field: "a, b", theirs: "1", mine: "2" }, { field: "d", theirs: "1 entries", mine: "2 entries" }]);
+    expect(differences({ a: { b: 1, c: "x" }, d: [1] }, { a: { b: 2, c: "x" }, d: [1, 2] })).toEqual([
+      { field: "a, b", theirs: "1", mine: "2" },
+      { field: "d", theirs: "1 entries", mine: "2 entries" },
+    ]);
   });
   it("is nothing for equals", () => expect(differences({ a: [1, { b: null }] }, { a: [1, { b: null }] })).toEqual([]));
 });

@@ -3,21 +3,35 @@ import { createContext, ReactNode, useContext, useEffect, useMemo, useState } fr
 import { formatLength, Unit } from "../../core/units/length";
 import { toUnit } from "./sentences";
 
-interface UnitContext { unit: Unit; swap: (unit: Unit) => void; length: (mm: number, fine?: boolean) => string; withUnit: (mm: number, fine?: boolean) => string; say: (sentence: string) => string }
+interface UnitContext {
+  unit: Unit;
+  swap: (unit: Unit) => void;
+  length: (mm: number, fine?: boolean) => string;
+  withUnit: (mm: number, fine?: boolean) => string;
+  say: (sentence: string) => string;
+}
 const Context = createContext<UnitContext | null>(null);
 
 /** The unit on the screen: a cookie keeps it, U swaps it. Inside, everything stays in mm. */
 export function UnitProvider({ first, children }: { first: Unit; children: ReactNode }) {
   const [unit, setUnit] = useState(first);
-  const value = useMemo<UnitContext>(() => ({
-    unit,
-    swap: (next) => { document.cookie = `unit=${next}; path=/; max-age=31536000; samesite=lax`; setUnit(next); },
-    length: (mm, fine) => formatLength(mm, unit, fine),
-    withUnit: (mm, fine) => `${formatLength(mm, unit, fine)} ${unit === "mm" ? "mm" : "in"}`,
-    say: (sentence) => toUnit(sentence, unit),
-  }), [unit]);
+  const value = useMemo<UnitContext>(
+    () => ({
+      unit,
+      swap: (next) => {
+        document.cookie = `unit=${next}; path=/; max-age=31536000; samesite=lax`;
+        setUnit(next);
+      },
+      length: (mm, fine) => formatLength(mm, unit, fine),
+      withUnit: (mm, fine) => `${formatLength(mm, unit, fine)} ${unit === "mm" ? "mm" : "in"}`,
+      say: (sentence) => toUnit(sentence, unit),
+    }),
+    [unit],
+  );
   useEffect(() => {
-    const press = (event: KeyboardEvent) => { if (event.key.toLowerCase() === "u" && !isTyping(event)) value.swap(unit === "mm" ? "inch" : "mm"); };
+    const press = (event: KeyboardEvent) => {
+      if (event.key.toLowerCase() === "u" && !isTyping(event)) value.swap(unit === "mm" ? "inch" : "mm");
+    };
     window.addEventListener("keydown", press);
     return () => window.removeEventListener("keydown", press);
   }, [unit, value]);

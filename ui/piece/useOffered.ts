@@ -7,7 +7,10 @@ import { ask } from "../frame/ask";
 import type { SaveResult } from "./saving";
 
 /** Boards a piece looks through, and how many of its wood there are on the rack. */
-export interface Offered { boards: readonly RackBoard[]; total: number }
+export interface Offered {
+  boards: readonly RackBoard[];
+  total: number;
+}
 
 /** Names that fit in an address. */
 const NAMES = 250;
@@ -19,7 +22,10 @@ export function useOffered(id: string, first: Offered, piece: Piece) {
   at.current = piece;
   const also = useRef<string[]>([]);
   const reload = useCallback(async () => {
-    const query = new URLSearchParams({ species: at.current.species, uses: [...also.current, ...boardsNamed(at.current)].slice(0, NAMES).join(",") });
+    const query = new URLSearchParams({
+      species: at.current.species,
+      uses: [...also.current, ...boardsNamed(at.current)].slice(0, NAMES).join(","),
+    });
     const answer = await ask<Offered>("GET", `/api/pieces/${id}/rack?${query}`);
     if (answer.ok) setOffered(answer.json);
   }, [id]);
@@ -32,18 +38,30 @@ export function useOffered(id: string, first: Offered, piece: Piece) {
     few.current = false;
     void reload();
   }, [piece.species, reload]);
-  const onSaved = useCallback((result: SaveResult & { kind: "saved" }) => {
-    if (result.rackChanged) { void reload(); return; }
-    if (result.taken.length === 0) return;
-    const by = new Map(result.taken.map((each) => [each.board, { piece: each.piece, name: each.name }]));
-    setOffered(({ boards, total }) => ({ total, boards: boards.map((board) => (by.has(board.id) ? { ...board, reservedBy: by.get(board.id)! } : board)) }));
-  }, [reload]);
+  const onSaved = useCallback(
+    (result: SaveResult & { kind: "saved" }) => {
+      if (result.rackChanged) {
+        void reload();
+        return;
+      }
+      if (result.taken.length === 0) return;
+      const by = new Map(result.taken.map((each) => [each.board, { piece: each.piece, name: each.name }]));
+      setOffered(({ boards, total }) => ({
+        total,
+        boards: boards.map((board) => (by.has(board.id) ? { ...board, reservedBy: by.get(board.id)! } : board)),
+      }));
+    },
+    [reload],
+  );
   /** Brings a board of the rack in by its name; a sentence when that can't be one. */
-  const alsoLookAt = useCallback((board: string) => {
-    if (!/^[\w.-]{1,40}$/.test(board)) return "Type a board's name as the rack has it, such as B14.";
-    also.current = [board, ...also.current.filter((each) => each !== board)].slice(0, 50);
-    void reload();
-    return null;
-  }, [reload]);
+  const alsoLookAt = useCallback(
+    (board: string) => {
+      if (!/^[\w.-]{1,40}$/.test(board)) return "Type a board's name as the rack has it, such as B14.";
+      also.current = [board, ...also.current.filter((each) => each !== board)].slice(0, 50);
+      void reload();
+      return null;
+    },
+    [reload],
+  );
   return { ...offered, reload, onSaved, alsoLookAt };
 }

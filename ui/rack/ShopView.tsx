@@ -17,30 +17,159 @@ export function ShopView({ shop: first }: { shop: Shop }) {
     const next = { ...shop, ...change };
     setShop(next);
     setMessage("Saving");
-    void fetch("/api/shop", { method: "PUT", headers: { "content-type": "application/json" }, body: JSON.stringify(next) })
-      .then(async (answer) => setMessage(answer.ok ? "Saved." : (await answer.json()).message), () => setMessage("The server does not answer; this is not saved yet. Change any field to try again."));
+    void fetch("/api/shop", {
+      method: "PUT",
+      headers: { "content-type": "application/json" },
+      body: JSON.stringify(next),
+    }).then(
+      async (answer) => setMessage(answer.ok ? "Saved." : (await answer.json()).message),
+      () => setMessage("The server does not answer; this is not saved yet. Change any field to try again."),
+    );
     return null;
   };
-  const lengths = (label: string, key: "chisels" | "routerBits") => <TextField label={label} value={shop[key].map((each) => length(each)).join(", ")} onTake={(typed) => {
-    const read = typed.split(/[;,](?=\s|$)|;|,\s*/).map((each) => each.trim()).filter(Boolean).map((each) => parseLength(each, unit));
-    const bad = read.find((each) => !each.ok);
-    return bad && !bad.ok ? bad.message : take({ [key]: read.map((each) => (each.ok ? each.mm : 0)) });
-  }} />;
-  const size = (label: string, key: "jointerWidth" | "jointerLength" | "planerWidth" | "bandsawHeight" | "crosscutWidth" | "ripLength" | "mortiseDepth" | "kerf" | "jointing" | "cleaning" | "lengthAllowance" | "widthAllowance" | "keepOffcut") => <LengthField label={label} value={shop[key]} onTake={(value) => take({ [key]: value })} />;
+  const lengths = (label: string, key: "chisels" | "routerBits") => (
+    <TextField
+      label={label}
+      value={shop[key].map((each) => length(each)).join(", ")}
+      onTake={(typed) => {
+        const read = typed
+          .split(/[;,](?=\s|$)|;|,\s*/)
+          .map((each) => each.trim())
+          .filter(Boolean)
+          .map((each) => parseLength(each, unit));
+        const bad = read.find((each) => !each.ok);
+        return bad && !bad.ok ? bad.message : take({ [key]: read.map((each) => (each.ok ? each.mm : 0)) });
+      }}
+    />
+  );
+  const size = (
+    label: string,
+    key:
+      | "jointerWidth"
+      | "jointerLength"
+      | "planerWidth"
+      | "bandsawHeight"
+      | "crosscutWidth"
+      | "ripLength"
+      | "mortiseDepth"
+      | "kerf"
+      | "jointing"
+      | "cleaning"
+      | "lengthAllowance"
+      | "widthAllowance"
+      | "keepOffcut",
+  ) => <LengthField label={label} value={shop[key]} onTake={(value) => take({ [key]: value })} />;
   return (
     <>
-      <TopBar where={<span className="text-white">Shop</span>}><span role="status">{message}</span><ShopLinks here="shop" /><FindAnything /></TopBar>
+      <TopBar where={<span className="text-white">Shop</span>}>
+        <span role="status">{message}</span>
+        <ShopLinks here="shop" />
+        <FindAnything />
+      </TopBar>
       <main className="mx-auto flex max-w-[1000px] flex-col gap-6 px-5 py-5">
-        <div><h1>The shop and its tools</h1><p className="lede">Joints are rounded to the cutters you own, glue-ups to your clamps and planer.</p></div>
-        <div className="flex flex-wrap gap-4"><TextField label="Name" value={shop.name} onTake={(name) => take({ name })} /><NumberField label="Warmth" suffix="°C" value={shop.temperature} onTake={(temperature) => take({ temperature })} /><Choice label="Air of the shop" value={shop.climate.kind === "typical" ? shop.climate.id : "other"} options={[...TYPICAL_CLIMATES.filter((each) => each.place !== "porch").map((each) => ({ value: each.id, name: each.name })), ...(shop.climate.kind === "typical" ? [] : [{ value: "other", name: "As imported" }])]} onTake={(id) => { if (id !== "other") take({ climate: { kind: "typical", id } }); }} /><TextField label="Currency" value={shop.currency} onTake={(currency) => (/^[A-Z]{3}$/.test(currency) ? take({ currency }) : "a currency is three capitals, such as EUR.")} /><NumberField label="One person lifts" suffix="kg" value={shop.lift} onTake={(lift) => take({ lift })} /></div>
-        <section><h2>Machines</h2><div className="mt-2 flex flex-wrap gap-4">{size("Jointer width", "jointerWidth")}{size("Jointer bed", "jointerLength")}{size("Planer width", "planerWidth")}{size("Bandsaw height", "bandsawHeight")}{size("Crosscut saw takes", "crosscutWidth")}{size("Longest board ripped", "ripLength")}{size("Deepest mortise", "mortiseDepth")}</div></section>
-        <section><h2>Cutters</h2><div className="mt-2 flex flex-wrap gap-4">{lengths("Router bits", "routerBits")}{lengths("Chisels", "chisels")}
-          {shop.looseTenons.map((each, i) => <LengthField key={i} label={`Loose tenon ${i + 1}, thick`} value={each.thickness} onTake={(thickness) => take({ looseTenons: shop.looseTenons.map((one, j) => (j === i ? { ...one, thickness } : one)) })} />)}</div></section>
-        <section><h2>Clamps</h2><div className="mt-2 flex flex-col gap-2">{shop.clamps.map((clamp, i) => {
-          const change = (part: Partial<typeof clamp>) => take({ clamps: shop.clamps.map((one, j) => (j === i ? { ...one, ...part } : one)) });
-          return <div key={i} className="flex items-end gap-4"><LengthField label="Opens" value={clamp.reach} onTake={(reach) => change({ reach })} /><NumberField label="How many" value={clamp.count} onTake={(count) => change({ count })} /><NumberField label="Force" suffix="kN" value={clamp.force} onTake={(force) => change({ force })} /><button className="button button-plain" onClick={() => take({ clamps: shop.clamps.filter((_, j) => j !== i) })}>Take out</button></div>;
-        })}<button className="button self-start" onClick={() => take({ clamps: [...shop.clamps, { reach: 1500, count: 2, force: 5 }] })}>Add clamps</button></div></section>
-        <section><h2>Allowances</h2><div className="mt-2 flex flex-wrap gap-4">{size("Saw kerf", "kerf")}{size("Jointing an edge", "jointing")}{size("Cleaning a face", "cleaning")}{size("Left on length", "lengthAllowance")}{size("Left on width", "widthAllowance")}{size("Shortest offcut kept", "keepOffcut")}</div></section>
+        <div>
+          <h1>The shop and its tools</h1>
+          <p className="lede">Joints are rounded to the cutters you own, glue-ups to your clamps and planer.</p>
+        </div>
+        <div className="flex flex-wrap gap-4">
+          <TextField label="Name" value={shop.name} onTake={(name) => take({ name })} />
+          <NumberField
+            label="Warmth"
+            suffix="°C"
+            value={shop.temperature}
+            onTake={(temperature) => take({ temperature })}
+          />
+          <Choice
+            label="Air of the shop"
+            value={shop.climate.kind === "typical" ? shop.climate.id : "other"}
+            options={[
+              ...TYPICAL_CLIMATES.filter((each) => each.place !== "porch").map((each) => ({
+                value: each.id,
+                name: each.name,
+              })),
+              ...(shop.climate.kind === "typical" ? [] : [{ value: "other", name: "As imported" }]),
+            ]}
+            onTake={(id) => {
+              if (id !== "other") take({ climate: { kind: "typical", id } });
+            }}
+          />
+          <TextField
+            label="Currency"
+            value={shop.currency}
+            onTake={(currency) =>
+              /^[A-Z]{3}$/.test(currency) ? take({ currency }) : "a currency is three capitals, such as EUR."
+            }
+          />
+          <NumberField label="One person lifts" suffix="kg" value={shop.lift} onTake={(lift) => take({ lift })} />
+        </div>
+        <section>
+          <h2>Machines</h2>
+          <div className="mt-2 flex flex-wrap gap-4">
+            {size("Jointer width", "jointerWidth")}
+            {size("Jointer bed", "jointerLength")}
+            {size("Planer width", "planerWidth")}
+            {size("Bandsaw height", "bandsawHeight")}
+            {size("Crosscut saw takes", "crosscutWidth")}
+            {size("Longest board ripped", "ripLength")}
+            {size("Deepest mortise", "mortiseDepth")}
+          </div>
+        </section>
+        <section>
+          <h2>Cutters</h2>
+          <div className="mt-2 flex flex-wrap gap-4">
+            {lengths("Router bits", "routerBits")}
+            {lengths("Chisels", "chisels")}
+            {shop.looseTenons.map((each, i) => (
+              <LengthField
+                key={i}
+                label={`Loose tenon ${i + 1}, thick`}
+                value={each.thickness}
+                onTake={(thickness) =>
+                  take({ looseTenons: shop.looseTenons.map((one, j) => (j === i ? { ...one, thickness } : one)) })
+                }
+              />
+            ))}
+          </div>
+        </section>
+        <section>
+          <h2>Clamps</h2>
+          <div className="mt-2 flex flex-col gap-2">
+            {shop.clamps.map((clamp, i) => {
+              const change = (part: Partial<typeof clamp>) =>
+                take({ clamps: shop.clamps.map((one, j) => (j === i ? { ...one, ...part } : one)) });
+              return (
+                <div key={i} className="flex items-end gap-4">
+                  <LengthField label="Opens" value={clamp.reach} onTake={(reach) => change({ reach })} />
+                  <NumberField label="How many" value={clamp.count} onTake={(count) => change({ count })} />
+                  <NumberField label="Force" suffix="kN" value={clamp.force} onTake={(force) => change({ force })} />
+                  <button
+                    className="button button-plain"
+                    onClick={() => take({ clamps: shop.clamps.filter((_, j) => j !== i) })}
+                  >
+                    Take out
+                  </button>
+                </div>
+              );
+            })}
+            <button
+              className="button self-start"
+              onClick={() => take({ clamps: [...shop.clamps, { reach: 1500, count: 2, force: 5 }] })}
+            >
+              Add clamps
+            </button>
+          </div>
+        </section>
+        <section>
+          <h2>Allowances</h2>
+          <div className="mt-2 flex flex-wrap gap-4">
+            {size("Saw kerf", "kerf")}
+            {size("Jointing an edge", "jointing")}
+            {size("Cleaning a face", "cleaning")}
+            {size("Left on length", "lengthAllowance")}
+            {size("Left on width", "widthAllowance")}
+            {size("Shortest offcut kept", "keepOffcut")}
+          </div>
+        </section>
       </main>
     </>
   );

@@ -25,37 +25,139 @@ export function ShopSheets() {
   const holding = holdingScene(plan, piece);
   return (
     <main className="sheets mx-auto max-w-[794px] py-4 print:max-w-none print:py-0">
-      <div className="mb-3 flex items-center justify-between print:hidden"><Link className="button button-plain" href={`/pieces/${id}/cutting`}>Back to the piece</Link><button className="button" onClick={() => window.print()}><Printer size={15} />Print five sheets</button></div>
+      <div className="mb-3 flex items-center justify-between print:hidden">
+        <Link className="button button-plain" href={`/pieces/${id}/cutting`}>
+          Back to the piece
+        </Link>
+        <button className="button" onClick={() => window.print()}>
+          <Printer size={15} />
+          Print five sheets
+        </button>
+      </div>
       <Sheet number={1} name="Drawing">
         <SceneView paper scene={planScene(drawable)} height={310} width={PAPER} />
         <SceneView paper scene={frontScene(drawable)} height={270} width={PAPER} />
-        <div className="grid grid-cols-2 gap-4"><SceneView paper scene={sideScene(drawable)} height={270} width={PAPER / 2 - 10} />
-          <dl className="self-center text-[13px]">{[["Wood", plan.species.name], ["Top", `${withUnit(piece.form.top.length)} by ${withUnit(piece.form.top.width)} by ${withUnit(piece.form.top.thickness)}`], ["Top edge", piece.form.top.edge.kind === "square" ? "square" : `${piece.form.top.edge.kind.replace("-", " ")}, ${withUnit(piece.form.top.edge.size)}`], ["Height", withUnit(piece.form.height)], ["Legs", `${withUnit(plan.geometry.leg.section)} square${piece.form.leg.taper === "none" ? "" : `, foot ${withUnit(plan.geometry.leg.foot)}`}`], ["Rails", `${withUnit(plan.geometry.rail.depth)} by ${withUnit(plan.geometry.rail.thickness)}, ${withUnit(plan.geometry.rail.reveal)} in from the legs`], ["Cross-rails", String(piece.form.crossRails)], ["Must match", piece.brief.match || "nothing named"]].map(([what, value]) => <div key={what} className="flex justify-between gap-4 border-b border-hairline py-1"><dt>{what}</dt><dd className="text-right font-[560]">{value}</dd></div>)}</dl></div>
+        <div className="grid grid-cols-2 gap-4">
+          <SceneView paper scene={sideScene(drawable)} height={270} width={PAPER / 2 - 10} />
+          <dl className="self-center text-[13px]">
+            {[
+              ["Wood", plan.species.name],
+              [
+                "Top",
+                `${withUnit(piece.form.top.length)} by ${withUnit(piece.form.top.width)} by ${withUnit(piece.form.top.thickness)}`,
+              ],
+              [
+                "Top edge",
+                piece.form.top.edge.kind === "square"
+                  ? "square"
+                  : `${piece.form.top.edge.kind.replace("-", " ")}, ${withUnit(piece.form.top.edge.size)}`,
+              ],
+              ["Height", withUnit(piece.form.height)],
+              [
+                "Legs",
+                `${withUnit(plan.geometry.leg.section)} square${piece.form.leg.taper === "none" ? "" : `, foot ${withUnit(plan.geometry.leg.foot)}`}`,
+              ],
+              [
+                "Rails",
+                `${withUnit(plan.geometry.rail.depth)} by ${withUnit(plan.geometry.rail.thickness)}, ${withUnit(plan.geometry.rail.reveal)} in from the legs`,
+              ],
+              ["Cross-rails", String(piece.form.crossRails)],
+              ["Must match", piece.brief.match || "nothing named"],
+            ].map(([what, value]) => (
+              <div key={what} className="flex justify-between gap-4 border-b border-hairline py-1">
+                <dt>{what}</dt>
+                <dd className="text-right font-[560]">{value}</dd>
+              </div>
+            ))}
+          </dl>
+        </div>
       </Sheet>
       <Sheet number={2} name="Joints and settings">
-        <div className="grid grid-cols-2 gap-3"><SceneView paper scene={legSectionScene(plan)} height={300} width={PAPER / 2 - 6} /><div><SceneView paper scene={tenonSideScene(plan, "long-rail")} height={165} width={PAPER / 2 - 6} /><SceneView paper scene={fasteningScene(plan, piece)} height={135} width={PAPER / 2 - 6} /></div></div>
-        <div className="mt-4"><SettingCards cards={plan.cards} columns="grid-cols-3" /></div>
-        <p className="mt-4 text-[13px]">{say(`${attachStep(piece).title}. ${attachStep(piece).detail}${plan.fasteners.length ? ` ${plan.fasteners.length} in all.` : ""}`)}</p>
+        <div className="grid grid-cols-2 gap-3">
+          <SceneView paper scene={legSectionScene(plan)} height={300} width={PAPER / 2 - 6} />
+          <div>
+            <SceneView paper scene={tenonSideScene(plan, "long-rail")} height={165} width={PAPER / 2 - 6} />
+            <SceneView paper scene={fasteningScene(plan, piece)} height={135} width={PAPER / 2 - 6} />
+          </div>
+        </div>
+        <div className="mt-4">
+          <SettingCards cards={plan.cards} columns="grid-cols-3" />
+        </div>
+        <p className="mt-4 text-[13px]">
+          {say(
+            `${attachStep(piece).title}. ${attachStep(piece).detail}${plan.fasteners.length ? ` ${plan.fasteners.length} in all.` : ""}`,
+          )}
+        </p>
         {holding && <SceneView paper scene={holding} height={140} width={PAPER / 2} />}
-        {plan.breadboards && <p className="mt-2 text-[13px]">{say(`End boards ${plan.breadboards.length} mm long. Pegs from the front edge: ${plan.breadboards.pegs.map((peg) => `${Math.round(peg.at)} mm ${peg.fixed ? "fixed" : `slot ${peg.slot.toFixed(1)} mm, set off ${peg.setOff.toFixed(1)} mm`}`).join("; ")}.`)}</p>}
+        {plan.breadboards && (
+          <p className="mt-2 text-[13px]">
+            {say(
+              `End boards ${plan.breadboards.length} mm long. Pegs from the front edge: ${plan.breadboards.pegs.map((peg) => `${Math.round(peg.at)} mm ${peg.fixed ? "fixed" : `slot ${peg.slot.toFixed(1)} mm, set off ${peg.setOff.toFixed(1)} mm`}`).join("; ")}.`,
+            )}
+          </p>
+        )}
       </Sheet>
       <Sheet number={3} name="Cut list and diagrams">
-        <CutTable plan={plan} />{plan.cutting.shopping.length > 0 && <ShoppingTable plan={plan} />}
-        <div className="mt-3"><CutDiagrams plan={plan} width={PAPER / 2 - 12} /></div>
+        <CutTable plan={plan} />
+        {plan.cutting.shopping.length > 0 && <ShoppingTable plan={plan} />}
+        <div className="mt-3">
+          <CutDiagrams plan={plan} width={PAPER / 2 - 12} />
+        </div>
       </Sheet>
       <Sheet number={4} name="Glue-up">
-        {plan.glueUp.length === 0 && <p>{plan.slats ? "Slats are screwed, not glued." : "No boards are chosen for the top yet."}</p>}
+        {plan.glueUp.length === 0 && (
+          <p>{plan.slats ? "Slats are screwed, not glued." : "No boards are chosen for the top yet."}</p>
+        )}
         {plan.glueUp.map((stage, i) => (
-          <section key={stage.id} className="mb-3 break-inside-avoid"><h2>{i + 1}. {stage.name}</h2>
-            <SceneView paper scene={glueScene(plan, stage)} height={Math.round(Math.min(420, (ROOM - plan.glueUp.length * 76) / plan.glueUp.length, 130 + (stage.width + 140) * 0.36))} width={PAPER} />
-            <p className="text-[13px]">{say(`${stage.strips.join(", ")}, front first, ${stage.strips.map((board) => { const laid = plan.panel.laid.find((each) => each.board.id === board)!; return laid.strip.face === "bark-up" ? "up" : "down"; }).join(", ")} (bark). ${stage.clamps.places.length} clamps opening ${stage.clamps.reach} mm, ${stage.cauls.length} pairs of cauls, ${Math.ceil(stage.grams)} g of ${plan.adhesive.name}. ${stage.minutes.toFixed(1)} min of work, open ${plan.adhesive.open} min; clamps off after ${plan.adhesive.clampHours} h, planed after ${plan.adhesive.fullHours} h.`)}</p></section>
+          <section key={stage.id} className="mb-3 break-inside-avoid">
+            <h2>
+              {i + 1}. {stage.name}
+            </h2>
+            <SceneView
+              paper
+              scene={glueScene(plan, stage)}
+              height={Math.round(
+                Math.min(420, (ROOM - plan.glueUp.length * 76) / plan.glueUp.length, 130 + (stage.width + 140) * 0.36),
+              )}
+              width={PAPER}
+            />
+            <p className="text-[13px]">
+              {say(
+                `${stage.strips.join(", ")}, front first, ${stage.strips
+                  .map((board) => {
+                    const laid = plan.panel.laid.find((each) => each.board.id === board)!;
+                    return laid.strip.face === "bark-up" ? "up" : "down";
+                  })
+                  .join(
+                    ", ",
+                  )} (bark). ${stage.clamps.places.length} clamps opening ${stage.clamps.reach} mm, ${stage.cauls.length} pairs of cauls, ${Math.ceil(stage.grams)} g of ${plan.adhesive.name}. ${stage.minutes.toFixed(1)} min of work, open ${plan.adhesive.open} min; clamps off after ${plan.adhesive.clampHours} h, planed after ${plan.adhesive.fullHours} h.`,
+              )}
+            </p>
+          </section>
         ))}
       </Sheet>
       <Sheet number={5} name="Order of work">
-        <ol className="text-[12.5px]">{plan.steps.map((step, i) => (
-          <li key={step.id} className="grid grid-cols-[16px_76px_minmax(0,1fr)] gap-2 border-b border-hairline py-[3px] leading-[1.25]"><span className="mt-0.5 size-3 border border-ink" /><span>{shortDay(step.starts)}</span>
-            <span><b className="font-[600]">{i + 1}. {step.title}.</b> {say(step.detail)}{step.check && ` Check: ${say(step.check)}`}{step.wait > 0 && ` Then wait ${step.wait >= 48 ? `${Math.round(step.wait / 24)} days` : `${step.wait} h`} for ${step.waitFor}.`}{step.caution && <b className="font-[600]"> Caution: {step.caution}</b>}</span></li>
-        ))}</ol>
+        <ol className="text-[12.5px]">
+          {plan.steps.map((step, i) => (
+            <li
+              key={step.id}
+              className="grid grid-cols-[16px_76px_minmax(0,1fr)] gap-2 border-b border-hairline py-[3px] leading-[1.25]"
+            >
+              <span className="mt-0.5 size-3 border border-ink" />
+              <span>{shortDay(step.starts)}</span>
+              <span>
+                <b className="font-[600]">
+                  {i + 1}. {step.title}.
+                </b>{" "}
+                {say(step.detail)}
+                {step.check && ` Check: ${say(step.check)}`}
+                {step.wait > 0 &&
+                  ` Then wait ${step.wait >= 48 ? `${Math.round(step.wait / 24)} days` : `${step.wait} h`} for ${step.waitFor}.`}
+                {step.caution && <b className="font-[600]"> Caution: {step.caution}</b>}
+              </span>
+            </li>
+          ))}
+        </ol>
       </Sheet>
     </main>
   );
@@ -75,8 +177,17 @@ function Sheet({ number, name, children }: { number: number; name: string; child
   }, [zoom, children]);
   return (
     <article className="sheet mb-6 bg-white px-[54px] py-[48px] text-[#000] print:mb-0 print:p-0" data-sheet={number}>
-      <header className="mb-3 flex items-baseline justify-between border-b-2 border-ink pb-1"><h1>{piece.name}: {name.toLowerCase()}</h1><span className="text-[13px]">{piece.commission && `${piece.commission}, `}revision {revision}, sheet {number} of 5</span></header>
-      <div ref={content} style={{ zoom }}>{children}</div>
+      <header className="mb-3 flex items-baseline justify-between border-b-2 border-ink pb-1">
+        <h1>
+          {piece.name}: {name.toLowerCase()}
+        </h1>
+        <span className="text-[13px]">
+          {piece.commission && `${piece.commission}, `}revision {revision}, sheet {number} of 5
+        </span>
+      </header>
+      <div ref={content} style={{ zoom }}>
+        {children}
+      </div>
     </article>
   );
 }

@@ -33,7 +33,11 @@ function SlatBoards() {
   const found = plan.cutting.placed.filter(({ piece }) => piece.part === "slat");
   return (
     <>
-      <StageHead title="Which boards become slats">{say(`${plan.geometry.core.count} slats of ${plan.geometry.core.width.toFixed(1)} mm are sawn one by one, beside the other parts: ${found.length ? found.map(({ piece, board }) => `${piece.label} from ${board}`).join(", ") : "none has a board yet"}.`)}</StageHead>
+      <StageHead title="Which boards become slats">
+        {say(
+          `${plan.geometry.core.count} slats of ${plan.geometry.core.width.toFixed(1)} mm are sawn one by one, beside the other parts: ${found.length ? found.map(({ piece, board }) => `${piece.label} from ${board}`).join(", ") : "none has a board yet"}.`,
+        )}
+      </StageHead>
       <SceneView scene={endGrainScene(plan, false)} height={70} />
       <CutDiagrams plan={plan} width={null} />
     </>
@@ -48,19 +52,56 @@ function PanelBoards() {
   const [picked, setPicked] = useState<string | null>(null);
   const [order, setOrder] = useState<Strip[] | null>(null);
   const { panel } = piece;
-  const { search, start, stop } = useComposer((best) => edit(`Composed from ${best.strips.map((each) => each.board).join(", ")}`, [{ path: ["panel", "strips"], value: best.strips }]));
+  const { search, start, stop } = useComposer((best) =>
+    edit(`Composed from ${best.strips.map((each) => each.board).join(", ")}`, [
+      { path: ["panel", "strips"], value: best.strips },
+    ]),
+  );
   const resting = useMemo(() => panelScene(plan, piece, shop), [plan, piece, shop]);
   // while a hand drags, the scale stays: what is pulled beyond it is cut off by the frame
-  const scene = useMemo(() => (order ? { ...panelScene({ ...plan, panel: { ...plan.panel, laid: laidAs(plan.panel.laid, order, piece.form.top, plan.geometry) } }, piece, shop), bounds: resting.bounds } : resting), [plan, piece, order, shop, resting]);
+  const scene = useMemo(
+    () =>
+      order
+        ? {
+            ...panelScene(
+              {
+                ...plan,
+                panel: { ...plan.panel, laid: laidAs(plan.panel.laid, order, piece.form.top, plan.geometry) },
+              },
+              piece,
+              shop,
+            ),
+            bounds: resting.bounds,
+          }
+        : resting,
+    [plan, piece, order, shop, resting],
+  );
   const ends = useMemo(() => endGrainScene(plan, true), [plan]);
-  const compose = (pinned = panel.pinned) => start({
-    rack, species: plan.species.id, need: panelNeed(plan.geometry, piece.form.top), shop, frame: { width: plan.geometry.core.width, overhang: Math.max(0, piece.form.overhang.side - (plan.geometry.top.width - plan.geometry.core.width) / 2), leg: plan.geometry.leg.section },
-    choice: { ...panel, pinned }, rings: piece.choices.rings, sets: SETS, seed: 1,
-  });
+  const compose = (pinned = panel.pinned) =>
+    start({
+      rack,
+      species: plan.species.id,
+      need: panelNeed(plan.geometry, piece.form.top),
+      shop,
+      frame: {
+        width: plan.geometry.core.width,
+        overhang: Math.max(0, piece.form.overhang.side - (plan.geometry.top.width - plan.geometry.core.width) / 2),
+        leg: plan.geometry.leg.section,
+      },
+      choice: { ...panel, pinned },
+      rings: piece.choices.rings,
+      sets: SETS,
+      seed: 1,
+    });
   const index = panel.strips.findIndex((each) => `strip:${each.board}` === picked);
   const strip = panel.strips[index];
   const change = (label: string, strips: Strip[]) => edit(label, [{ path: ["panel", "strips"], value: strips }]);
-  const moved = (from: number, to: number) => { const strips = panel.strips.slice(); const [one] = strips.splice(from, 1); strips.splice(to, 0, one); return strips; };
+  const moved = (from: number, to: number) => {
+    const strips = panel.strips.slice();
+    const [one] = strips.splice(from, 1);
+    strips.splice(to, 0, one);
+    return strips;
+  };
   const dropAt = (id: string, y: number) => {
     const from = panel.strips.findIndex((each) => `strip:${each.board}` === id);
     const to = plan.panel.laid.findIndex((each) => y < each.from + each.width);
@@ -76,61 +117,280 @@ function PanelBoards() {
     const along = to.x - grip.current.x;
     const { from, to: at } = dropAt(id, to.y);
     const slid = slideBy(laid, along, shop);
-    const next = from !== at ? moved(from, at) : slid !== panel.strips[from].slide ? panel.strips.map((each, i) => (i === from ? { ...each, slide: slid } : each)) : null;
-    if (!done) { setOrder(next); return; }
+    const next =
+      from !== at
+        ? moved(from, at)
+        : slid !== panel.strips[from].slide
+          ? panel.strips.map((each, i) => (i === from ? { ...each, slide: slid } : each))
+          : null;
+    if (!done) {
+      setOrder(next);
+      return;
+    }
     grip.current = null;
     setOrder(null);
-    if (next) change(from !== at ? `${panel.strips[from].board} moved` : `${panel.strips[from].board} slid along`, next);
+    if (next)
+      change(from !== at ? `${panel.strips[from].board} moved` : `${panel.strips[from].board} slid along`, next);
   };
-  const scores = useMemo(() => panelScores(plan.panel.laid, plan.geometry, piece, rack, plan.species.id, shop), [plan, piece, rack, shop]);
+  const scores = useMemo(
+    () => panelScores(plan.panel.laid, plan.geometry, piece, rack, plan.species.id, shop),
+    [plan, piece, rack, shop],
+  );
   const waste = scores.find((each) => each.id === "waste")?.said;
   return (
     <>
-      <StageHead title="Which boards make the top" actions={<>
-        <button className="button" disabled={search.running} onClick={() => compose()}>{panel.strips.length ? "Compose again" : "Compose from the rack"}</button>
-        <button className="button button-plain" onClick={() => set("Ring order", ["choices", "rings"], piece.choices.rings === "alternate" ? "best-face" : "alternate")}>Ring order: {piece.choices.rings === "alternate" ? "alternate" : "best faces up"}</button>
-      </>}>
-        {best ? <span data-search={search.running ? "running" : "done"}><b className="text-ink">{best.tried.toLocaleString("en")}</b> orders tried, least waste <b className="text-ink">{search.running ? `${((100 * (best.cost - best.net)) / best.cost).toFixed(1)} %` : waste}</b>; {best.cost - best.bound < 1 ? "no set of these boards wastes less" : `within ${((100 * (best.cost - best.bound)) / (best.bound - best.net)).toFixed(1)} % of the least there is`}. </span>
-          : plan.panel.laid.length ? `${plan.panel.laid.length} boards, ${waste} of the wood used up goes to chips. Drag boards up, down or along.` : "Nothing is chosen yet."}
-        {search.running && <button className="button ml-2" onClick={stop}>Stop</button>}
+      <StageHead
+        title="Which boards make the top"
+        actions={
+          <>
+            <button className="button" disabled={search.running} onClick={() => compose()}>
+              {panel.strips.length ? "Compose again" : "Compose from the rack"}
+            </button>
+            <button
+              className="button button-plain"
+              onClick={() =>
+                set("Ring order", ["choices", "rings"], piece.choices.rings === "alternate" ? "best-face" : "alternate")
+              }
+            >
+              Ring order: {piece.choices.rings === "alternate" ? "alternate" : "best faces up"}
+            </button>
+          </>
+        }
+      >
+        {best ? (
+          <span data-search={search.running ? "running" : "done"}>
+            <b className="text-ink">{best.tried.toLocaleString("en")}</b> orders tried, least waste{" "}
+            <b className="text-ink">
+              {search.running ? `${((100 * (best.cost - best.net)) / best.cost).toFixed(1)} %` : waste}
+            </b>
+            ;{" "}
+            {best.cost - best.bound < 1
+              ? "no set of these boards wastes less"
+              : `within ${((100 * (best.cost - best.bound)) / (best.bound - best.net)).toFixed(1)} % of the least there is`}
+            .{" "}
+          </span>
+        ) : plan.panel.laid.length ? (
+          `${plan.panel.laid.length} boards, ${waste} of the wood used up goes to chips. Drag boards up, down or along.`
+        ) : (
+          "Nothing is chosen yet."
+        )}
+        {search.running && (
+          <button className="button ml-2" onClick={stop}>
+            Stop
+          </button>
+        )}
       </StageHead>
-      {search.running && <div className="h-1.5 bg-hairline" role="progressbar" aria-label="Search"><div className="h-full w-full animate-pulse bg-layout" /></div>}
-      {search.none && <p role="alert" className="border border-fix bg-white p-2.5 text-fix">{say(search.none)}</p>}
-      <SceneView scene={scene} height={286} onEdit={fromDrawing} onPick={setPicked} picked={picked}
-        onDrag={dragged} />
-      {order && <p className="text-[13px] text-layout" role="status">{order.some((each, i) => each.board !== panel.strips[i].board) ? `New order: ${order.map((each) => each.board).join(", ")}` : order.filter((each, i) => each.slide !== panel.strips[i].slide).map((each) => `${each.board} starts ${withUnit(each.slide)} from its left end`).join()}</p>}
+      {search.running && (
+        <div className="h-1.5 bg-hairline" role="progressbar" aria-label="Search">
+          <div className="h-full w-full animate-pulse bg-layout" />
+        </div>
+      )}
+      {search.none && (
+        <p role="alert" className="border border-fix bg-white p-2.5 text-fix">
+          {say(search.none)}
+        </p>
+      )}
+      <SceneView scene={scene} height={286} onEdit={fromDrawing} onPick={setPicked} picked={picked} onDrag={dragged} />
+      {order && (
+        <p className="text-[13px] text-layout" role="status">
+          {order.some((each, i) => each.board !== panel.strips[i].board)
+            ? `New order: ${order.map((each) => each.board).join(", ")}`
+            : order
+                .filter((each, i) => each.slide !== panel.strips[i].slide)
+                .map((each) => `${each.board} starts ${withUnit(each.slide)} from its left end`)
+                .join()}
+        </p>
+      )}
       <div className="flex min-h-9 flex-wrap items-center gap-2" aria-label="Boards of the panel">
-        <select className="input" aria-label="Board of the panel" value={picked ?? ""} onChange={(event) => setPicked(event.target.value || null)}>
-          <option value="">Pick a board</option>{panel.strips.map((each) => <option key={each.board} value={`strip:${each.board}`}>{each.board}</option>)}
+        <select
+          className="input"
+          aria-label="Board of the panel"
+          value={picked ?? ""}
+          onChange={(event) => setPicked(event.target.value || null)}
+        >
+          <option value="">Pick a board</option>
+          {panel.strips.map((each) => (
+            <option key={each.board} value={`strip:${each.board}`}>
+              {each.board}
+            </option>
+          ))}
         </select>
-        {strip && <>
-          <button className="button button-plain" disabled={index === 0} onClick={() => change(`${strip.board} toward the front`, moved(index, index - 1))}>To the front</button>
-          <button className="button button-plain" disabled={index === panel.strips.length - 1} onClick={() => change(`${strip.board} toward the back`, moved(index, index + 1))}>To the back</button>
-          <button className="button button-plain" onClick={() => set(`${strip.board} flipped`, ["panel", "strips", index, "face"], strip.face === "bark-up" ? "bark-down" : "bark-up")}>Flip</button>
-          <button className="button button-plain" onClick={() => set(`${strip.board} turned`, ["panel", "strips", index, "turned"], !strip.turned)}>Turn end for end</button>
-          <LengthField label="Starts from its left end at" value={strip.slide} onTake={(slide) => set(`${strip.board} slid along`, ["panel", "strips", index, "slide"], slide)} />
-          <select className="input" aria-label={`Swap ${strip.board} for`} value="" onChange={(event) => { const other = plan.panel.candidates.find((each) => each.board === event.target.value); if (other) { setPicked(`strip:${other.board}`); change(`${strip.board} swapped for ${other.board}`, panel.strips.map((each) => (each === strip ? { ...strip, board: other.board, slide: other.slide, width: null } : each))); } }}>
-            <option value="">Swap for a board of the rack</option>{plan.panel.candidates.filter((each) => !panel.strips.some((one) => one.board === each.board)).map((each) => <option key={each.board} value={each.board}>{each.board}, gives {withUnit(each.width)}</option>)}
-          </select>
-          <button className="button button-plain" onClick={() => set(`${strip.board} pinned`, ["panel", "pinned"], panel.pinned.includes(strip.board) ? panel.pinned.filter((each) => each !== strip.board) : [...panel.pinned, strip.board])}>{panel.pinned.includes(strip.board) ? "Unpin" : "Pin"}</button>
-          <button className="button button-plain" onClick={() => { setPicked(null); edit(`${strip.board} kept for something else`, [{ path: ["panel", "strips"], value: panel.strips.filter((each) => each !== strip) }, { path: ["panel", "banned"], value: [...panel.banned, strip.board] }, { path: ["panel", "pinned"], value: panel.pinned.filter((each) => each !== strip.board) }]); }}>Keep for something else</button>
-          <button className="button button-plain" onClick={() => { setPicked(null); change(`${strip.board} taken out`, panel.strips.filter((each) => each !== strip)); }}>Take out</button>
-        </>}
+        {strip && (
+          <>
+            <button
+              className="button button-plain"
+              disabled={index === 0}
+              onClick={() => change(`${strip.board} toward the front`, moved(index, index - 1))}
+            >
+              To the front
+            </button>
+            <button
+              className="button button-plain"
+              disabled={index === panel.strips.length - 1}
+              onClick={() => change(`${strip.board} toward the back`, moved(index, index + 1))}
+            >
+              To the back
+            </button>
+            <button
+              className="button button-plain"
+              onClick={() =>
+                set(
+                  `${strip.board} flipped`,
+                  ["panel", "strips", index, "face"],
+                  strip.face === "bark-up" ? "bark-down" : "bark-up",
+                )
+              }
+            >
+              Flip
+            </button>
+            <button
+              className="button button-plain"
+              onClick={() => set(`${strip.board} turned`, ["panel", "strips", index, "turned"], !strip.turned)}
+            >
+              Turn end for end
+            </button>
+            <LengthField
+              label="Starts from its left end at"
+              value={strip.slide}
+              onTake={(slide) => set(`${strip.board} slid along`, ["panel", "strips", index, "slide"], slide)}
+            />
+            <select
+              className="input"
+              aria-label={`Swap ${strip.board} for`}
+              value=""
+              onChange={(event) => {
+                const other = plan.panel.candidates.find((each) => each.board === event.target.value);
+                if (other) {
+                  setPicked(`strip:${other.board}`);
+                  change(
+                    `${strip.board} swapped for ${other.board}`,
+                    panel.strips.map((each) =>
+                      each === strip ? { ...strip, board: other.board, slide: other.slide, width: null } : each,
+                    ),
+                  );
+                }
+              }}
+            >
+              <option value="">Swap for a board of the rack</option>
+              {plan.panel.candidates
+                .filter((each) => !panel.strips.some((one) => one.board === each.board))
+                .map((each) => (
+                  <option key={each.board} value={each.board}>
+                    {each.board}, gives {withUnit(each.width)}
+                  </option>
+                ))}
+            </select>
+            <button
+              className="button button-plain"
+              onClick={() =>
+                set(
+                  `${strip.board} pinned`,
+                  ["panel", "pinned"],
+                  panel.pinned.includes(strip.board)
+                    ? panel.pinned.filter((each) => each !== strip.board)
+                    : [...panel.pinned, strip.board],
+                )
+              }
+            >
+              {panel.pinned.includes(strip.board) ? "Unpin" : "Pin"}
+            </button>
+            <button
+              className="button button-plain"
+              onClick={() => {
+                setPicked(null);
+                edit(`${strip.board} kept for something else`, [
+                  { path: ["panel", "strips"], value: panel.strips.filter((each) => each !== strip) },
+                  { path: ["panel", "banned"], value: [...panel.banned, strip.board] },
+                  { path: ["panel", "pinned"], value: panel.pinned.filter((each) => each !== strip.board) },
+                ]);
+              }}
+            >
+              Keep for something else
+            </button>
+            <button
+              className="button button-plain"
+              onClick={() => {
+                setPicked(null);
+                change(
+                  `${strip.board} taken out`,
+                  panel.strips.filter((each) => each !== strip),
+                );
+              }}
+            >
+              Take out
+            </button>
+          </>
+        )}
       </div>
-      <div><p className="text-[13px] text-graphite">End grain from the left end, front edge first, milled to {withUnit(plan.geometry.top.thickness)}</p><SceneView scene={ends} height={60} onPick={setPicked} picked={picked} /></div>
-      {scores.length > 0 && <dl className="grid grid-cols-4 gap-x-6 gap-y-1 max-md:grid-cols-2" aria-label="How the panel does">{scores.map((score) => (
-        <div key={score.id} className="min-w-0 border-b border-hairline py-1 text-[13px]" data-score={score.id}><dt className="text-graphite">{score.name}</dt><dd className="truncate font-[560]" title={say(score.said)}>{say(score.said)}</dd><dd className="mt-1 h-1 bg-hairline" aria-hidden><span className="block h-full bg-graphite" style={{ width: `${Math.round(100 * score.share)}%` }} /></dd></div>
-      ))}</dl>}
+      <div>
+        <p className="text-[13px] text-graphite">
+          End grain from the left end, front edge first, milled to {withUnit(plan.geometry.top.thickness)}
+        </p>
+        <SceneView scene={ends} height={60} onPick={setPicked} picked={picked} />
+      </div>
+      {scores.length > 0 && (
+        <dl className="grid grid-cols-4 gap-x-6 gap-y-1 max-md:grid-cols-2" aria-label="How the panel does">
+          {scores.map((score) => (
+            <div key={score.id} className="min-w-0 border-b border-hairline py-1 text-[13px]" data-score={score.id}>
+              <dt className="text-graphite">{score.name}</dt>
+              <dd className="truncate font-[560]" title={say(score.said)}>
+                {say(score.said)}
+              </dd>
+              <dd className="mt-1 h-1 bg-hairline" aria-hidden>
+                <span className="block h-full bg-graphite" style={{ width: `${Math.round(100 * score.share)}%` }} />
+              </dd>
+            </div>
+          ))}
+        </dl>
+      )}
       <PanelOutline />
       <LookedThrough />
-      <RackPictures boards={rack} species={plan.species.id} ownSpecies={usePiece().ownSpecies} note={(board) => {
-        if (panel.strips.some((each) => each.board === board.id)) return { text: "in the top", usable: false, action: null };
-        if (panel.banned.includes(board.id)) return { text: "kept for something else", usable: false, action: { name: "Release", run: () => set(`${board.id} released`, ["panel", "banned"], panel.banned.filter((each) => each !== board.id)) } };
-        const offered = plan.panel.candidates.find((each) => each.board === board.id);
-        const reason = plan.panel.unfit.find((each) => each.board === board.id)?.reason;
-        const slide = offered?.slide ?? 0;
-        return { text: offered ? `gives ${withUnit(offered.width)}` : reason ?? "another species", usable: Boolean(offered), action: offered ? { name: "Add", run: () => change(`${board.id} added`, [...panel.strips, { board: board.id, face: panel.strips.length % 2 && piece.choices.rings === "alternate" ? "bark-down" : "bark-up", turned: false, slide, width: null }]) } : null };
-      }} />
+      <RackPictures
+        boards={rack}
+        species={plan.species.id}
+        ownSpecies={usePiece().ownSpecies}
+        note={(board) => {
+          if (panel.strips.some((each) => each.board === board.id))
+            return { text: "in the top", usable: false, action: null };
+          if (panel.banned.includes(board.id))
+            return {
+              text: "kept for something else",
+              usable: false,
+              action: {
+                name: "Release",
+                run: () =>
+                  set(
+                    `${board.id} released`,
+                    ["panel", "banned"],
+                    panel.banned.filter((each) => each !== board.id),
+                  ),
+              },
+            };
+          const offered = plan.panel.candidates.find((each) => each.board === board.id);
+          const reason = plan.panel.unfit.find((each) => each.board === board.id)?.reason;
+          const slide = offered?.slide ?? 0;
+          return {
+            text: offered ? `gives ${withUnit(offered.width)}` : (reason ?? "another species"),
+            usable: Boolean(offered),
+            action: offered
+              ? {
+                  name: "Add",
+                  run: () =>
+                    change(`${board.id} added`, [
+                      ...panel.strips,
+                      {
+                        board: board.id,
+                        face: panel.strips.length % 2 && piece.choices.rings === "alternate" ? "bark-down" : "bark-up",
+                        turned: false,
+                        slide,
+                        width: null,
+                      },
+                    ]),
+                }
+              : null,
+          };
+        }}
+      />
     </>
   );
 }

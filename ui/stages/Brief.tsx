@@ -22,22 +22,87 @@ export function BriefStage() {
   const remedy = useProposal(proposed);
   return (
     <>
-      <StageHead title="The room and who sits in it" actions={!same && form.use === "table" && <button className="button" onClick={() => edit(remedy.label, remedy.patches)}>{say(remedy.label)}</button>}>
-        {form.use === "bench" ? say(`A bench ${form.top.length} mm long for ${brief.seats.daily} daily, ${brief.seats.most} at most.`) : say(`The room suggests ${proposed.length} by ${proposed.width} mm: ${proposed.reason}`)}
+      <StageHead
+        title="The room and who sits in it"
+        actions={
+          !same &&
+          form.use === "table" && (
+            <button className="button" onClick={() => edit(remedy.label, remedy.patches)}>
+              {say(remedy.label)}
+            </button>
+          )
+        }
+      >
+        {form.use === "bench"
+          ? say(`A bench ${form.top.length} mm long for ${brief.seats.daily} daily, ${brief.seats.most} at most.`)
+          : say(`The room suggests ${proposed.length} by ${proposed.width} mm: ${proposed.reason}`)}
       </StageHead>
       <SceneView scene={scene} height={400} onEdit={fromDrawing} />
       <FieldRow>
         <TextField label="Piece" value={piece.name} onTake={(value) => set("Name", ["name"], value)} />
-        <TextField label="Commission" value={piece.commission} onTake={(value) => set("Commission", ["commission"], value)} />
-        <NumberField label="Seats daily" value={brief.seats.daily} onTake={(value) => set("Seats daily", ["brief", "seats", "daily"], value)} />
-        <NumberField label="At most" value={brief.seats.most} onTake={(value) => set("Seats at most", ["brief", "seats", "most"], value)} />
-        <Choice label="To sit on" value={brief.seating} options={[{ value: "chairs", name: "Chairs" }, { value: "bench", name: "Benches" }]} onTake={(value) => set("To sit on", ["brief", "seating"], value)} />
-        <LengthField label="Top height" value={brief.topHeight} onTake={(value) => set("Top height asked", ["brief", "topHeight"], value)} />
-        <LengthField label="Ceiling" value={brief.room.height} onTake={(value) => set("Ceiling", ["brief", "room", "height"], value)} />
-        <DateField label="Deadline" value={brief.deadline} onTake={(value) => set("Deadline", ["brief", "deadline"], value)} />
-        <Choice label="Stands" value={brief.place} options={[{ value: "indoors", name: "Indoors" }, { value: "porch", name: "On a porch" }]} onTake={(value) => set("Where it stands", ["brief", "place"], value)} />
-        <Choice label="Made as" value={form.use} options={[{ value: "table", name: "A table" }, { value: "bench", name: "A bench" }]} onTake={(value) => set("Made as", ["form", "use"], value)} />
-        <TextField label="Must match" wide value={brief.match} onTake={(value) => set("Must match", ["brief", "match"], value)} />
+        <TextField
+          label="Commission"
+          value={piece.commission}
+          onTake={(value) => set("Commission", ["commission"], value)}
+        />
+        <NumberField
+          label="Seats daily"
+          value={brief.seats.daily}
+          onTake={(value) => set("Seats daily", ["brief", "seats", "daily"], value)}
+        />
+        <NumberField
+          label="At most"
+          value={brief.seats.most}
+          onTake={(value) => set("Seats at most", ["brief", "seats", "most"], value)}
+        />
+        <Choice
+          label="To sit on"
+          value={brief.seating}
+          options={[
+            { value: "chairs", name: "Chairs" },
+            { value: "bench", name: "Benches" },
+          ]}
+          onTake={(value) => set("To sit on", ["brief", "seating"], value)}
+        />
+        <LengthField
+          label="Top height"
+          value={brief.topHeight}
+          onTake={(value) => set("Top height asked", ["brief", "topHeight"], value)}
+        />
+        <LengthField
+          label="Ceiling"
+          value={brief.room.height}
+          onTake={(value) => set("Ceiling", ["brief", "room", "height"], value)}
+        />
+        <DateField
+          label="Deadline"
+          value={brief.deadline}
+          onTake={(value) => set("Deadline", ["brief", "deadline"], value)}
+        />
+        <Choice
+          label="Stands"
+          value={brief.place}
+          options={[
+            { value: "indoors", name: "Indoors" },
+            { value: "porch", name: "On a porch" },
+          ]}
+          onTake={(value) => set("Where it stands", ["brief", "place"], value)}
+        />
+        <Choice
+          label="Made as"
+          value={form.use}
+          options={[
+            { value: "table", name: "A table" },
+            { value: "bench", name: "A bench" },
+          ]}
+          onTake={(value) => set("Made as", ["form", "use"], value)}
+        />
+        <TextField
+          label="Must match"
+          wide
+          value={brief.match}
+          onTake={(value) => set("Must match", ["brief", "match"], value)}
+        />
       </FieldRow>
       <ClimateFields />
     </>

@@ -17,14 +17,47 @@ export function BuildStage() {
   const last = plan.steps.at(-1);
   return (
     <>
-      <StageHead title="The order of work">{last ? `${plan.steps.length} steps, about ${Math.round(hours)} hours at the bench, ready on ${dayName(last.ready)}. What waits for glue or finish lets other work go on.` : "The steps can’t be put in order as the piece stands; Measure twice says why."}</StageHead>
+      <StageHead title="The order of work">
+        {last
+          ? `${plan.steps.length} steps, about ${Math.round(hours)} hours at the bench, ready on ${dayName(last.ready)}. What waits for glue or finish lets other work go on.`
+          : "The steps can’t be put in order as the piece stands; Measure twice says why."}
+      </StageHead>
       {last && <Calendar steps={plan.steps} />}
       <FieldRow>
         <DateField label="First day" value={piece.day} onTake={(value) => value && set("First day", ["day"], value)} />
-        <DateField label="Deadline" value={piece.brief.deadline} onTake={(value) => set("Deadline", ["brief", "deadline"], value)} />
-        <Choice label="Finish" value={piece.finish} options={[{ value: "oil-wax", name: "Oil-wax" }, { value: "oil", name: "Oil" }, { value: "varnish", name: "Varnish" }, { value: "lacquer", name: "Water-based lacquer" }]} onTake={(value) => set("Finish", ["finish"], value)} />
+        <DateField
+          label="Deadline"
+          value={piece.brief.deadline}
+          onTake={(value) => set("Deadline", ["brief", "deadline"], value)}
+        />
+        <Choice
+          label="Finish"
+          value={piece.finish}
+          options={[
+            { value: "oil-wax", name: "Oil-wax" },
+            { value: "oil", name: "Oil" },
+            { value: "varnish", name: "Varnish" },
+            { value: "lacquer", name: "Water-based lacquer" },
+          ]}
+          onTake={(value) => set("Finish", ["finish"], value)}
+        />
       </FieldRow>
-      <ol className="flex flex-col">{plan.steps.map((step, i) => <StepRow key={step.id} step={step} number={i + 1} onTick={(done) => set(done ? `Done: ${step.title}` : `Not done: ${step.title}`, ["done"], done ? [...piece.done, step.id] : piece.done.filter((each) => each !== step.id))} />)}</ol>
+      <ol className="flex flex-col">
+        {plan.steps.map((step, i) => (
+          <StepRow
+            key={step.id}
+            step={step}
+            number={i + 1}
+            onTick={(done) =>
+              set(
+                done ? `Done: ${step.title}` : `Not done: ${step.title}`,
+                ["done"],
+                done ? [...piece.done, step.id] : piece.done.filter((each) => each !== step.id),
+              )
+            }
+          />
+        ))}
+      </ol>
     </>
   );
 }
@@ -33,16 +66,47 @@ function StepRow({ step, number, onTick }: { step: DatedStep; number: number; on
   const { plan } = usePiece();
   const { say } = useUnit();
   const { lit } = useLit();
-  const marks = step.parts.flatMap((id) => { const all = plan.parts.find((part) => part.id === id)?.marks ?? []; return all.length > 2 ? [`${all[0]} to ${all.at(-1)}`] : all; });
+  const marks = step.parts.flatMap((id) => {
+    const all = plan.parts.find((part) => part.id === id)?.marks ?? [];
+    return all.length > 2 ? [`${all[0]} to ${all.at(-1)}`] : all;
+  });
   return (
-    <li className={`grid grid-cols-[32px_92px_minmax(0,1fr)] gap-x-3 border-t border-hairline py-2 ${lit.includes(step.id) ? "bg-wash" : ""} ${step.done ? "text-graphite" : ""}`} data-step={step.id}>
-      <label className="flex size-8 items-center justify-center"><input type="checkbox" className="size-5 accent-holds" checked={step.done} onChange={(event) => onTick(event.target.checked)} aria-label={`Done: ${step.title}`} /></label>
+    <li
+      className={`grid grid-cols-[32px_92px_minmax(0,1fr)] gap-x-3 border-t border-hairline py-2 ${lit.includes(step.id) ? "bg-wash" : ""} ${step.done ? "text-graphite" : ""}`}
+      data-step={step.id}
+    >
+      <label className="flex size-8 items-center justify-center">
+        <input
+          type="checkbox"
+          className="size-5 accent-holds"
+          checked={step.done}
+          onChange={(event) => onTick(event.target.checked)}
+          aria-label={`Done: ${step.title}`}
+        />
+      </label>
       <span className="pt-1.5 text-[13px] text-graphite">{shortDay(step.starts)}</span>
       <div className="pt-1">
-        <p><b className="font-[560]">{number}. {step.title}</b> <span className="text-[13px] text-graphite">{step.hours < 1 ? `${Math.round(step.hours * 60)} min` : `${Math.round(step.hours * 2) / 2} h`}{step.wait > 0 && `, then ${step.wait >= 48 ? `${Math.round(step.wait / 24)} days` : `${step.wait} h`} for ${step.waitFor}`}</span></p>
-        <p className="text-[13.5px]">{say(step.detail)}{marks.length > 0 && <span className="text-graphite"> Parts: {marks.join(", ")}.</span>}</p>
+        <p>
+          <b className="font-[560]">
+            {number}. {step.title}
+          </b>{" "}
+          <span className="text-[13px] text-graphite">
+            {step.hours < 1 ? `${Math.round(step.hours * 60)} min` : `${Math.round(step.hours * 2) / 2} h`}
+            {step.wait > 0 &&
+              `, then ${step.wait >= 48 ? `${Math.round(step.wait / 24)} days` : `${step.wait} h`} for ${step.waitFor}`}
+          </span>
+        </p>
+        <p className="text-[13.5px]">
+          {say(step.detail)}
+          {marks.length > 0 && <span className="text-graphite"> Parts: {marks.join(", ")}.</span>}
+        </p>
         {step.check && <p className="text-[13px] text-graphite">Check: {say(step.check)}</p>}
-        {step.caution && <p className="flex items-center gap-1 text-[13px] text-tight"><TriangleAlert size={14} aria-hidden />Caution: {step.caution}</p>}
+        {step.caution && (
+          <p className="flex items-center gap-1 text-[13px] text-tight">
+            <TriangleAlert size={14} aria-hidden />
+            Caution: {step.caution}
+          </p>
+        )}
       </div>
     </li>
   );
@@ -56,15 +120,56 @@ function Calendar({ steps }: { steps: readonly DatedStep[] }) {
   const x = (date: string) => (100 * (Date.parse(date) - first)) / DAY / days;
   const row = 10;
   return (
-    <svg className="w-full border border-hairline bg-sheet" height={steps.length * row + 30} role="img" aria-label={`Calendar of ${days} days`}>
+    <svg
+      className="w-full border border-hairline bg-sheet"
+      height={steps.length * row + 30}
+      role="img"
+      aria-label={`Calendar of ${days} days`}
+    >
       {Array.from({ length: days }, (_, i) => {
         const date = new Date(first + i * DAY);
         const weekend = [0, 6].includes(date.getUTCDay());
-        return <g key={i}>{weekend && <rect x={`${(100 * i) / days}%`} y="0" width={`${100 / days}%`} height="100%" fill="#e9eeec" />}{date.getUTCDay() === 1 && <><line x1={`${(100 * i) / days}%`} x2={`${(100 * i) / days}%`} y1="0" y2="100%" stroke="#c6d0cb" /><text visibility={i > days - 3 ? "hidden" : undefined} x={`${(100 * i) / days + 0.4}%`} y="15" fontSize="13" fill="#51605a">{shortDay(date.toISOString().slice(0, 10))}</text></>}</g>;
+        return (
+          <g key={i}>
+            {weekend && <rect x={`${(100 * i) / days}%`} y="0" width={`${100 / days}%`} height="100%" fill="#e9eeec" />}
+            {date.getUTCDay() === 1 && (
+              <>
+                <line x1={`${(100 * i) / days}%`} x2={`${(100 * i) / days}%`} y1="0" y2="100%" stroke="#c6d0cb" />
+                <text
+                  visibility={i > days - 3 ? "hidden" : undefined}
+                  x={`${(100 * i) / days + 0.4}%`}
+                  y="15"
+                  fontSize="13"
+                  fill="#51605a"
+                >
+                  {shortDay(date.toISOString().slice(0, 10))}
+                </text>
+              </>
+            )}
+          </g>
+        );
       })}
       {steps.map((step, i) => {
         const work = 100 / days;
-        return <g key={step.id}><title>{`${step.title}, ${step.starts} to ${step.ready}`}</title><rect x={`${x(step.starts)}%`} y={24 + i * row} width={`${step.wait > 0 ? Math.max(work, x(step.ready) - x(step.starts)) : 0}%`} height={row - 3} fill={step.done ? "#cfe0d4" : "#c3d1ec"} /><rect x={`${x(step.starts)}%`} y={24 + i * row} width={`${work * Math.min(1, Math.max(0.25, step.hours / 7)) * 0.9}%`} height={row - 3} fill={step.done ? "#2c6a3e" : "#1c479f"} /></g>;
+        return (
+          <g key={step.id}>
+            <title>{`${step.title}, ${step.starts} to ${step.ready}`}</title>
+            <rect
+              x={`${x(step.starts)}%`}
+              y={24 + i * row}
+              width={`${step.wait > 0 ? Math.max(work, x(step.ready) - x(step.starts)) : 0}%`}
+              height={row - 3}
+              fill={step.done ? "#cfe0d4" : "#c3d1ec"}
+            />
+            <rect
+              x={`${x(step.starts)}%`}
+              y={24 + i * row}
+              width={`${work * Math.min(1, Math.max(0.25, step.hours / 7)) * 0.9}%`}
+              height={row - 3}
+              fill={step.done ? "#2c6a3e" : "#1c479f"}
+            />
+          </g>
+        );
       })}
     </svg>
   );

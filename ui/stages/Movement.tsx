@@ -17,7 +17,10 @@ import { MovementFields } from "./MovementFields";
 import { MovementTable } from "./MovementTable";
 import { StageHead } from "./StageHead";
 
-const YearChart = dynamic(() => import("./YearChart").then((module) => module.YearChart), { ssr: false, loading: () => <div className="h-[172px] border border-hairline bg-sheet" /> });
+const YearChart = dynamic(() => import("./YearChart").then((module) => module.YearChart), {
+  ssr: false,
+  loading: () => <div className="h-[172px] border border-hairline bg-sheet" />,
+});
 
 /** Milliseconds between the samples while the years play: three years in about a quarter of a minute. */
 const PLAY_STEP = 70;
@@ -42,29 +45,77 @@ export function MovementStage() {
   const near = useMemo(() => closeUp(plan, piece, sample), [plan, piece, sample]);
   const ends = useMemo(() => endGrainScene(plan, false, sample, Number(times)), [plan, sample, times]);
   const day = sampleDate(top.course.from, sample);
-  const boards = top.strips[0].board ? `${top.strips.length} boards` : plan.slats ? `${plan.geometry.core.count} slats of` : "boards not chosen yet";
-  const pick = (to: number) => { setPlaying(false); setSample(to); };
+  const boards = top.strips[0].board
+    ? `${top.strips.length} boards`
+    : plan.slats
+      ? `${plan.geometry.core.count} slats of`
+      : "boards not chosen yet";
+  const pick = (to: number) => {
+    setPlaying(false);
+    setSample(to);
+  };
   return (
     <>
       <StageHead title="How the top moves through its years">
-        {say(`${plan.species.name}, ${boards}${plan.slats ? "" : ","} ${Math.round(top.width)} mm across the grain, measured at ${top.start.value} % on ${top.start.on}. The air asks for ${year.driest.moisture.toFixed(1)} to ${year.wettest.moisture.toFixed(1)} %, the wood goes from ${top.dry.moisture.toFixed(1)} % in ${top.dry.name} to ${top.wet.moisture.toFixed(1)} % in ${top.wet.name}.`)}
+        {say(
+          `${plan.species.name}, ${boards}${plan.slats ? "" : ","} ${Math.round(top.width)} mm across the grain, measured at ${top.start.value} % on ${top.start.on}. The air asks for ${year.driest.moisture.toFixed(1)} to ${year.wettest.moisture.toFixed(1)} %, the wood goes from ${top.dry.moisture.toFixed(1)} % in ${top.dry.name} to ${top.wet.moisture.toFixed(1)} % in ${top.wet.name}.`,
+        )}
       </StageHead>
       <div className="grid grid-cols-[minmax(0,1fr)_216px] items-center gap-2 max-md:grid-cols-1">
         <SceneView scene={scene} height={268} onEdit={fromDrawing} />
-        {near && <figure><SceneView scene={near} height={136} /><figcaption className="text-[13px] text-graphite">{say(near.title)}</figcaption></figure>}
+        {near && (
+          <figure>
+            <SceneView scene={near} height={136} />
+            <figcaption className="text-[13px] text-graphite">{say(near.title)}</figcaption>
+          </figure>
+        )}
       </div>
-      <figure><SceneView scene={ends} height={46} /><figcaption className="sr-only">{ends.title}</figcaption></figure>
+      <figure>
+        <SceneView scene={ends} height={46} />
+        <figcaption className="sr-only">{ends.title}</figcaption>
+      </figure>
       <div className="flex items-end gap-4">
-        <button className="button" onClick={() => setPlaying(!playing)}>{playing ? <Pause size={14} /> : <Play size={14} />}{playing ? "Stop" : "Play the years"}</button>
-        <Slider.Root className="relative flex h-8 flex-1 touch-none items-center select-none" min={0} max={last} step={1} value={[sample]} onValueChange={([next]) => pick(next)}>
+        <button className="button" onClick={() => setPlaying(!playing)}>
+          {playing ? <Pause size={14} /> : <Play size={14} />}
+          {playing ? "Stop" : "Play the years"}
+        </button>
+        <Slider.Root
+          className="relative flex h-8 flex-1 touch-none items-center select-none"
+          min={0}
+          max={last}
+          step={1}
+          value={[sample]}
+          onValueChange={([next]) => pick(next)}
+        >
           <Slider.Track className="relative h-[3px] grow bg-hairline" />
-          <Slider.Thumb className="block h-6 w-[72px] cursor-grab rounded-plain border border-layout bg-white text-center text-[13px] leading-[22px] font-semibold text-layout" aria-label="Month" aria-valuetext={`${day.name} ${day.on.slice(0, 4)}`}>{day.name.slice(0, 3)} {day.on.slice(2, 4)}</Slider.Thumb>
+          <Slider.Thumb
+            className="block h-6 w-[72px] cursor-grab rounded-plain border border-layout bg-white text-center text-[13px] leading-[22px] font-semibold text-layout"
+            aria-label="Month"
+            aria-valuetext={`${day.name} ${day.on.slice(0, 4)}`}
+          >
+            {day.name.slice(0, 3)} {day.on.slice(2, 4)}
+          </Slider.Thumb>
         </Slider.Root>
-        <span className="w-60 pb-1.5 text-right text-[13px]" data-sample={sample} data-day={day.on}>{top.course.mean[sample].toFixed(1)} %, {plan.slats ? "each slat" : "the whole width"} {top.changes[sample] >= 0 ? "+" : "−"}{withUnit(Math.abs(top.changes[sample]), true)}</span>
-        <span className="[&_label]:sr-only"><Choice label="Drawn larger" value={times} options={["1", "4", "8", "16"].map((value) => ({ value, name: `Drawn ${value} times` }))} onTake={setTimes} /></span>
+        <span className="w-60 pb-1.5 text-right text-[13px]" data-sample={sample} data-day={day.on}>
+          {top.course.mean[sample].toFixed(1)} %, {plan.slats ? "each slat" : "the whole width"}{" "}
+          {top.changes[sample] >= 0 ? "+" : "−"}
+          {withUnit(Math.abs(top.changes[sample]), true)}
+        </span>
+        <span className="[&_label]:sr-only">
+          <Choice
+            label="Drawn larger"
+            value={times}
+            options={["1", "4", "8", "16"].map((value) => ({ value, name: `Drawn ${value} times` }))}
+            onTake={setTimes}
+          />
+        </span>
       </div>
       <YearChart plan={plan} piece={piece} sample={sample} onSample={pick} />
-      <p className="text-[13px] text-graphite">{say(`Driest about ${top.dry.on}, wettest about ${top.wet.on}. Half of a sudden change goes through in ${plan.courses.top.half} days, nine tenths in ${plan.courses.top.most}; ${plan.courses.top.follows < SAMPLE_DAYS ? "its years repeat from the day it is delivered" : `${plan.courses.top.follows} days after delivery each year is like the last`}.`)}</p>
+      <p className="text-[13px] text-graphite">
+        {say(
+          `Driest about ${top.dry.on}, wettest about ${top.wet.on}. Half of a sudden change goes through in ${plan.courses.top.half} days, nine tenths in ${plan.courses.top.most}; ${plan.courses.top.follows < SAMPLE_DAYS ? "its years repeat from the day it is delivered" : `${plan.courses.top.follows} days after delivery each year is like the last`}.`,
+        )}
+      </p>
       <MovementFields />
       <Insets />
       <Compare sample={sample} exaggeration={Number(times)} />

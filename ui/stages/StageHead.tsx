@@ -5,7 +5,10 @@ import type { ReactNode } from "react";
 export function StageHead({ title, children, actions }: { title: string; children: ReactNode; actions?: ReactNode }) {
   return (
     <div className="flex flex-wrap items-start justify-between gap-3">
-      <div className="min-w-0"><h1>{title}</h1><p className="lede">{typeof children === "string" ? fractions(children) : children}</p></div>
+      <div className="min-w-0">
+        <h1>{title}</h1>
+        <p className="lede">{typeof children === "string" ? fractions(children) : children}</p>
+      </div>
       {actions && <div className="flex flex-wrap gap-2">{actions}</div>}
     </div>
   );

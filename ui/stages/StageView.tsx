@@ -18,7 +18,15 @@ import { LogStage } from "./Log";
 import { MovementStage } from "./Movement";
 
 const WORK: Record<Stage, ComponentType> = {
-  brief: BriefStage, form: FormStage, movement: MovementStage, joints: JointsStage, boards: BoardsStage, "glue-up": GlueUpStage, cutting: CuttingStage, build: BuildStage, log: LogStage,
+  brief: BriefStage,
+  form: FormStage,
+  movement: MovementStage,
+  joints: JointsStage,
+  boards: BoardsStage,
+  "glue-up": GlueUpStage,
+  cutting: CuttingStage,
+  build: BuildStage,
+  log: LogStage,
 };
 /** One stage: the stick above, the work in the middle, Measure twice beside it. */
 export function StageView({ stage }: { stage: Stage }) {
@@ -28,8 +36,15 @@ export function StageView({ stage }: { stage: Stage }) {
   return (
     <>
       <StoryStick piece={id} here={stage} levels={levels} />
-      <main className="grid min-h-[calc(100vh-104px)] grid-cols-[minmax(0,1fr)_352px] max-lg:grid-cols-1" data-stage={stage}>
-        <section className="flex min-w-0 flex-col gap-3 px-5 pt-3.5 pb-5"><Guarded at={head} instead={<NotDrawn />}><Work /></Guarded></section>
+      <main
+        className="grid min-h-[calc(100vh-104px)] grid-cols-[minmax(0,1fr)_352px] max-lg:grid-cols-1"
+        data-stage={stage}
+      >
+        <section className="flex min-w-0 flex-col gap-3 px-5 pt-3.5 pb-5">
+          <Guarded at={head} instead={<NotDrawn />}>
+            <Work />
+          </Guarded>
+        </section>
         <MeasureTwice stage={stage} />
       </main>
     </>

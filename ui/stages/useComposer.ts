@@ -3,7 +3,11 @@ import { useCallback, useEffect, useRef, useState } from "react";
 import type { Composed, ComposeInputs } from "../../core/layout/compose";
 import type { ComposeReport } from "../../workers/compose-panel";
 
-export interface Search { running: boolean; best: Composed | null; none: string | null }
+export interface Search {
+  running: boolean;
+  best: Composed | null;
+  none: string | null;
+}
 
 /** The panel search in its worker: start, stop, and the best so far. */
 export function useComposer(onFound: (best: Composed) => void) {
@@ -15,11 +19,19 @@ export function useComposer(onFound: (best: Composed) => void) {
   const start = useCallback((inputs: ComposeInputs) => {
     worker.current ??= new Worker(new URL("../../workers/compose-panel.ts", import.meta.url), { type: "module" });
     worker.current.onmessage = ({ data }: MessageEvent<ComposeReport>) => {
-      if (data.kind === "none") { setSearch({ running: false, best: null, none: data.none }); return; }
+      if (data.kind === "none") {
+        setSearch({ running: false, best: null, none: data.none });
+        return;
+      }
       setSearch({ running: data.kind === "so-far", best: data.best, none: null });
       if (data.kind === "done") found.current(data.best);
     };
-    worker.current.onerror = () => setSearch({ running: false, best: null, none: "The search stopped with an error. Reload the page and start it again; nothing was changed." });
+    worker.current.onerror = () =>
+      setSearch({
+        running: false,
+        best: null,
+        none: "The search stopped with an error. Reload the page and start it again; nothing was changed.",
+      });
     setSearch({ running: true, best: null, none: null });
     worker.current.postMessage(inputs);
   }, []);

@@ -14,11 +14,28 @@ export function MeasureTwice({ stage }: { stage: Stage }) {
   const { plan, edit } = usePiece();
   const verdicts = worstFirst(plan.verdicts.filter((each) => each.stage === stage));
   const count = (level: Verdict["level"]) => verdicts.filter((each) => each.level === level).length;
-  const counts = [[count("fix"), "to fix"], [count("tight"), "tight"], [count("holds"), "hold"]].filter(([n]) => n).map(([n, word]) => `${n} ${word === "hold" && n === 1 ? "holds" : word}`);
+  const counts = [
+    [count("fix"), "to fix"],
+    [count("tight"), "tight"],
+    [count("holds"), "hold"],
+  ]
+    .filter(([n]) => n)
+    .map(([n, word]) => `${n} ${word === "hold" && n === 1 ? "holds" : word}`);
   return (
     <aside aria-label="Measure twice" className="border-l border-hairline bg-sheet px-[18px] py-3.5 print:hidden">
-      <h2 className="mb-2 flex items-baseline justify-between">Measure twice <span className="text-[13px] font-normal text-graphite [font-stretch:100%]">{counts.join(", ")}</span></h2>
-      <ul>{verdicts.map((verdict) => <Judgement key={verdict.id} verdict={verdict} onMend={(i) => edit(verdict.remedies[i].label, verdict.remedies[i].patches)} />)}</ul>
+      <h2 className="mb-2 flex items-baseline justify-between">
+        Measure twice{" "}
+        <span className="text-[13px] font-normal text-graphite [font-stretch:100%]">{counts.join(", ")}</span>
+      </h2>
+      <ul>
+        {verdicts.map((verdict) => (
+          <Judgement
+            key={verdict.id}
+            verdict={verdict}
+            onMend={(i) => edit(verdict.remedies[i].label, verdict.remedies[i].patches)}
+          />
+        ))}
+      </ul>
     </aside>
   );
 }
@@ -28,18 +45,31 @@ function Judgement({ verdict, onMend }: { verdict: Verdict; onMend: (remedy: num
   const { lit, light } = useLit();
   const on = verdict.subject.some((id) => lit.includes(id));
   return (
-    <li className={`grid grid-cols-[18px_minmax(0,1fr)] gap-x-2 border-t border-hairline py-2.5 ${on ? "bg-wash" : ""}`} data-verdict={verdict.id} data-level={verdict.level}
-      onMouseEnter={() => light(verdict.subject)} onMouseLeave={() => light([])}>
-      <span className="pt-0.5"><Sign level={verdict.level} /></span>
+    <li
+      className={`grid grid-cols-[18px_minmax(0,1fr)] gap-x-2 border-t border-hairline py-2.5 ${on ? "bg-wash" : ""}`}
+      data-verdict={verdict.id}
+      data-level={verdict.level}
+      onMouseEnter={() => light(verdict.subject)}
+      onMouseLeave={() => light([])}
+    >
+      <span className="pt-0.5">
+        <Sign level={verdict.level} />
+      </span>
       <div>
         <p className="font-[560]">{fractions(say(verdict.text))}</p>
         <p className="mt-px text-[13px] text-graphite">{fractions(say(verdict.why))}</p>
-        {verdict.level !== "holds" && verdict.limit !== null && verdict.actual !== null && verdict.sense && <Gauge verdict={verdict} />}
+        {verdict.level !== "holds" && verdict.limit !== null && verdict.actual !== null && verdict.sense && (
+          <Gauge verdict={verdict} />
+        )}
         {verdict.level !== "holds" && <p className="text-[13px] text-graphite">Source: {verdict.source}.</p>}
         {isFault(verdict) && <TakeBack />}
         {verdict.remedies.length > 0 && (
           <p className="mt-1.5 flex flex-wrap gap-1.5">
-            {verdict.remedies.map((remedy, i) => <button key={remedy.label} className="button" onClick={() => onMend(i)}>{fractions(say(remedy.label))}</button>)}
+            {verdict.remedies.map((remedy, i) => (
+              <button key={remedy.label} className="button" onClick={() => onMend(i)}>
+                {fractions(say(remedy.label))}
+              </button>
+            ))}
           </p>
         )}
       </div>
@@ -59,7 +89,14 @@ function Gauge({ verdict }: { verdict: Verdict }) {
       <rect x="0" y="4" width={`${Math.min(ok, high)}%`} height="8" fill="#cfe0d4" />
       <rect x={`${low}%`} y="4" width={`${high - low}%`} height="8" fill={levelColour(verdict.level)} opacity=".35" />
       <line x1="0" x2="100%" y1="12.5" y2="12.5" stroke="#c6d0cb" />
-      <line x1={`${at(limit!)}%`} x2={`${at(limit!)}%`} y1="0" y2="16" stroke={levelColour(verdict.level)} strokeWidth="2" />
+      <line
+        x1={`${at(limit!)}%`}
+        x2={`${at(limit!)}%`}
+        y1="0"
+        y2="16"
+        stroke={levelColour(verdict.level)}
+        strokeWidth="2"
+      />
     </svg>
   );
 }

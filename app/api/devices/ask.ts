@@ -9,8 +9,14 @@ const PATIENCE = 3000;
 export async function askDevice(path: string): Promise<Response> {
   try {
     const answer = await fetch(`${address()}${path}`, { signal: AbortSignal.timeout(PATIENCE), cache: "no-store" });
-    return new Response(await answer.text(), { status: answer.ok ? 200 : 502, headers: { "content-type": answer.headers.get("content-type") ?? "application/json" } });
+    return new Response(await answer.text(), {
+      status: answer.ok ? 200 : 502,
+      headers: { "content-type": answer.headers.get("content-type") ?? "application/json" },
+    });
   } catch {
-    return refuse(`No bench device answers at ${address()}. Switch them on, or run “npm run devices” for simulated ones.`, 503);
+    return refuse(
+      `No bench device answers at ${address()}. Switch them on, or run “npm run devices” for simulated ones.`,
+      503,
+    );
   }
 }

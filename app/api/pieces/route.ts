@@ -6,7 +6,10 @@ import { addPiece, importPiece } from "../../../store/pieces";
 import { currentWorkshop } from "../../../store/workshops";
 import { isoToday, readJson, refuse, refuseFault, route } from "../answer";
 
-const asked = v.variant("kind", [v.object({ kind: v.literal("fresh"), name: name("name") }), v.object({ kind: v.literal("import"), text: v.string() })]);
+const asked = v.variant("kind", [
+  v.object({ kind: v.literal("fresh"), name: name("name") }),
+  v.object({ kind: v.literal("import"), text: v.string() }),
+]);
 
 /** A new piece, from nothing or from an exported file. */
 export const POST = route(async (request: Request) => {
@@ -15,7 +18,8 @@ export const POST = route(async (request: Request) => {
   const read = v.safeParse(asked, body.json);
   if (!read.success) return refuseFault(asked, body.json);
   const workshop = await currentWorkshop();
-  if (read.output.kind === "fresh") return Response.json({ id: await addPiece(workshop.id, freshPiece(read.output.name.trim(), isoToday())) });
+  if (read.output.kind === "fresh")
+    return Response.json({ id: await addPiece(workshop.id, freshPiece(read.output.name.trim(), isoToday())) });
   const piece = readPiece(read.output.text);
   return piece.ok ? Response.json(await importPiece(workshop.id, piece.piece)) : refuse(piece.message);
 });

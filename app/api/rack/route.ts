@@ -10,7 +10,12 @@ import { readJson, refuse, refuseFault, route } from "../answer";
 export const GET = route(async (request: Request) => {
   const boards = await rack((await currentWorkshop()).id, null);
   const tally = new URL(request.url).searchParams.get("as") === "tally";
-  return new Response(tally ? writeTally(boards) : writeRack(boards), { headers: { "content-type": "text/csv; charset=utf-8", "content-disposition": `attachment; filename="${tally ? "tally" : "rack"}.csv"` } });
+  return new Response(tally ? writeTally(boards) : writeRack(boards), {
+    headers: {
+      "content-type": "text/csv; charset=utf-8",
+      "content-disposition": `attachment; filename="${tally ? "tally" : "rack"}.csv"`,
+    },
+  });
 });
 
 /** Boards put at once: a longer list comes in several, so that no one waits for it. */
@@ -29,6 +34,7 @@ export const POST = route(async (request: Request) => {
   const workshop = (await currentWorkshop()).id;
   if (read.output.kind === "there") return Response.json(await standingOf(workshop, read.output.ids));
   const ids = new Set(read.output.boards.map((board) => board.id));
-  if (ids.size !== read.output.boards.length) return refuse("Two of these boards have the same name. Give each its own.");
+  if (ids.size !== read.output.boards.length)
+    return refuse("Two of these boards have the same name. Give each its own.");
   return Response.json(await putBoards(workshop, read.output.boards));
 });

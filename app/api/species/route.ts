@@ -11,6 +11,7 @@ export const POST = route(async (request: Request) => {
   const fault = firstFault(ownSpeciesSchema, body.json);
   if (fault) return refuse(fault.message);
   const species = toSpecies(body.json);
-  if (SPECIES.some((each) => each.id === species.id) || !(await addSpecies((await currentWorkshop()).id, species))) return refuse(`A species called ${species.name} is here already. Give yours another name.`);
+  if (SPECIES.some((each) => each.id === species.id) || !(await addSpecies((await currentWorkshop()).id, species)))
+    return refuse(`A species called ${species.name} is here already. Give yours another name.`);
   return Response.json({ id: species.id });
 });

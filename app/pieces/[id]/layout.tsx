@@ -12,14 +12,27 @@ import { isId, isoToday } from "../../api/answer";
 
 export const dynamic = "force-dynamic";
 
-export default async function PieceLayout({ children, params }: { children: ReactNode; params: Promise<{ id: string }> }) {
+export default async function PieceLayout({
+  children,
+  params,
+}: {
+  children: ReactNode;
+  params: Promise<{ id: string }>;
+}) {
   const { id } = await params;
   const workshop = await currentWorkshop();
   const opened = isId(id) ? await openPiece(workshop.id, id) : null;
   if (!opened) notFound();
   const boards = await offeredBoards(workshop.id, id, opened.piece.species, boardsNamed(opened.piece), AT_ONCE);
   return (
-    <PieceProvider key={id} opened={opened} shop={workshop.shop} rack={boards} ownSpecies={workshop.ownSpecies} today={isoToday()}>
+    <PieceProvider
+      key={id}
+      opened={opened}
+      shop={workshop.shop}
+      rack={boards}
+      ownSpecies={workshop.ownSpecies}
+      today={isoToday()}
+    >
       <LitProvider>
         <PieceBar />
         <PieceNotes />

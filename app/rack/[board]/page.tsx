@@ -11,8 +11,28 @@ export default async function BoardPage({ params }: { params: Promise<{ board: s
   const id = (await params).board;
   if (!isBoardName(id)) notFound();
   const workshop = await currentWorkshop();
-  if (id === "new") return <BoardView found={null} left={null} history={[]} shop={workshop.shop} ownSpecies={workshop.ownSpecies} today={isoToday()} />;
+  if (id === "new")
+    return (
+      <BoardView
+        found={null}
+        left={null}
+        history={[]}
+        shop={workshop.shop}
+        ownSpecies={workshop.ownSpecies}
+        today={isoToday()}
+      />
+    );
   const found = await boardOf(workshop.id, id);
   if (!found) notFound();
-  return <BoardView key={id} found={found.board} left={found.left} history={await historyOf(workshop.id, id)} shop={workshop.shop} ownSpecies={workshop.ownSpecies} today={isoToday()} />;
+  return (
+    <BoardView
+      key={id}
+      found={found.board}
+      left={found.left}
+      history={await historyOf(workshop.id, id)}
+      shop={workshop.shop}
+      ownSpecies={workshop.ownSpecies}
+      today={isoToday()}
+    />
+  );
 }

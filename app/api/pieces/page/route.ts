@@ -7,7 +7,8 @@ import { refuse, route } from "../../answer";
 export const GET = route(async (request: Request) => {
   const given = new URL(request.url).searchParams;
   const from = Number(given.get("from") ?? "0");
-  if (!Number.isInteger(from) || from < 0 || from > 1e6) return refuse("The place on the bench should be a whole number.", 400);
+  if (!Number.isInteger(from) || from < 0 || from > 1e6)
+    return refuse("The place on the bench should be a whole number.", 400);
   const workshop = (await currentWorkshop()).id;
   const [pieces, sum] = await Promise.all([benchPage(workshop, given.has("away"), from), benchSum(workshop, RUNNER)]);
   return Response.json({ pieces, sum });

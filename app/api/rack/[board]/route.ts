@@ -15,13 +15,28 @@ export const PUT = route(async (request: Request, { params }: { params: Promise<
   const read = v.safeParse(asked, body.json);
   if (!read.success) return refuseFault(asked, body.json);
   const { before, board } = read.output;
-  if (board.id !== id || (before && before.id !== id)) return refuse("A board keeps its name. Take it off and add it under another.");
+  if (board.id !== id || (before && before.id !== id))
+    return refuse("A board keeps its name. Take it off and add it under another.");
   const workshop = (await currentWorkshop()).id;
   const stands = await boardOf(workshop, id);
   if (!before) {
-    if (!(await addBoard(workshop, board))) return refuse(stands?.left === "cut" ? `${id} was the name of a board that has been cut. Give this board another name.` : `${id} is on the rack already. Give this board another name.`, 409);
+    if (!(await addBoard(workshop, board)))
+      return refuse(
+        stands?.left === "cut"
+          ? `${id} was the name of a board that has been cut. Give this board another name.`
+          : `${id} is on the rack already. Give this board another name.`,
+        409,
+      );
   } else if (!(await changeBoard(workshop, before, board))) {
-    return Response.json({ message: stands?.left ? `${id} is no longer on the rack: it was ${stands.left}.` : `${id} was changed on another screen meanwhile. What you typed is still here; load what stands to compare.`, stands: stands?.board ?? null }, { status: 409 });
+    return Response.json(
+      {
+        message: stands?.left
+          ? `${id} is no longer on the rack: it was ${stands.left}.`
+          : `${id} was changed on another screen meanwhile. What you typed is still here; load what stands to compare.`,
+        stands: stands?.board ?? null,
+      },
+      { status: 409 },
+    );
   }
   return Response.json({ board });
 });
@@ -30,5 +45,7 @@ export const PUT = route(async (request: Request, { params }: { params: Promise<
 export const DELETE = route(async (_: Request, { params }: { params: Promise<{ board: string }> }) => {
   const { board } = await params;
   const gone = isBoardName(board) && (await removeBoard((await currentWorkshop()).id, board));
-  return gone ? Response.json({}) : refuse("This board is reserved for a piece, or no longer there. Take it out of the panel first.", 409);
+  return gone
+    ? Response.json({})
+    : refuse("This board is reserved for a piece, or no longer there. Take it out of the panel first.", 409);
 });

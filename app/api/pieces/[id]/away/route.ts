@@ -10,5 +10,7 @@ export const POST = route(async (request: Request, { params }: { params: Promise
   if (!body.ok) return body.answer;
   const read = v.safeParse(v.object({ away: v.boolean() }), body.json);
   if (!read.success) return refuse("Say whether the piece is put away.");
-  return isId(id) && (await setPutAway((await currentWorkshop()).id, id, read.output.away)) ? Response.json({}) : noPiece();
+  return isId(id) && (await setPutAway((await currentWorkshop()).id, id, read.output.away))
+    ? Response.json({})
+    : noPiece();
 });

@@ -9,5 +9,10 @@ export const GET = route(async (_: Request, { params }: { params: Promise<{ id: 
   const { id } = await params;
   const saved = isId(id) ? await savedInputs(await currentWorkshop(), id, isoToday()) : null;
   if (!saved) return noPiece();
-  return new Response(writeCutList(planPiece(saved.inputs)), { headers: { "content-type": "text/csv; charset=utf-8", "content-disposition": 'attachment; filename="cut-list.csv"' } });
+  return new Response(writeCutList(planPiece(saved.inputs)), {
+    headers: {
+      "content-type": "text/csv; charset=utf-8",
+      "content-disposition": 'attachment; filename="cut-list.csv"',
+    },
+  });
 });

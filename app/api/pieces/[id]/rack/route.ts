@@ -13,7 +13,10 @@ export const GET = route(async (request: Request, { params }: { params: Promise<
   if (!opened) return noPiece();
   const given = new URL(request.url).searchParams;
   const species = given.get("species") ?? opened.piece.species;
-  if (species.length > 80 || !isKeepable(species)) return refuse("The species should be its id, such as european-ash.", 400);
+  if (species.length > 80 || !isKeepable(species))
+    return refuse("The species should be its id, such as european-ash.", 400);
   const uses = (given.get("uses") ?? "").split(",").filter(isBoardName);
-  return Response.json(await offeredBoards(workshop, id, species, [...new Set([...boardsNamed(opened.piece), ...uses])], OFFERED));
+  return Response.json(
+    await offeredBoards(workshop, id, species, [...new Set([...boardsNamed(opened.piece), ...uses])], OFFERED),
+  );
 });
