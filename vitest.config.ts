@@ -12,6 +12,7 @@ export default defineConfig({
             "ui/**/*.test.ts",
             "tests/command/**/*.test.ts",
             "tests/random/**/*.test.ts",
+            "tests/goldens/**/*.test.ts",
           ],
           testTimeout: 30_000,
         },

@@ -1,0 +1,81 @@
+/**
+ * What a plan gives a maker, written down before the heart of the core changes: sizes, joints, travel, slots, boards, glue-ups, steps
+ * and verdicts. The pieces are files of version 3, so that they are read through every later version too.
+ */
+import { readdirSync, readFileSync } from "node:fs";
+import { readPiece } from "../../core/formats/piece-file";
+import { Plan, planPiece } from "../../core/plan";
+import { DEMO_RACK, DEMO_SHOP, TODAY } from "../generators/pieces";
+
+const FOLDER = new URL(".", import.meta.url);
+/** Names of the pieces that are held: the demo's five and twenty drawn with a seed. */
+export const NAMES = readdirSync(new URL("pieces/", FOLDER))
+  .map((file) => file.replace(/\.json$/, ""))
+  .sort();
+
+/** The plan of a held piece on the demo's rack and shop. @throws Error when its file is no longer read */
+export function heldPlan(name: string): Plan {
+  const read = readPiece(readFileSync(new URL(`pieces/${name}.json`, FOLDER), "utf8"));
+  if (!read.ok) throw new Error(`${name}: ${read.message}`);
+  return planPiece({ piece: read.piece, shop: DEMO_SHOP, rack: DEMO_RACK, ownSpecies: [], today: TODAY });
+}
+
+/** What was written down of it. */
+export const goldenFile = (name: string) => new URL(`golden/${name}.json`, FOLDER);
+
+/** Everything of a plan that a maker measures, cuts or reads, by names that outlive any one construction. */
+export function goldenOf(plan: Plan): unknown {
+  const { parts, joints, cards, fasteners, breadboards, channels, slats, framed, insets, top, courses } = plan;
+  return rounded({
+    parts: parts.map(({ id, name, count, marks, finished, milled, rough, leaves, note }) => ({
+      ...{ id, name, count, marks, finished, milled, rough, leaves, note },
+    })),
+    joints: joints.map((joint) => ({ ...joint })),
+    cards: cards.map((card) => ({ ...card })),
+    holding: { fasteners, breadboards, channels, slats, framed, insets },
+    top: {
+      coefficient: top.coefficient,
+      start: top.start,
+      dry: top.dry,
+      wet: top.wet,
+      strips: top.strips.length,
+      least: Math.min(...top.changes),
+      most: Math.max(...top.changes),
+      bow: [Math.min(...top.bow), Math.max(...top.bow)],
+    },
+    courses: Object.entries(courses).map(([of, { driest, wettest, half }]) => ({ of, driest, wettest, half })),
+    stopped: plan.stopped.map((stop) => JSON.parse(JSON.stringify(stop)) as unknown),
+    partMoves: plan.partMoves,
+    panel: plan.panel.laid.map(({ board, from, width, full, strip }) => ({
+      board: board.id,
+      from,
+      width,
+      full,
+      strip,
+    })),
+    glueUp: plan.glueUp,
+    cutting: {
+      placed: plan.cutting.placed.map(({ piece, board }) => `${piece.label} from ${board}`).sort(),
+      missing: plan.cutting.missing.map((piece) => piece.label),
+      settings: plan.cutting.settings,
+      yieldShare: plan.cutting.yieldShare,
+    },
+    steps: plan.steps.map(({ id, title, detail, starts, ready, hours, wait }) => ({
+      ...{ id, title, detail, starts, ready, hours, wait },
+    })),
+    verdicts: plan.verdicts.map(({ id, stage, level, text, why, limit, actual }) => ({
+      ...{ id, stage, level, text, why, limit, actual },
+    })),
+  });
+}
+
+/** Numbers to seven figures: what lies beyond is the machine's. */
+function rounded(value: unknown): unknown {
+  if (typeof value === "number") return Number.isFinite(value) ? Number(value.toPrecision(7)) : String(value);
+  if (Array.isArray(value)) return value.map(rounded);
+  if (value !== null && typeof value === "object")
+    return Object.fromEntries(
+      Object.entries(value).flatMap(([key, each]) => (each === undefined ? [] : [[key, rounded(each)]])),
+    );
+  return value;
+}
