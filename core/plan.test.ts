@@ -234,7 +234,7 @@ const ELSEWHERE: [string, () => Plan][] = [
       planOf(
         tableWith(
           seven,
-          at("cutting.sections", [{ board: "R1", x: 20, y: 0, length: 191, lanes: [{ width: 76, pieces: ["K1"] }] }]),
+          at("cutting.sections", [{ board: "R1", x: 20, y: 0, length: 208, lanes: [{ width: 76, pieces: ["K1"] }] }]),
         ),
       ),
   ],

@@ -1,3 +1,4 @@
+import { cornerBlock } from "../form/leg-and-apron";
 import { USUAL } from "../form/rules";
 import type { Plan } from "../plan";
 import type { Form } from "../piece/schema";
@@ -53,7 +54,7 @@ export function planScene({ geometry: at, species, form }: Drawable): Scene {
           closed: true,
           ink: "hidden",
           id: "corner-block",
-          points: cornerBlock(at).map(([x, y]): Point => [sx * x, sz * y]),
+          points: blockFromAbove(at).map(([x, y]): Point => [sx * x, sz * y]),
         });
   items.push(
     dimension([-length / 2, width / 2], [length / 2, width / 2], 22, length, {
@@ -346,15 +347,14 @@ function legOutline(
 }
 
 /** A corner block seen from above in the corner where x and y are positive. */
-function cornerBlock(at: Plan["geometry"]): Point[] {
+function blockFromAbove(at: Plan["geometry"]): Point[] {
   const x = at.endRail.x - at.rail.thickness / 2;
   const y = at.longRail.z - at.rail.thickness / 2;
-  const from = at.leg.inner + 25;
-  const wide = 30 * Math.SQRT2;
+  const { near, far } = cornerBlock(at);
   return [
-    [x - from - wide, y],
-    [x - from, y],
-    [x, y - from],
-    [x, y - from - wide],
+    [x - far, y],
+    [x - near, y],
+    [x, y - near],
+    [x, y - far],
   ];
 }

@@ -218,9 +218,9 @@ export function plainParts(form: Form, at: TableGeometry): PlainPart[] {
         letter: "K",
         role: "block",
         count: 4,
-        shoulder: cornerBlockLength(at),
+        shoulder: cornerBlock(at).length,
         width: Math.max(20, Math.min(70, depth - 25)),
-        thickness: 30,
+        thickness: BLOCK.thickness,
         tenonEnds: 0,
       }),
     );
@@ -230,7 +230,25 @@ export function plainParts(form: Form, at: TableGeometry): PlainPart[] {
 /** A cross-rail stops this far short of the long rails' lower edge, so that it does not show, mm. @source common practice */
 export const CROSS_RAIL_DROP = 20;
 
-/** Long point of a block sawn at 45° that sits across a corner, clear of the leg. Common practice: about 120 for a 75 leg. */
-function cornerBlockLength(at: TableGeometry): number {
-  return Math.round((2 * (at.leg.inner + 45)) / Math.SQRT2 + 2 * 20);
+/** A block is so thick, and its near face stays so far off the leg's inner corner, mm. @source common practice */
+const BLOCK = { thickness: 30, clear: 5 };
+
+/**
+ * A block across the corner where two rails meet, sawn at 45°: it must clear the leg that stands in that corner.
+ *
+ * @returns along each rail from where their inner faces meet: its near and its far point; its long point to long point; mm
+ * @source derived: the leg's inner corner lies √2 × its inner size from the rails' corner, the near face 1/√2 × near
+ */
+export function cornerBlock(at: Pick<TableGeometry, "leg">): {
+  near: number;
+  far: number;
+  length: number;
+  thickness: number;
+} {
+  const { thickness, clear } = BLOCK;
+  const least = 2 * Math.max(0, at.leg.inner) + clear * Math.SQRT2;
+  // a whole mm to saw to
+  const length = Math.ceil((least + thickness * Math.SQRT2) * Math.SQRT2);
+  const far = length / Math.SQRT2;
+  return { near: far - thickness * Math.SQRT2, far, length, thickness };
 }

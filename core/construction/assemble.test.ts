@@ -1,0 +1,142 @@
+import { describe, expect, it } from "vitest";
+import { shared } from "../assembly/carve";
+import { AssemblyPart, bodyOf, wholeWeight } from "../assembly/part";
+import { toPart } from "../assembly/place";
+import { boundsOf, bulkOf, facet, Solid, stood } from "../assembly/solid";
+import type { Vec } from "../assembly/vector";
+import type { Piece } from "../piece/schema";
+import { at, planOf, tableWith } from "../testing/plans";
+import { assemble } from "./assemble";
+
+const built = (piece: Piece) => {
+  const plan = planOf(piece);
+  const { parts } = assemble(plan, piece);
+  return { plan, parts, bodies: new Map(parts.map((part) => [part.id, stood(bodyOf(part), part.place)])) };
+};
+/** Pairs of parts that fill the same room, with how much of it, mm³. */
+function clashes(parts: readonly AssemblyPart[], bodies: ReadonlyMap<string, Solid>): string[] {
+  return parts.flatMap((a, i) =>
+    parts.slice(i + 1).flatMap((b) => {
+      const both = bulkOf(shared(bodies.get(a.id)!, bodies.get(b.id)!)).volume;
+      return both > 0.5 ? [`${a.id} and ${b.id} share ${both.toFixed(0)} mm³`] : [];
+    }),
+  );
+}
+const plain = at("form.cornerBlocks", false);
+
+const TABLES: [string, Piece][] = [
+  ["the usual table", tableWith(plain)],
+  ["mitred tenons, two a rail", tableWith(plain, at("form.apron.depth", 120), at("joints.legRail.meeting", "mitred"))],
+  ["tenons that stop short of one another", tableWith(plain, at("joints.legRail.meeting", "short"))],
+  ["no haunch, one tenon", tableWith(plain, at("joints.legRail.haunch", false), at("joints.legRail.tenons", 1))],
+  ["three tenons a rail", tableWith(plain, at("form.apron.depth", 160), at("joints.legRail.tenons", 3))],
+  ["rails flush with the legs", tableWith(plain, at("form.apron.reveal", 0))],
+  ["legs tapered on two faces", tableWith(plain, at("form.leg.taper", "two-faces"), at("form.leg.foot", 40))],
+  ["legs tapered on four faces", tableWith(plain, at("form.leg.taper", "four-faces"), at("form.leg.foot", 40))],
+  ["corner blocks", tableWith()],
+  [
+    "corner blocks under a thick leg and rails set far in",
+    tableWith(at("form.leg.section", 110), at("form.apron.reveal", 30)),
+  ],
+  ["two cross-rails", tableWith(plain, at("form.crossRails", 2))],
+  ["loose tenons", tableWith(plain, at("joints.legRail.kind", "loose-tenon"))],
+  ["breadboards with tongues", tableWith(plain, at("form.construction", "breadboard"))],
+  ["slats", tableWith(plain, at("form.construction", "slatted"))],
+  ["a mitred frame", tableWith(plain, at("form.construction", "framed"), at("form.frame.corners", "mitred"))],
+  ["a tenoned frame", tableWith(plain, at("form.construction", "framed"), at("form.frame.corners", "tenoned"))],
+  [
+    "a round top",
+    tableWith(plain, at("form.top.length", 900), at("form.top.width", 900), at("form.top.outline", "ellipse")),
+  ],
+  [
+    "soft sides and a cut-out",
+    tableWith(
+      plain,
+      at("form.top.outline", "soft"),
+      at("form.top.cutouts", [{ name: "A tap", x: 200, y: 100, length: 60, width: 40 }]),
+    ),
+  ],
+];
+
+describe("a leg-and-apron table as parts that meet", () => {
+  it.each(TABLES)("%s: joined, no wood is in two parts", (_, piece) => {
+    const { parts, bodies } = built(piece);
+    expect(clashes(parts, bodies)).toEqual([]);
+  });
+
+  it.each(TABLES)("%s: it has the cut list's parts, as long, wide and thick as they are cut", (_, piece) => {
+    const { plan, parts } = built(piece);
+    for (const listed of plan.parts) {
+      if (listed.role === "button") continue;
+      const mine = parts.filter((each) => each.kind === listed.id);
+      expect([listed.id, mine.length]).toEqual([listed.id, listed.count]);
+      if (listed.role === "frame" || (listed.role === "top" && piece.form.construction === "framed")) continue;
+      const { least, most } = boundsOf(bodyOf(mine[0]));
+      const size = [0, 1, 2].map((i) => most[i] - least[i]);
+      expect(size[0], `${listed.id} is as long`).toBeCloseTo(listed.finished.length, 1);
+      expect(size[1], `${listed.id} is as wide`).toBeCloseTo(listed.finished.width, 1);
+      expect(size[2], `${listed.id} is as thick`).toBeCloseTo(listed.finished.thickness, 1);
+    }
+  });
+
+  it.each(TABLES)("%s: it stands on the floor, as high and as large as it was asked for", (_, piece) => {
+    const { bodies } = built(piece);
+    const { least, most } = boundsOf([...bodies.values()].flat());
+    expect(least[1]).toBeCloseTo(0, 6);
+    expect(most[1]).toBeCloseTo(piece.form.height, 6);
+    expect(most[0] - least[0]).toBeCloseTo(piece.form.top.length, 4);
+    if (piece.form.construction !== "breadboard") expect(most[2] - least[2]).toBeCloseTo(piece.form.top.width, 4);
+  });
+
+  it("corner blocks lie against both rails and clear the leg", () => {
+    const { parts, bodies } = built(tableWith());
+    const block = bodies.get("K1")!;
+    for (const kind of ["leg", "long-rail", "end-rail"])
+      for (const part of parts.filter((each) => each.kind === kind))
+        expect(bulkOf(shared(block, bodies.get(part.id)!)).volume, part.id).toBeLessThan(0.5);
+    // pushed 1 mm toward its corner's rails it is in both of them, 8 mm and it is in the leg
+    const pushed = (by: number) =>
+      block.flatMap(({ corners }) => facet(corners.map(([x, y, z]): Vec => [x - by, y, z + by])) ?? []);
+    const meets = (solid: Solid) =>
+      parts
+        .filter((part) => part.kind !== "corner-block" && bulkOf(shared(solid, bodies.get(part.id)!)).volume > 0.5)
+        .map((part) => part.kind)
+        .sort();
+    expect(meets(pushed(1))).toEqual(["end-rail", "long-rail"]);
+    expect(meets(pushed(8))).toEqual(["end-rail", "leg", "long-rail"]);
+  });
+
+  it("it weighs what its wood weighs, by hand, and stands over its middle", () => {
+    const piece = tableWith(plain, at("form.crossRails", 0), at("joints.legRail.kind", "loose-tenon"));
+    const { plan, parts } = built(piece);
+    const { geometry: g } = plan;
+    const mortises = bulkOf(bodyOf(parts.find((each) => each.kind === "leg")!)).volume;
+    const hand =
+      g.top.length * g.top.width * g.top.thickness +
+      4 * mortises +
+      2 * (g.longRail.shoulder + g.endRail.shoulder) * g.rail.depth * g.rail.thickness;
+    expect(mortises).toBeLessThan(g.leg.section ** 2 * g.leg.length);
+    const { weight, centre } = wholeWeight({ parts }, () => 700);
+    expect(weight).toBeCloseTo((hand / 1e9) * 700, 6);
+    expect(centre[0]).toBeCloseTo(0, 6);
+    expect(centre[2]).toBeCloseTo(0, 6);
+    expect(centre[1]).toBeGreaterThan(g.rail.lowerEdge);
+  });
+
+  it("a tenon's place in the leg is the joint's own: walls, cheek and tip as its card says", () => {
+    const { plan, parts } = built(tableWith(plain));
+    const joint = plan.joints.find((each) => each.rail === "long-rail")!;
+    const leg = parts.find((each) => each.kind === "leg" && each.place.at[0] > 0 && each.place.at[2] > 0)!;
+    const rail = parts.find((each) => each.kind === "long-rail" && each.place.at[2] > 0)!;
+    const tip = boundsOf(stood(bodyOf(rail), rail.place)).most[0];
+    const outer = boundsOf(stood(bodyOf(leg), leg.place)).most;
+    expect(outer[0] - tip).toBeCloseTo(joint.walls.tip + joint.mortiseDepth - joint.length, 6);
+    const tenon = rail.adds[0];
+    expect(outer[2] - (rail.place.at[2] + tenon.place.at[2] + tenon.shape.thickness)).toBeCloseTo(joint.offset, 6);
+    expect(toPart(leg.place, [outer[0], 0, outer[2]])).toEqual([
+      0,
+      expect.closeTo(plan.geometry.leg.section, 6),
+      expect.closeTo(0, 6),
+    ]);
+  });
+});
