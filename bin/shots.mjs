@@ -52,9 +52,9 @@ try {
       stage,
       `/pieces/${table}/${stage}`,
     ]),
+    ["space", `/pieces/${ids[3]}/form`],
     ["sheets", `/pieces/${table}/sheets`],
     ["movement-breadboard", `/pieces/${ids[3]}/movement`],
-    ["movement-slats", `/pieces/${ids[4]}/movement`],
     ["sources", `/pieces/${ids[3]}/sources`],
     ["rack", "/rack"],
     ["board", "/rack/B8"],
@@ -68,6 +68,17 @@ try {
     await page.goto(address + path, { waitUntil: "networkidle0" });
     await page.evaluate(() => document.fonts.ready);
     if (name.startsWith("movement")) await page.waitForSelector(".recharts-line");
+    if (name === "space") {
+      const open = await page.waitForSelector("::-p-xpath(//button[normalize-space(.)='See it in space'])");
+      await open.click();
+      await page.waitForSelector("[data-space]");
+      // half pulled apart, as a hand on the slider would
+      await page.$eval('section[data-space] input[type="range"]', (slider) => {
+        Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set.call(slider, "0.7");
+        slider.dispatchEvent(new Event("input", { bubbles: true }));
+      });
+      await new Promise((resolve) => setTimeout(resolve, 1500));
+    }
     await page.mouse.move(0, 0);
     await new Promise((resolve) => setTimeout(resolve, 300));
     await page.screenshot({ path: join(out, `${name}.png`), fullPage: process.argv.includes("--full") });

@@ -3,6 +3,8 @@ import { describe, expect, it } from "vitest";
 import { applyPatches, Patch } from "../../core/piece/patch";
 import { freshPiece } from "../../core/piece/fresh";
 import type { Piece } from "../../core/piece/schema";
+import { wholeWeight } from "../../core/assembly/part";
+import { assemble } from "../../core/construction/assemble";
 import { planPiece } from "../../core/plan";
 import { drawsOf, faultOf, oddIn, timed, usualTime } from "../generators/holds";
 import { DEMO_PIECES, DEMO_RACK, DEMO_SHOP, randomPiece, randomRack, randomShop, TODAY } from "../generators/pieces";
@@ -29,6 +31,18 @@ describe(`random pieces over every choice (seed ${SEED}, ${DRAWS} draws)`, () =>
         : null,
     ).toBeNull();
   }, 150_000);
+
+  it("each stands in space: its parts' bodies are finite, and weigh something", () => {
+    fc.assert(
+      fc.property(randomPiece, (piece) => {
+        const plan = planPiece({ piece, shop: DEMO_SHOP, rack: DEMO_RACK, ownSpecies: [], today: TODAY });
+        const { weight, centre } = wholeWeight(assemble(plan, piece), () => plan.species.density);
+        expect([weight, ...centre].every(Number.isFinite)).toBe(true);
+        expect(weight).toBeGreaterThan(0);
+      }),
+      { numRuns: Math.ceil(DRAWS / 6), seed: SEED },
+    );
+  }, 120_000);
 
   it("the demo's own are among them", () => {
     for (const piece of DEMO_PIECES) expect(faultOf({ piece, shop: DEMO_SHOP, rack: DEMO_RACK })).toBeNull();

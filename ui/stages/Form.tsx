@@ -1,5 +1,6 @@
 "use client";
-import { useMemo } from "react";
+import dynamic from "next/dynamic";
+import { useMemo, useState } from "react";
 import { elevationsScene, planScene } from "../../core/drawing/elevations";
 import { SPECIES } from "../../core/wood/species";
 import { SceneView } from "../drawing/SceneView";
@@ -9,12 +10,19 @@ import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
 import { StageHead } from "./StageHead";
 
+/** Loaded when it is opened: no other page carries it. */
+const SpaceView = dynamic(() => import("../space/SpaceView").then((module) => module.SpaceView), {
+  ssr: false,
+  loading: () => <p role="status">Setting the parts up</p>,
+});
+
 /** Plan and elevations to one scale; every blue number can be typed over. */
 export function FormStage() {
   const { piece, plan, ownSpecies } = usePiece();
   const { set, fromDrawing } = useSet();
   const { say } = useUnit();
   const { form } = piece;
+  const [inSpace, setInSpace] = useState(false);
   const drawable = { geometry: plan.geometry, species: plan.species, form };
   const scenes = useMemo(
     () => [planScene(drawable), elevationsScene(drawable)] as const,
@@ -22,13 +30,26 @@ export function FormStage() {
   );
   return (
     <>
-      <StageHead title="The table to scale">
+      <StageHead
+        title="The table to scale"
+        actions={
+          <button className="button" aria-pressed={inSpace} onClick={() => setInSpace(!inSpace)}>
+            {inSpace ? "Back to the drawings" : "See it in space"}
+          </button>
+        }
+      >
         {say(
-          `Leg and apron in ${plan.species.name}: long rails ${Math.round(plan.geometry.longRail.shoulder)} mm and end rails ${Math.round(plan.geometry.endRail.shoulder)} mm between the legs. Click any underlined dimension and type.`,
+          `Leg and apron in ${plan.species.name}: long rails ${Math.round(plan.geometry.longRail.shoulder)} mm and end rails ${Math.round(plan.geometry.endRail.shoulder)} mm between the legs.${inSpace ? "" : " Click any underlined dimension and type."}`,
         )}
       </StageHead>
-      <SceneView scene={scenes[0]} height={270} onEdit={fromDrawing} />
-      <SceneView scene={scenes[1]} height={250} onEdit={fromDrawing} />
+      {inSpace ? (
+        <SpaceView />
+      ) : (
+        <>
+          <SceneView scene={scenes[0]} height={270} onEdit={fromDrawing} />
+          <SceneView scene={scenes[1]} height={250} onEdit={fromDrawing} />
+        </>
+      )}
       <FieldRow>
         <Choice
           label="Species"

@@ -76,8 +76,8 @@ function railWork(facts: BaseFacts, rail: LegRailJoint, shoulder: number, outwar
   };
 }
 
-/** How far parts are pulled apart, mm a unit: rails leave the legs before the sides leave one another. */
-const PULL = { end: 260, long: 180, leg: 0, cross: 90 };
+/** How far a leg is drawn off each of its rails along their tenons when the piece is pulled apart, and a cross-rail lowered, mm. */
+const PULL = { leg: 150, cross: 90 };
 
 function longRail(facts: BaseFacts, z: Side): Omit<AssemblyPart, "id"> {
   const { at } = facts;
@@ -102,7 +102,7 @@ function longRail(facts: BaseFacts, z: Side): Omit<AssemblyPart, "id"> {
           ]),
         }))
       : [],
-    opens: [0, 0, z * PULL.long],
+    opens: [0, 0, z * PULL.leg],
   };
 }
 
@@ -121,7 +121,7 @@ function endRail(facts: BaseFacts, x: Side): Omit<AssemblyPart, "id"> {
     // its thickness runs toward −x, so the outside of the right-hand rail is at its low side
     ...(rail ? railWork(facts, rail, shoulder, x > 0 ? -1 : 1) : { adds: [] }),
     cuts: [],
-    opens: [x * PULL.end, 0, 0],
+    opens: [x * PULL.leg, 0, 0],
   };
 }
 
@@ -167,7 +167,7 @@ function leg(facts: BaseFacts, x: Side, z: Side): Omit<AssemblyPart, "id"> {
       ...mortises(facts, joint(facts, "long-rail"), "face", x, z),
       ...mortises(facts, joint(facts, "end-rail"), "side", x, z),
     ],
-    opens: [x * PULL.leg, 0, z * (PULL.long + 120)],
+    opens: [x * PULL.leg, 0, z * PULL.leg],
   };
 }
 

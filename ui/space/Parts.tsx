@@ -1,0 +1,77 @@
+"use client";
+import { useThree } from "@react-three/fiber";
+import { useEffect, useMemo } from "react";
+import { EdgesGeometry, Matrix4, Vector3 } from "three";
+import type { AssemblyPart } from "../../core/assembly/part";
+import { cross } from "../../core/assembly/vector";
+import { geometryOf, grainOf } from "./geometry";
+
+interface Given {
+  parts: readonly AssemblyPart[];
+  colour: readonly [string, string];
+  /** 0 together, 1 pulled apart */
+  apart: number;
+  /** only this one, or all */
+  alone: string | null;
+  onPick: (id: string) => void;
+}
+
+/** Faces that meet at more than this show an edge, degrees; its colour is a pencil's. */
+const CREASE = 20;
+const EDGE = "#4a3a1a";
+
+/** The parts where they stand, drawn out along the ways their joints open. */
+export function Parts({ parts, colour, apart, alone, onPick }: Given) {
+  const invalidate = useThree((state) => state.invalidate);
+  const grain = useMemo(() => grainOf(colour), [colour]);
+  const bodies = useMemo(
+    () =>
+      parts.map((part) => {
+        const geometry = geometryOf(part);
+        return { part, geometry, edges: new EdgesGeometry(geometry, CREASE), stands: standsAt(part) };
+      }),
+    [parts],
+  );
+  useEffect(() => () => grain.dispose(), [grain]);
+  useEffect(
+    () => () => bodies.forEach(({ geometry, edges }) => [geometry, edges].forEach((each) => each.dispose())),
+    [bodies],
+  );
+  useEffect(() => invalidate(), [apart, alone, bodies, grain, invalidate]);
+  return bodies
+    .filter(({ part }) => alone === null || part.id === alone)
+    .map(({ part, geometry, edges, stands }) => (
+      <group
+        key={part.id}
+        position={part.opens.map((each) => each * (alone === null ? apart : 0)) as [number, number, number]}
+      >
+        <mesh
+          geometry={geometry}
+          matrix={stands}
+          matrixAutoUpdate={false}
+          onClick={(event) => {
+            event.stopPropagation();
+            onPick(part.id);
+          }}
+        >
+          {/* faces stand back a little, so that the edges in them are whole lines */}
+          <meshStandardMaterial
+            map={grain}
+            roughness={0.85}
+            metalness={0}
+            polygonOffset
+            polygonOffsetFactor={1}
+            polygonOffsetUnits={2}
+          />
+        </mesh>
+        <lineSegments geometry={edges} matrix={stands} matrixAutoUpdate={false}>
+          <lineBasicMaterial color={EDGE} transparent opacity={0.55} />
+        </lineSegments>
+      </group>
+    ));
+}
+
+function standsAt({ place: { at, x, y } }: AssemblyPart): Matrix4 {
+  const basis = [x, y, cross(x, y)].map(([a, b, c]) => new Vector3(a, b, c));
+  return new Matrix4().makeBasis(basis[0], basis[1], basis[2]).setPosition(...at);
+}

@@ -1,0 +1,125 @@
+"use client";
+import { Canvas } from "@react-three/fiber";
+import { useMemo, useState } from "react";
+import { bodyOf, wholeWeight } from "../../core/assembly/part";
+import { boundsOf, stood } from "../../core/assembly/solid";
+import { assemble } from "../../core/construction/assemble";
+import { stillScene } from "../../core/drawing/still";
+import { SceneView } from "../drawing/SceneView";
+import { usePiece } from "../piece/PieceProvider";
+import { Parts } from "./Parts";
+import { Turning } from "./Turning";
+
+/** Height of the view, pixels, and how many of a piece's own lengths away it is seen from. */
+const HEIGHT = 420;
+const AWAY = 1.6;
+
+/** The piece in space: turned by pointer or keys, one part by itself, or all pulled apart along the ways their joints open. */
+export function SpaceView() {
+  const { piece, plan } = usePiece();
+  const { geometry, joints, breadboards, species } = plan;
+  const { parts } = useMemo(
+    () => assemble({ geometry, joints, breadboards }, piece),
+    [geometry, joints, breadboards, piece.form],
+  );
+  const [apart, setApart] = useState(0);
+  const [alone, setAlone] = useState<string | null>(null);
+  const [frame, setFrame] = useState<HTMLElement | null>(null);
+  const shown = alone !== null && parts.some((part) => part.id === alone) ? alone : null;
+  const { middle, reach } = useMemo(() => {
+    const seen = parts.filter((part) => shown === null || part.id === shown);
+    const { least, most } = boundsOf(seen.flatMap((part) => stood(bodyOf(part), part.place)));
+    const size = Math.hypot(most[0] - least[0], most[1] - least[1], most[2] - least[2]);
+    const centre = [0, 1, 2].map((i) => (least[i] + most[i]) / 2) as [number, number, number];
+    return { middle: centre, reach: AWAY * size };
+  }, [parts, shown]);
+  const weight = useMemo(
+    () =>
+      wholeWeight({ parts: parts.filter((part) => shown === null || part.id === shown) }, () => species.density).weight,
+    [parts, shown, species],
+  );
+  const webgl = useMemo(hasWebgl, []);
+  const still = useMemo(
+    () =>
+      webgl
+        ? null
+        : stillScene(
+            parts.filter((part) => shown === null || part.id === shown),
+            () => species.colour[0],
+          ),
+    [webgl, parts, shown, species],
+  );
+  return (
+    <section aria-label="In space" data-space={webgl ? "turning" : "still"} data-parts={parts.length}>
+      <div className="flex flex-wrap items-end gap-x-5 gap-y-2">
+        <label className="text-[13px] text-graphite">
+          Look at
+          <select
+            className="input block text-ink"
+            value={shown ?? ""}
+            onChange={(event) => setAlone(event.target.value || null)}
+          >
+            <option value="">The whole piece</option>
+            {parts.map((part) => (
+              <option key={part.id} value={part.id}>
+                {part.id} {part.name.toLowerCase()}
+              </option>
+            ))}
+          </select>
+        </label>
+        {webgl && (
+          <label className="text-[13px] text-graphite">
+            Pull apart
+            <input
+              type="range"
+              className="block w-44 accent-layout"
+              min={0}
+              max={1}
+              step={0.01}
+              value={apart}
+              disabled={shown !== null}
+              onChange={(event) => setApart(Number(event.target.value))}
+            />
+          </label>
+        )}
+        <p className="self-center text-[13px] text-graphite" data-weight={weight.toFixed(2)}>
+          {weight < 10 ? weight.toFixed(1) : Math.round(weight)} kg of {species.name}, joints cut and without its
+          fastenings.
+          {webgl && " Drag to turn, or arrow keys; + and − come nearer."}
+        </p>
+      </div>
+      {still ? (
+        <>
+          <p className="lede mt-2" role="status">
+            This browser shows no pictures that turn (WebGL is missing), so here is a still one.
+          </p>
+          <SceneView scene={still} height={HEIGHT} />
+        </>
+      ) : (
+        <div
+          ref={setFrame}
+          tabIndex={0}
+          role="application"
+          aria-label="The piece in space; arrow keys turn it"
+          className="mt-2 border border-hairline bg-sheet"
+          style={{ height: HEIGHT }}
+        >
+          <Canvas flat frameloop="demand" dpr={[1, 2]} camera={{ fov: 30, near: 60, far: 40_000 }}>
+            <hemisphereLight args={["#ffffff", "#c9c0ae", 1.7]} />
+            <directionalLight position={[-900, 2600, 1500]} intensity={1.5} />
+            <Parts parts={parts} colour={species.colour} apart={apart} alone={shown} onPick={setAlone} />
+            {frame && <Turning frame={frame} middle={middle} reach={reach} />}
+          </Canvas>
+        </div>
+      )}
+    </section>
+  );
+}
+
+function hasWebgl(): boolean {
+  try {
+    return document.createElement("canvas").getContext("webgl2") !== null;
+  } catch {
+    return false;
+  }
+}
