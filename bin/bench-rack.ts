@@ -7,7 +7,7 @@ import { strips } from "../core/testing/plans";
 import { freshPiece } from "../core/piece/fresh";
 import { USUAL_SHOP } from "../core/piece/shop";
 import { putBoards, rackPage } from "../store/boards";
-import { pool } from "../store/database";
+import { endPool, pool } from "../store/database";
 import { migrate } from "../store/migrate";
 import { addPiece, savePiece } from "../store/pieces";
 import { addWorkshop } from "../store/workshops";
@@ -78,7 +78,7 @@ export async function rackOfTenThousand(judge: (what: string, value: number, mos
       await server.stop();
     }
   } finally {
-    await pool().end();
+    await endPool();
     database.remove();
   }
 }

@@ -3,7 +3,7 @@ import { execFileSync } from "node:child_process";
 import { gzipSync } from "node:zlib";
 import { randomRack } from "../core/testing/boards";
 import { putBoards } from "../store/boards";
-import { pool } from "../store/database";
+import { endPool, pool } from "../store/database";
 import { addPiece } from "../store/pieces";
 import { DEMO_PIECES } from "../tests/generators/pieces";
 import { loadDemo, serve, startDatabase } from "./harness.mjs";
@@ -69,7 +69,7 @@ export async function largeShop(judge: (what: string, value: number, most: numbe
       await shop.stop();
     }
   } finally {
-    await pool().end();
+    await endPool();
     for (const each of [small, large]) each.remove();
   }
 }

@@ -1,7 +1,7 @@
 // npm run soak: the long draws. Requests, kills, a fight for boards, random pieces, each with its counts and the seed that repeats it.
 // --seed N, --requests N, --kills N, --fight SECONDS, --pieces N; a part set to 0 is left out. It ends red when anything is wrong.
 import { execFileSync } from "node:child_process";
-import { pool } from "../store/database";
+import { endPool } from "../store/database";
 import { DEMO_PIECES } from "../tests/generators/pieces";
 import { soakFight } from "../tests/soak/fight";
 import { soakKills } from "../tests/soak/kills";
@@ -48,8 +48,7 @@ async function part(
     );
     for (const fault of found.faults.slice(0, 20)) console.log(`  ${fault}`);
   } finally {
-    await pool().end();
-    globalThis.tallerPool = undefined;
+    await endPool();
     await shop.server.stop();
     database.remove();
   }

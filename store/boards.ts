@@ -7,13 +7,16 @@ import { pool, transaction } from "./database";
 import { note } from "./history";
 import { handOver, lockBoards, lockRack } from "./reservations";
 
-interface Row {
+/** A board as it is kept, with whoever has it. */
+export interface Row {
   body: Board;
+  /** written by a Taller that knew every bound: what is older is mended as it is read */
+  checked: boolean;
   piece: string | null;
   name: string | null;
 }
 
-const RESERVATION = "left join board_reservation r on r.workshop_id = b.workshop_id and r.board_id = b.id";
+export const RESERVATION = "left join board_reservation r on r.workshop_id = b.workshop_id and r.board_id = b.id";
 
 /** Boards on the rack, of one species or all, with whoever has reserved them. Boards reserved by `forPiece` itself count as free. */
 export async function rack(
@@ -22,7 +25,7 @@ export async function rack(
   species: string | null = null,
 ): Promise<RackBoard[]> {
   const { rows } = await pool().query<Row>(
-    `select b.body, r.piece_id as piece, r.piece_name as name
+    `select b.body, b.checked, r.piece_id as piece, r.piece_name as name
        from board b ${RESERVATION} and r.piece_id is distinct from $2::uuid
       where b.workshop_id = $1 and b.left_at is null and ($3::text is null or b.species = $3)
       order by b.name_order`,
@@ -31,60 +34,11 @@ export async function rack(
   return rows.flatMap(asRackBoard);
 }
 
-/** Boards of one wood that a piece looks through, and how many of that wood there are. */
-export interface Offered {
-  boards: RackBoard[];
-  total: number;
-}
-/** Boards that come with a piece's page, and the most it looks through: a fair sample of a longer rack. Ours: plans stay quick, and a page small. */
-export const AT_ONCE = 120;
-export const OFFERED = 1000;
-
-/**
- * The boards a piece uses and up to `most` others of its wood: free ones first, then in no order, so that what is left out is like what is taken.
- *
- * @param uses  boards it names, on the rack or not
- */
-export async function offeredBoards(
-  workshop: string,
-  piece: string,
-  species: string,
-  uses: readonly string[],
-  most: number,
-): Promise<Offered> {
-  const values = [workshop, piece, species, uses];
-  const [
-    { rows },
-    {
-      rows: [{ total }],
-    },
-  ] = await Promise.all([
-    pool().query<Row>(
-      `with taken as (
-         select b.body, b.name_order, r.piece_id as piece, r.piece_name as name
-           from board b ${RESERVATION} and r.piece_id is distinct from $2::uuid
-          where b.workshop_id = $1 and b.left_at is null and b.id = any($4)),
-       others as (
-         select b.body, b.name_order, r.piece_id as piece, r.piece_name as name
-           from board b ${RESERVATION} and r.piece_id is distinct from $2::uuid
-          where b.workshop_id = $1 and b.left_at is null and b.species = $3 and not (b.id = any($4))
-          order by r.piece_id is not null, b.shuffle limit ${Math.floor(most)})
-       select body, piece, name from (select * from taken union all select * from others) each order by name_order`,
-      values,
-    ),
-    pool().query<{ total: number }>(
-      "select count(*)::int as total from board where workshop_id = $1 and species = $2 and left_at is null",
-      [workshop, species],
-    ),
-  ]);
-  return { boards: rows.flatMap(asRackBoard), total };
-}
-
 const SORTS = { name: "b.name_order", length: "b.length desc, b.name_order", width: "b.width desc, b.name_order" };
 /** One page of the rack: boards that match, from the `from`th on. Counting is a query of its own, so that the page itself stays quick. */
 export async function rackPage(workshop: string, asked: RackQuery, from: number): Promise<RackBoard[]> {
   const { where, values } = matching(workshop, asked);
-  const text = `select b.body, r.piece_id as piece, r.piece_name as name from board b ${RESERVATION} where ${where} order by ${SORTS[asked.sort]} limit ${RACK_PAGE} offset $${values.length + 1}`;
+  const text = `select b.body, b.checked, r.piece_id as piece, r.piece_name as name from board b ${RESERVATION} where ${where} order by ${SORTS[asked.sort]} limit ${RACK_PAGE} offset $${values.length + 1}`;
   const { rows } = await pool().query<Row>({
     name: prepared(text),
     text,
@@ -140,8 +94,8 @@ function matching(workshop: string, asked: RackQuery): { where: string; values: 
 
 const asBoard = (body: Board): Board => ({ ...body, cutFrom: body.cutFrom ?? "" });
 /** A row as this Taller takes it; one that holds no sizes is no board. */
-function asRackBoard({ body, piece, name }: Row): RackBoard[] {
-  const board = mendBoard(asBoard(body));
+export function asRackBoard({ body, checked, piece, name }: Row): RackBoard[] {
+  const board = checked ? asBoard(body) : mendBoard(asBoard(body));
   return board ? [{ ...board, reservedBy: piece ? { piece, name: name ?? "another piece" } : null }] : [];
 }
 
@@ -188,9 +142,9 @@ export async function addBoards(
   await lockRack(client, workshop);
   await lockBoards(client, workshop, ids);
   const { rows } = await client.query<{ id: string; fresh: boolean }>(
-    `insert into board (workshop_id, id, body)
-     select $1, item ->> 'id', item from jsonb_array_elements($2::jsonb) as item order by item ->> 'id'
-     on conflict (workshop_id, id) do update set body = excluded.body, left_at = null, left_why = null where board.left_why is distinct from 'cut'
+    `insert into board (workshop_id, id, checked, body)
+     select $1, item ->> 'id', true, item from jsonb_array_elements($2::jsonb) as item order by item ->> 'id'
+     on conflict (workshop_id, id) do update set body = excluded.body, checked = true, left_at = null, left_why = null where board.left_why is distinct from 'cut'
      returning id, xmax = 0 as fresh`,
     [workshop, JSON.stringify(boards)],
   );
@@ -213,8 +167,8 @@ export async function addBoard(workshop: string, board: Board): Promise<boolean>
   return transaction(async (client) => {
     await lockRack(client, workshop);
     const { rowCount } = await client.query(
-      `insert into board (workshop_id, id, body) values ($1, $2, $3)
-       on conflict (workshop_id, id) do update set body = excluded.body, left_at = null, left_why = null where board.left_why = 'taken off'`,
+      `insert into board (workshop_id, id, checked, body) values ($1, $2, true, $3)
+       on conflict (workshop_id, id) do update set body = excluded.body, checked = true, left_at = null, left_why = null where board.left_why = 'taken off'`,
       [workshop, board.id, JSON.stringify(board)],
     );
     if (rowCount !== 1) return false;
@@ -227,7 +181,7 @@ export async function addBoard(workshop: string, board: Board): Promise<boolean>
 /** One board, on the rack or gone; `at` says which version this is. */
 export async function boardOf(workshop: string, id: string): Promise<{ board: RackBoard; left: string | null } | null> {
   const { rows } = await pool().query<Row & { left_why: string | null }>(
-    `select b.body, b.left_why, r.piece_id as piece, r.piece_name as name from board b ${RESERVATION} where b.workshop_id = $1 and b.id = $2`,
+    `select b.body, b.checked, b.left_why, r.piece_id as piece, r.piece_name as name from board b ${RESERVATION} where b.workshop_id = $1 and b.id = $2`,
     [workshop, id],
   );
   const board = rows[0] && asRackBoard(rows[0])[0];
@@ -241,8 +195,13 @@ export async function changeBoard(workshop: string, before: Board, after: Board)
       "select body from board where workshop_id = $1 and id = $2 and left_at is null for update",
       [workshop, before.id],
     );
-    if (!rows[0] || JSON.stringify(sorted(asBoard(rows[0].body))) !== JSON.stringify(sorted(before))) return false;
-    await client.query("update board set body = $3 where workshop_id = $1 and id = $2", [workshop, before.id, after]);
+    const stands = rows[0] && mendBoard(asBoard(rows[0].body));
+    if (!stands || !sameBoard(stands, before)) return false;
+    await client.query("update board set body = $3, checked = true where workshop_id = $1 and id = $2", [
+      workshop,
+      before.id,
+      after,
+    ]);
     await note(client, workshop, [before.id], "changed", {});
     return true;
   });
@@ -259,7 +218,7 @@ const sorted = (value: unknown): unknown =>
         )
       : value;
 /** Whether two boards say the same, in whatever order their fields stand. */
-export const sameBoard = (a: Board, b: Board) =>
+export const sameBoard = (a: Board, b: Board): boolean =>
   JSON.stringify(sorted(asBoard(a))) === JSON.stringify(sorted(asBoard(b)));
 
 /** Takes a board off the rack; false when it was not there or a piece has it. */

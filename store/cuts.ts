@@ -1,4 +1,5 @@
 import type { PoolClient } from "pg";
+import { mendBoard } from "../core/piece/mend";
 import type { Piece, Sawn } from "../core/piece/schema";
 import type { Board } from "../core/stock/board";
 import { sawnFault } from "../core/stock/sawn";
@@ -53,7 +54,7 @@ async function cut(client: PoolClient, workshop: string, piece: string, sawn: Sa
     throw new CutRefused(`${board.id} has been taken off the rack. Take another board for what it should give.`);
   if (now.holder && now.holder !== piece)
     throw new CutRefused(`${board.id} is reserved for another piece. Take another board, or free it there.`);
-  if (!sameBoard(now.body, board))
+  if (!sameBoard(mendBoard(now.body) ?? now.body, board))
     throw new CutRefused(
       `${board.id} was changed on the rack since it was laid out. Load the piece again and look at its cuts.`,
     );
@@ -63,8 +64,8 @@ async function cut(client: PoolClient, workshop: string, piece: string, sawn: Sa
   );
   await client.query("delete from board_reservation where workshop_id = $1 and board_id = $2", [workshop, board.id]);
   const { rows: put } = await client.query<{ id: string }>(
-    `insert into board (workshop_id, id, body) select $1, item ->> 'id', item from jsonb_array_elements($2::jsonb) as item order by item ->> 'id'
-     on conflict (workshop_id, id) do update set body = excluded.body, left_at = null, left_why = null, cut_by = null where board.left_why = 'taken off' and board.cut_from = $3 returning id`,
+    `insert into board (workshop_id, id, checked, body) select $1, item ->> 'id', true, item from jsonb_array_elements($2::jsonb) as item order by item ->> 'id'
+     on conflict (workshop_id, id) do update set body = excluded.body, checked = true, left_at = null, left_why = null, cut_by = null where board.left_why = 'taken off' and board.cut_from = $3 returning id`,
     [workshop, JSON.stringify(offcuts), board.id],
   );
   if (put.length < offcuts.length)

@@ -11,6 +11,13 @@ export function pool(): Pool {
   return globalThis.tallerPool;
 }
 
+/** Ends the pool; whoever asks again gets another. */
+export async function endPool(): Promise<void> {
+  const ended = globalThis.tallerPool;
+  globalThis.tallerPool = undefined;
+  await ended?.end();
+}
+
 /** An idle connection that is lost says so here; the pool makes another when one is asked for. */
 function listening(made: Pool): Pool {
   made.on("error", (error) => console.error(`A connection to the database was lost: ${error.message}`));

@@ -1,6 +1,6 @@
 import { boardsNamed } from "../core/piece/copy";
 import type { PlanInputs } from "../core/plan";
-import { OFFERED, offeredBoards } from "./boards";
+import { OFFERED, offeredBoards } from "./offered";
 import { openPiece, OpenPiece } from "./pieces";
 import type { Workshop } from "./workshops";
 

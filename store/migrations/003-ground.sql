@@ -34,6 +34,8 @@ alter table board_event add column species text, add column xid xid8 not null de
 create index board_event_species on board_event (workshop_id, species, xid);
 alter table workshop add column changed xid8 not null default pg_current_xact_id();
 
+-- Boards written before their bounds were known are mended as they are read; whoever tightens a bound sets this back to false.
+alter table board add column checked boolean not null default false;
 -- Boards of a wood in an order that is no order: a part of them is a fair sample.
 alter table board add column shuffle text generated always as (md5(id)) stored;
 create index board_shuffle on board (workshop_id, species, shuffle) where left_at is null;

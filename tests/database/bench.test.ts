@@ -3,9 +3,10 @@ import { USUAL_SHOP } from "../../core/piece/shop";
 import { planPiece } from "../../core/plan";
 import { summarise } from "../../core/summary";
 import { demoBoard } from "../../core/testing/boards";
-import { OFFERED, offeredBoards, putBoards } from "../../store/boards";
+import { putBoards } from "../../store/boards";
 import { pool } from "../../store/database";
 import { savedInputs } from "../../store/inputs";
+import { OFFERED, offeredBoards } from "../../store/offered";
 import { addPiece, openPiece, savePiece } from "../../store/pieces";
 import {
   benchPage,

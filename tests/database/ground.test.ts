@@ -9,7 +9,7 @@ import type { Piece } from "../../core/piece/schema";
 import { USUAL_SHOP } from "../../core/piece/shop";
 import { planPiece } from "../../core/plan";
 import { demoBoard } from "../../core/testing/boards";
-import { addBoard, boardOf, putBoards, rack, standingOf } from "../../store/boards";
+import { addBoard, boardOf, changeBoard, putBoards, rack, standingOf } from "../../store/boards";
 import { differencesInBooks, mendBooks } from "../../store/books";
 import { pool, transaction } from "../../store/database";
 import { migrate } from "../../store/migrate";
@@ -105,6 +105,17 @@ describe("pieces with sawn boards", () => {
 });
 
 describe("boards and those who want them", () => {
+  it("a board from before a bound is read mended, and can be changed and sawn as it is read", async () => {
+    await pool().query(
+      "update board set body = jsonb_set(body::jsonb, '{moisture}', '400')::json, checked = false where id = 'B1'",
+    );
+    const { reservedBy: _, ...board } = (await boardOf(shop, "B1"))!.board;
+    expect(board.moisture).toBe(60);
+    expect(await changeBoard(shop, board, { ...board, shelf: "Z" })).toBe(true);
+    expect(
+      (await pool().query("select body ->> 'moisture' as moisture, checked from board where id = 'B1'")).rows,
+    ).toEqual([{ moisture: "60", checked: true }]);
+  });
   it("of ten that add board NEW9 at once one is told yes", async () => {
     const told = await Promise.all(Array.from({ length: 10 }, () => addBoard(shop, plain(demoBoard({ id: "NEW9" })))));
     expect(told.filter(Boolean)).toHaveLength(1);

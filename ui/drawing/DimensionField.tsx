@@ -57,7 +57,7 @@ export function DimensionField({
           role="alert"
           className="absolute top-full left-0 z-20 w-64 border border-fix bg-white p-2 text-[13px] text-fix"
         >
-          {name}: {fault}
+          {fault.startsWith(name) ? fault : `${name}: ${fault}`}
         </p>
       )}
     </div>

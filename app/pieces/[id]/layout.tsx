@@ -1,7 +1,7 @@
 import { notFound } from "next/navigation";
 import type { ReactNode } from "react";
 import { boardsNamed } from "../../../core/piece/copy";
-import { AT_ONCE, offeredBoards } from "../../../store/boards";
+import { AT_ONCE, offeredBoards } from "../../../store/offered";
 import { openPiece } from "../../../store/pieces";
 import { currentWorkshop } from "../../../store/workshops";
 import { LitProvider } from "../../../ui/piece/lit";

@@ -1,6 +1,6 @@
 import { boardsNamed } from "../../../../../core/piece/copy";
 import { isKeepable } from "../../../../../core/piece/fields";
-import { OFFERED, offeredBoards } from "../../../../../store/boards";
+import { OFFERED, offeredBoards } from "../../../../../store/offered";
 import { openPiece } from "../../../../../store/pieces";
 import { currentWorkshop } from "../../../../../store/workshops";
 import { isBoardName, isId, noPiece, refuse, route } from "../../../answer";

@@ -1,0 +1,52 @@
+import type { RackBoard } from "../core/stock/board";
+import { asRackBoard, RESERVATION, Row } from "./boards";
+import { pool } from "./database";
+
+/** Boards of one wood that a piece looks through, and how many of that wood there are. */
+export interface Offered {
+  boards: RackBoard[];
+  total: number;
+}
+/** Boards that come with a piece's page, and the most it looks through: a fair sample of a longer rack. Ours: plans stay quick, and a page small. */
+export const AT_ONCE = 120;
+export const OFFERED = 1000;
+
+/**
+ * The boards a piece uses and up to `most` others of its wood: free ones first, then in no order, so that what is left out is like what is taken.
+ *
+ * @param uses  boards it names, on the rack or not
+ */
+export async function offeredBoards(
+  workshop: string,
+  piece: string,
+  species: string,
+  uses: readonly string[],
+  most: number,
+): Promise<Offered> {
+  const values = [workshop, piece, species, uses];
+  const [
+    { rows },
+    {
+      rows: [{ total }],
+    },
+  ] = await Promise.all([
+    pool().query<Row>(
+      `with taken as (
+         select b.body, b.checked, b.name_order, r.piece_id as piece, r.piece_name as name
+           from board b ${RESERVATION} and r.piece_id is distinct from $2::uuid
+          where b.workshop_id = $1 and b.left_at is null and b.id = any($4)),
+       others as (
+         select b.body, b.checked, b.name_order, r.piece_id as piece, r.piece_name as name
+           from board b ${RESERVATION} and r.piece_id is distinct from $2::uuid
+          where b.workshop_id = $1 and b.left_at is null and b.species = $3 and not (b.id = any($4))
+          order by r.piece_id is not null, b.shuffle limit ${Math.floor(most)})
+       select body, checked, piece, name from (select * from taken union all select * from others) each order by name_order`,
+      values,
+    ),
+    pool().query<{ total: number }>(
+      "select count(*)::int as total from board where workshop_id = $1 and species = $2 and left_at is null",
+      [workshop, species],
+    ),
+  ]);
+  return { boards: rows.flatMap(asRackBoard), total };
+}
