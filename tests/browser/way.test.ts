@@ -117,7 +117,7 @@ describe("dimensions typed on the drawing", () => {
     await typeDimension(page, "Top length", typed);
     const alert = await page.waitForSelector('[role="alert"]');
     const words = await alert!.evaluate((each) => each.textContent!);
-    expect(words).toMatch(/^Top length(:| must) /);
+    expect(words).toMatch(/^Top length(:| must| can be)/);
     expect(words).toMatch(message);
     expect(await page.$eval('input[aria-label="Top length"]', (each) => (each as HTMLInputElement).value)).toBe(typed);
     expect(await fileOf(id)).toBe(before);
