@@ -1,8 +1,8 @@
 "use client";
 import { Canvas } from "@react-three/fiber";
 import { useMemo, useState } from "react";
-import { bodyOf, wholeWeight } from "../../core/assembly/part";
-import { boundsOf, stood } from "../../core/assembly/solid";
+import { bodyOf } from "../../core/assembly/part";
+import { boundsOf, bulkOf, stood } from "../../core/assembly/solid";
 import { assemble } from "../../core/construction/assemble";
 import { stillScene } from "../../core/drawing/still";
 import { SceneView } from "../drawing/SceneView";
@@ -26,28 +26,25 @@ export function SpaceView() {
   const [alone, setAlone] = useState<string | null>(null);
   const [frame, setFrame] = useState<HTMLElement | null>(null);
   const shown = alone !== null && parts.some((part) => part.id === alone) ? alone : null;
+  const bodies = useMemo(() => parts.map((part) => ({ part, body: stood(bodyOf(part), part.place) })), [parts]);
+  const seen = useMemo(() => bodies.filter(({ part }) => shown === null || part.id === shown), [bodies, shown]);
   const { middle, reach } = useMemo(() => {
-    const seen = parts.filter((part) => shown === null || part.id === shown);
-    const { least, most } = boundsOf(seen.flatMap((part) => stood(bodyOf(part), part.place)));
+    const { least, most } = boundsOf(seen.flatMap(({ body }) => body));
     const size = Math.hypot(most[0] - least[0], most[1] - least[1], most[2] - least[2]);
     const centre = [0, 1, 2].map((i) => (least[i] + most[i]) / 2) as [number, number, number];
     return { middle: centre, reach: AWAY * size };
-  }, [parts, shown]);
-  const weight = useMemo(
-    () =>
-      wholeWeight({ parts: parts.filter((part) => shown === null || part.id === shown) }, () => species.density).weight,
-    [parts, shown, species],
-  );
+  }, [seen]);
+  const weight = seen.reduce((sum, { body }) => sum + (bulkOf(body).volume / 1e9) * species.density, 0);
   const webgl = useMemo(hasWebgl, []);
   const still = useMemo(
     () =>
       webgl
         ? null
         : stillScene(
-            parts.filter((part) => shown === null || part.id === shown),
+            seen.map(({ part }) => part),
             () => species.colour[0],
           ),
-    [webgl, parts, shown, species],
+    [webgl, seen, species],
   );
   return (
     <section aria-label="In space" data-space={webgl ? "turning" : "still"} data-parts={parts.length}>
