@@ -13,6 +13,7 @@ export default defineConfig({
             "tests/command/**/*.test.ts",
             "tests/random/**/*.test.ts",
             "tests/goldens/**/*.test.ts",
+            "tests/house/**/*.test.ts",
           ],
           testTimeout: 30_000,
         },

@@ -38,7 +38,7 @@ export async function largeShop(judge: (what: string, value: number, most: numbe
       await addPiece(id, {
         ...DEMO_PIECES[n % DEMO_PIECES.length],
         name: `Piece ${n}`,
-        panel: { ...DEMO_PIECES[n % DEMO_PIECES.length].panel, strips: [] },
+        panels: { top: { ...DEMO_PIECES[n % DEMO_PIECES.length].panels.top, strips: [] } },
         cutting: { ...DEMO_PIECES[0].cutting, sections: [], sawn: [], spoiled: [] },
       });
     const [demo, shop] = [await serve(small.url), await serve(large.url)];

@@ -1,11 +1,13 @@
 /**
  * npm run bench: speed as ratios within one run, since timings on shared machines drift.
- * (a) a full re-plan after one dimension changes, against a structuredClone of the resulting plan;
+ * (a) a full re-plan after one dimension changes, against a structuredClone of the resulting plan, for the dining table and for a
+ *     trestle with a shelf; (j) drawing all views after it, against the re-plan;
  * (c) three years of moisture in 60 different parts, against summing as many array elements, once a simulated day and layer;
  * (d) what one step of the dragged month draws, against a structuredClone of the plan;
  * (b) the panel search on the demo rack and 20 seeded racks, against the highs solver on the same model;
  * (h) the panel search on forty racks so small that every panel can be tried;
  * (f) a rack of ten thousand boards: its first page against a `select 1`, and scrolling; (g) fifty clients that reserve twenty of its boards;
+ * `--quick`: (a) and (j) only.
  * (e) all parts from all boards on six seeded racks, `--all` sixty, against the highs solver on the same model.
  */
 import highsLoader from "highs";
@@ -13,6 +15,7 @@ import { readFileSync } from "node:fs";
 import { cuts } from "./bench-cuts";
 import { rackOfTenThousand } from "./bench-rack";
 import { largeShop } from "./bench-shop";
+import { median, timed, typing } from "./bench-typing";
 import { dailyAir, moistureYear } from "../core/climate/year";
 import { closeUp } from "../core/drawing/close-up";
 import { endGrainScene, movementScene } from "../core/drawing/top";
@@ -23,7 +26,6 @@ import { readPiece } from "../core/formats/piece-file";
 import { readRack } from "../core/formats/rack-csv";
 import { panelCandidates } from "../core/layout/candidates";
 import { BEAUTY_BUDGET, ComposeInputs, Composed, composePanel } from "../core/layout/compose";
-import { applyPatches } from "../core/piece/patch";
 import { USUAL_SHOP } from "../core/piece/shop";
 import { createPlanner } from "../core/plan";
 import type { RackBoard } from "../core/stock/board";
@@ -34,9 +36,6 @@ import { randomRack } from "../core/testing/boards";
 import { SPECIES } from "../core/wood/species";
 
 const DAY = "2026-11-23";
-const read = readPiece(readFileSync("demo/pieces/1-dining-table.json", "utf8"));
-if (!read.ok) throw new Error(read.message);
-const { piece } = read;
 const demoRack: RackBoard[] = readRack(readFileSync("demo/rack.csv", "utf8"), SPECIES, DAY).boards.map((board) => ({
   ...board,
   reservedBy: null,
@@ -48,42 +47,6 @@ const judge = (what: string, value: number, most: number) => {
   failed ||= !ok;
   console.log(`${ok ? "holds" : "FAILS"}  ${what}: ${value.toFixed(value < 10 ? 3 : 1)} (at most ${most})`);
 };
-const median = (values: number[]) => values.slice().sort((a, b) => a - b)[Math.floor(values.length / 2)];
-const timed = (work: () => void) => {
-  const from = performance.now();
-  work();
-  return performance.now() - from;
-};
-
-function replan(): void {
-  const planner = createPlanner();
-  const at = (length: number) =>
-    planner({
-      piece: applyPatches(piece, [{ path: ["form", "top", "length"], value: length }]),
-      shop: USUAL_SHOP,
-      rack: demoRack,
-      ownSpecies: [],
-      today: DAY,
-    });
-  for (let i = 0; i < 200; i += 1) structuredClone(at(2000 + i));
-  const ratios: number[] = [];
-  for (let round = 0; round < 15; round += 1) {
-    const plan = at(1999 - round);
-    const plans = timed(() => {
-      for (let i = 0; i < 20; i += 1) at(2000 + i + round * 0.5);
-    });
-    const clones = timed(() => {
-      for (let i = 0; i < 20; i += 1) structuredClone(plan);
-    });
-    ratios.push(plans / clones);
-  }
-  judge(
-    "(a) re-plan after the top's length changes ÷ structuredClone of the plan, median of 15 rounds",
-    median(ratios),
-    5,
-  );
-}
-
 /** Sixty parts, no two alike, from shop to room: every step of the course with its layers, against the plainest loop over as many numbers. */
 function diffusion(): void {
   const year = moistureYear({ kind: "typical", id: "heated-temperate" });
@@ -254,12 +217,14 @@ function smallPanels(): void {
   judge("(h) small racks, of 40, on which the panel search is not optimal", off, 0);
 }
 
-replan();
-diffusion();
-drag();
-await panels();
-smallPanels();
-await rackOfTenThousand(judge);
-await largeShop(judge);
-await cuts(judge, process.argv.includes("--all") ? 60 : 6);
+typing(judge, demoRack);
+if (!process.argv.includes("--quick")) {
+  diffusion();
+  drag();
+  await panels();
+  smallPanels();
+  await rackOfTenThousand(judge);
+  await largeShop(judge);
+  await cuts(judge, process.argv.includes("--all") ? 60 : 6);
+}
 process.exitCode = failed ? 1 : 0;

@@ -52,7 +52,7 @@ try {
       stage,
       `/pieces/${table}/${stage}`,
     ]),
-    ["space", `/pieces/${ids[3]}/form`],
+    ["space", `/pieces/${ids.at(-1)}/form`],
     ["sheets", `/pieces/${table}/sheets`],
     ["movement-breadboard", `/pieces/${ids[3]}/movement`],
     ["sources", `/pieces/${ids[3]}/sources`],

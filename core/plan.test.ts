@@ -9,7 +9,7 @@ import { USUAL_SHOP } from "./piece/shop";
 import { demoBoard } from "./testing/boards";
 import { at, find, planOf, plainRack, strips, tableWith, TODAY } from "./testing/plans";
 
-const seven = at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"));
+const seven = at("panels.top.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"));
 const bread = at("form.construction", "breadboard");
 const channel = at("form.construction", "channel");
 const slatted = at("form.construction", "slatted");
@@ -51,18 +51,18 @@ const TROUBLE: Patch[][] = [
   [at("joints.buttons.grooveDepth", 22)],
   [at("form.apron.thickness", 14)],
   [seven, at("form.top.width", 1150)],
-  [seven, at("panel.strips.0.board", "Z99")],
+  [seven, at("panels.top.strips.0.board", "Z99")],
   [seven, at("form.top.thickness", 37)],
-  [seven, at("panel.strips.1.face", "bark-up")],
+  [seven, at("panels.top.strips.1.face", "bark-up")],
   [seven, at("choices.stages", "all-at-once")],
   [seven, at("glueUp.adhesive", "pva")],
   [seven, at("brief.place", "porch"), at("brief.climate.id", "porch-temperate")],
   [at("faces.heater", "heater"), at("faces.below", "bare")],
   [at("joints.fastening", "screwed")],
-  [at("joints.fastening", "figure-8"), at("joints.figure8.longRails", "across")],
+  [at("joints.fastening", "figure-8"), at("joints.figure8.lengthwise", "across")],
   [
     at("joints.fastening", "figure-8"),
-    at("joints.figure8", { centres: 9, swing: 20, longRails: "along" }),
+    at("joints.figure8", { centres: 9, swing: 20, lengthwise: "along" }),
     at("form.top.width", 1300),
     at("moisture.value", 6),
   ],
@@ -195,7 +195,7 @@ const ELSEWHERE: [string, () => Plan][] = [
     "boards.centre",
     () =>
       planOf(
-        tableWith(at("panel.strips", strips("B1", "B1", "B1", "B1"))),
+        tableWith(at("panels.top.strips", strips("B1", "B1", "B1", "B1"))),
         otherBoards(() => ({ width: 220 })),
       ),
   ],

@@ -57,7 +57,7 @@ describe("a list of stages", () => {
 });
 
 describe("a plan in which something fails", () => {
-  const piece = tableWith(at("panel.strips", strips("B1", "B2", "B3")));
+  const piece = tableWith(at("panels.top.strips", strips("B1", "B2", "B3")));
   const inputs = { piece, shop: USUAL_SHOP, rack: plainRack(), ownSpecies: [], today: TODAY };
   // a board no version of Taller would have written
   const broken = { ...inputs, rack: [...plainRack(), { ...plainRack()[0], id: "X1", defects: null as never }] };

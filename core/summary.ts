@@ -65,7 +65,7 @@ function cardOf(piece: Piece, plan: Plan): Card {
   return {
     ...namesOf(piece),
     species: plan.species.name,
-    scene: thumbScene({ geometry: plan.geometry, species: plan.species, form: piece.form }),
+    scene: thumbScene({ ...plan, form: piece.form }),
     levels: stageLevels(plan.verdicts, piece),
     next:
       first && first.level === "fix"

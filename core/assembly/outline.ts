@@ -32,6 +32,9 @@ export const circle = ([a, b]: Spot, radius: number): Loop => [
   { at: [a - radius, b], rise: radius },
 ];
 
+/** Edges that bow less are straight, mm: no saw cuts the difference. */
+const FLATTEST = 1e-6;
+
 /** Area, mm², and its first moments about the axes, mm³; arcs by their closed form. @source circular segment: r²(θ − sin θ)/2 */
 export function areaOf(outline: Outline): { area: number; moments: Spot } {
   const loops = [{ loop: outline.outer, sign: 1 }, ...outline.holes.map((loop) => ({ loop, sign: -1 }))];
@@ -55,7 +58,7 @@ function loopArea(loop: Loop): { area: number; moments: Spot } {
     area += twice / 2;
     a += (twice * (p[0] + q[0])) / 6;
     b += (twice * (p[1] + q[1])) / 6;
-    if (rise === 0) continue;
+    if (Math.abs(rise) <= FLATTEST) continue;
     const { radius, half, centre, out } = arcOf(p, q, rise);
     const segment = ((radius * radius) / 2) * (2 * half - Math.sin(2 * half));
     // from the circle's centre out to the middle of the segment's weight
@@ -91,7 +94,8 @@ function arcOf(p: Spot, q: Spot, rise: number): { radius: number; half: number; 
 export function polygonOf(loop: Loop, sag: number): Spot[] {
   return loop.flatMap(({ at: p, rise }, i): Spot[] => {
     const q = loop[(i + 1) % loop.length].at;
-    if (rise === 0) return [p];
+    // so flat an arc is its own chord
+    if (Math.abs(rise) <= sag) return [p];
     const { radius, half, centre, out } = arcOf(p, q, rise);
     const step = 2 * Math.acos(Math.max(0, 1 - sag / radius));
     const pieces = Math.max(2, Math.ceil((2 * half) / step));

@@ -1,15 +1,18 @@
 import { less, together } from "./carve";
-import type { Place } from "./place";
-import { Shape, solidOf } from "./shape";
-import { bulkOf, Solid, stood } from "./solid";
-import { add, times, Vec } from "./vector";
+import { Place, toPiece } from "./place";
+import { SAG, Shape, solidOf } from "./shape";
+import { Solid, stood } from "./solid";
+import type { Make, Role } from "./sort";
+import type { Vec } from "./vector";
 
 /** Where a joint adds wood to a part or takes it away: a body in the part's own frame. */
 export interface Worked {
-  /** the meeting it belongs to, such as "leg+long-rail" */
+  /** the meeting it belongs to, such as "foot+post" */
   by: string;
   shape: Shape;
   place: Place;
+  /** comes out of the part it enters, so that it shows when the piece stands */
+  shows?: boolean;
 }
 
 /** One piece of wood where it stands in the piece. */
@@ -19,6 +22,16 @@ export interface AssemblyPart {
   /** what identical ones share, such as "leg" */
   kind: string;
   name: string;
+  /** how a sentence calls it, where that is not its name; several of them, where that is not its name with an s */
+  said?: string;
+  plural?: string;
+  /** before its number on the wood */
+  letter: string;
+  role: Role;
+  /** how it is made when it is glued up from several pieces */
+  make: Make;
+  /** what the cut list says of it beside its sizes */
+  note: string;
   shape: Shape;
   place: Place;
   /** tenons and tongues beyond its shoulders, and mortises, grooves and holes cut into it */
@@ -33,30 +46,37 @@ export interface Assembly {
   parts: readonly AssemblyPart[];
 }
 
-/** The body of a part in its own frame, with its joints worked. */
-export function bodyOf({ shape, adds, cuts }: AssemblyPart): Solid {
-  const worked = ({ shape: form, place }: Worked) => stood(solidOf(form), place);
-  const whole = adds.reduce((body, each) => together(body, worked(each)), solidOf(shape));
+/** The box a part needs with what its joints add, in its own frame: what is milled for it, mm. */
+export function extentOf({ shape, adds }: Pick<AssemblyPart, "shape" | "adds">): {
+  length: number;
+  width: number;
+  thickness: number;
+} {
+  // what has no length of its own can't be cut: it is told by the size it lacks
+  if (!(shape.length > 0)) return { length: shape.length, width: shape.width, thickness: shape.thickness };
+  const least = [0, 0, 0];
+  const most = [shape.length, shape.width, shape.thickness];
+  for (const { shape: one, place } of adds)
+    for (const corner of [
+      [0, 0, 0],
+      [one.length, one.width, one.thickness],
+    ] as Vec[])
+      toPiece(place, corner).forEach((value, i) => {
+        least[i] = Math.min(least[i], value);
+        most[i] = Math.max(most[i], value);
+      });
+  return { length: most[0] - least[0], width: most[1] - least[1], thickness: most[2] - least[2] };
+}
+
+/** The body of a part in its own frame, with its joints worked. @param sag  how far a chord may lie from its arc, mm */
+export function bodyOf({ shape, adds, cuts }: Pick<AssemblyPart, "shape" | "adds" | "cuts">, sag = SAG): Solid {
+  const worked = ({ shape: form, place }: Worked) => stood(solidOf(form, sag), place);
+  const whole = adds.reduce((body, each) => together(body, worked(each)), solidOf(shape, sag));
   return cuts.reduce((body, each) => less(body, worked(each)), whole);
 }
 
-/** A part's weight, kg, and where it pulls, in the piece's frame. @param density kg/m³ */
-export function weightOf(part: AssemblyPart, density: number): { weight: number; centre: Vec } {
-  const { volume, centre } = bulkOf(stood(bodyOf(part), part.place));
-  return { weight: (volume / 1e9) * density, centre };
-}
-
-/** The weight of all parts together, kg, and where it pulls. @param densityOf of each part, kg/m³ */
-export function wholeWeight(
-  { parts }: Assembly,
-  densityOf: (part: AssemblyPart) => number,
-): { weight: number; centre: Vec } {
-  let weight = 0;
-  let moment: Vec = [0, 0, 0];
-  for (const part of parts) {
-    const one = weightOf(part, densityOf(part));
-    weight += one.weight;
-    moment = add(moment, times(one.centre, one.weight));
-  }
-  return { weight, centre: weight === 0 ? [0, 0, 0] : times(moment, 1 / weight) };
-}
+/** What can be seen of a part when the piece stands, in its own frame: its shape, and tenons that come through. */
+export const standingBody = ({ shape, adds }: Pick<AssemblyPart, "shape" | "adds">, sag = SAG): Solid =>
+  adds
+    .filter((each) => each.shows)
+    .reduce((body, each) => together(body, stood(solidOf(each.shape, sag), each.place)), solidOf(shape, sag));

@@ -46,3 +46,9 @@ export const within = (outer: Place, inner: Place): Place => ({
   x: turned(outer, inner.x),
   y: turned(outer, inner.y),
 });
+
+/** The other way round: something that stands at `place` in the piece, as a part that stands at `outer` has it. */
+export const seenFrom = (outer: Place, place: Place): Place => {
+  const direction = (way: Vec): Vec => toPart({ ...outer, at: [0, 0, 0] }, way);
+  return { at: toPart(outer, place.at), x: direction(place.x), y: direction(place.y) };
+};

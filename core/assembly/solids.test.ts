@@ -5,7 +5,7 @@ import { beforeAll, describe, expect, it } from "vitest";
 import { less, shared, together } from "./carve";
 import { circle, Loop, Outline, polygonOf, Spot, straight } from "./outline";
 import { Place, placeOf } from "./place";
-import { isInside, Plane, Shape, solidOf } from "./shape";
+import { Shape, solidOf } from "./shape";
 import { boundsOf, bulkOf, inverted, Solid, stood } from "./solid";
 import { cross, dot, long, unit, Vec } from "./vector";
 
@@ -186,6 +186,24 @@ describe(`solids of parts against manifold-3d (seed ${SEED})`, () => {
     );
     expect(left).toBeGreaterThan(150);
   });
+  it("200 random parts, wherever they stand, cover the same when they are seen along an axis", () => {
+    fc.assert(
+      fc.property(shape, place, (drawn, where) => {
+        const columns = [where.x, where.y, cross(where.x, where.y), where.at].flatMap((each, i) => [
+          ...each,
+          i === 3 ? 1 : 0,
+        ]);
+        const faces = stood(solidOf(drawn, SAG), where).filter(({ n }) => n[2] > 0);
+        const polygons = faces.map(({ corners }) => corners.map(([x, y]): [number, number] => [x, y]));
+        const ours = polygons.length === 0 ? 0 : kit.CrossSection.ofPolygons(polygons, "NonZero").area();
+        const their = theirs(drawn)
+          .transform(columns as unknown as Mat4)
+          .project();
+        expect(Math.abs(ours - their.area()) / (drawn.length * drawn.width)).toBeLessThan(1e-6);
+      }),
+      { numRuns: 200, seed: SEED },
+    );
+  });
   it("cut out of one another, joined and shared, wherever they stand", () => {
     fc.assert(
       fc.property(shape, shape, place, (a, b, where) => {
@@ -230,27 +248,4 @@ describe("what joins leaves no wood twice and none missing", () => {
     expect(bulkOf(together(less(leg, tenon), tenon)).volume).toBeCloseTo(bulkOf(leg).volume, 3);
   });
   it("inside out it holds as much less", () => expect(bulkOf(inverted(box(10, 10, 10))).volume).toBeCloseTo(-1000, 9));
-});
-
-it("a point is inside or not, as the solid says", () => {
-  const ring = solidOf({
-    length: 100,
-    width: 100,
-    thickness: 20,
-    face: { outer: circle([50, 50], 50), holes: [circle([50, 50], 30)] },
-  });
-  for (const [point, inside] of [
-    [[10, 50, 10], true],
-    [[50, 50, 10], false],
-    [[90, 50, 10], true],
-    [[2, 2, 10], false],
-    [[10, 50, 21], false],
-  ] as [Vec, boolean][])
-    expect(isInside(ring, point)).toBe(inside);
-});
-
-it("planes cut a mitre and a compound angle: half of a cube, and a corner's sixth", () => {
-  const cut = (planes: Plane[]) => bulkOf(solidOf({ length: 60, width: 60, thickness: 60, planes })).volume;
-  expect(cut([{ through: [0, 0, 0], waste: [1, -1, 0] }])).toBeCloseTo(60 ** 3 / 2, 6);
-  expect(cut([{ through: [60, 0, 0], waste: [1, 1, 1] }])).toBeCloseTo(60 ** 3 / 6, 6);
 });

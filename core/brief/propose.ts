@@ -1,4 +1,4 @@
-import type { Brief, Form } from "../piece/schema";
+import type { Brief } from "../piece/schema";
 
 /** Room for people, mm. @source common practice */
 export const PEOPLE = {
@@ -55,19 +55,11 @@ export function proposeTable(brief: Brief): TableProposal {
   };
 }
 
-/** Width a seat needs between the legs, and what the bench or the chairs find there. */
-export function underTable(
-  form: Form,
-  seating: Brief["seating"],
-  perSide: number,
-): { between: number; needed: number } {
-  const between = form.top.length - 2 * form.overhang.end - 2 * form.leg.section;
-  const needed =
-    seating === "bench"
-      ? Math.max(600, perSide * PEOPLE.squeezed) + 2 * PEOPLE.benchGap
-      : perSide * PEOPLE.chairWide + (perSide + 1) * 20;
-  return { between, needed };
-}
+/** Width that what is tucked under one side needs between whatever stands there, mm. */
+export const widthNeeded = (seating: Brief["seating"], perSide: number): number =>
+  seating === "bench"
+    ? Math.max(600, perSide * PEOPLE.squeezed) + 2 * PEOPLE.benchGap
+    : perSide * PEOPLE.chairWide + (perSide + 1) * 20;
 
 const floor50 = (n: number) => Math.floor(n / 50 + 1e-9) * 50;
 const ceil50 = (n: number) => Math.ceil(n / 50 - 1e-9) * 50;

@@ -1,10 +1,12 @@
 import type { Brief, Form } from "../piece/schema";
 import { grade, mm, Remedy, Verdict, verdict } from "../verdict/verdict";
-import { clearances, PEOPLE, proposeTable, seatsAt, TableProposal, underTable } from "./propose";
+import { clearances, PEOPLE, proposeTable, seatsAt, TableProposal, widthNeeded } from "./propose";
 
 export interface BriefFacts {
   brief: Brief;
   form: Form;
+  /** clear along a side between what stands below, mm */
+  between: number;
 }
 
 /** Every rule of the brief stage. The deadline is judged in the build stage, where the calendar is. */
@@ -120,10 +122,10 @@ const alongBench = (length: number, edge: number) => ({
   total: Math.floor(length / edge + 1e-9),
 });
 
-function tuckedSeats({ brief, form }: BriefFacts): Verdict | null {
+function tuckedSeats({ brief, form, between }: BriefFacts): Verdict | null {
   if (form.use === "bench") return null;
   const perSide = Math.ceil(Math.max(1, brief.seats.daily - seatsAt(0, form.top.width, PEOPLE.seat).ends) / 2);
-  const { between, needed } = underTable(form, brief.seating, perSide);
+  const needed = widthNeeded(brief.seating, perSide);
   const level = grade(between, "at least", needed, needed - 40);
   const noun = brief.seating === "bench" ? `A bench for ${perSide}` : perSide === 1 ? "A chair" : `${perSide} chairs`;
   return verdict({

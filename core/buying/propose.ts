@@ -1,4 +1,4 @@
-import type { RoughPiece } from "../layout/cutting";
+import type { RoughPiece } from "../layout/sawing";
 import { searchCuts } from "../layout/search";
 import type { Shop } from "../piece/shop";
 import type { Board } from "../stock/board";

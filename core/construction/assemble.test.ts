@@ -1,16 +1,17 @@
 import { describe, expect, it } from "vitest";
 import { shared } from "../assembly/carve";
-import { AssemblyPart, bodyOf, wholeWeight } from "../assembly/part";
+import { AssemblyPart, bodyOf } from "../assembly/part";
+import { wholeWeight } from "../assembly/weight";
 import { toPart } from "../assembly/place";
+import { weighed } from "../assembly/weight";
 import { boundsOf, bulkOf, facet, Solid, stood } from "../assembly/solid";
 import type { Vec } from "../assembly/vector";
 import type { Piece } from "../piece/schema";
-import { at, planOf, tableWith } from "../testing/plans";
-import { assemble } from "./assemble";
+import { at, legs, planOf, railJoints, tableWith } from "../testing/plans";
 
 const built = (piece: Piece) => {
   const plan = planOf(piece);
-  const { parts } = assemble(plan, piece);
+  const { parts } = plan.assembly;
   return { plan, parts, bodies: new Map(parts.map((part) => [part.id, stood(bodyOf(part), part.place)])) };
 };
 /** Pairs of parts that fill the same room, with how much of it, mm³. */
@@ -64,13 +65,21 @@ describe("a leg-and-apron table as parts that meet", () => {
     expect(clashes(parts, bodies)).toEqual([]);
   });
 
+  it.each(TABLES)("%s: each part weighs the same by its pieces as by its whole body", (_, piece) => {
+    for (const part of built(piece).parts) {
+      const [pieces, whole] = [weighed(part), bulkOf(bodyOf(part))];
+      expect(pieces.volume / whole.volume).toBeCloseTo(1, 9);
+      for (const i of [0, 1, 2]) expect(pieces.centre[i]).toBeCloseTo(whole.centre[i], 6);
+    }
+  });
+
   it.each(TABLES)("%s: it has the cut list's parts, as long, wide and thick as they are cut", (_, piece) => {
     const { plan, parts } = built(piece);
     for (const listed of plan.parts) {
       if (listed.role === "button") continue;
       const mine = parts.filter((each) => each.kind === listed.id);
       expect([listed.id, mine.length]).toEqual([listed.id, listed.count]);
-      if (listed.role === "frame" || (listed.role === "top" && piece.form.construction === "framed")) continue;
+      if (listed.role === "frame" || (listed.role === "panel" && piece.form.construction === "framed")) continue;
       const { least, most } = boundsOf(bodyOf(mine[0]));
       const size = [0, 1, 2].map((i) => most[i] - least[i]);
       expect(size[0], `${listed.id} is as long`).toBeCloseTo(listed.finished.length, 1);
@@ -109,7 +118,7 @@ describe("a leg-and-apron table as parts that meet", () => {
   it("it weighs what its wood weighs, by hand, and stands over its middle", () => {
     const piece = tableWith(plain, at("form.crossRails", 0), at("joints.legRail.kind", "loose-tenon"));
     const { plan, parts } = built(piece);
-    const { geometry: g } = plan;
+    const g = legs(plan);
     const mortises = bulkOf(bodyOf(parts.find((each) => each.kind === "leg")!)).volume;
     const hand =
       g.top.length * g.top.width * g.top.thickness +
@@ -125,7 +134,7 @@ describe("a leg-and-apron table as parts that meet", () => {
 
   it("a tenon's place in the leg is the joint's own: walls, cheek and tip as its card says", () => {
     const { plan, parts } = built(tableWith(plain));
-    const joint = plan.joints.find((each) => each.rail === "long-rail")!;
+    const joint = railJoints(plan).find((each) => each.rail === "long-rail")!;
     const leg = parts.find((each) => each.kind === "leg" && each.place.at[0] > 0 && each.place.at[2] > 0)!;
     const rail = parts.find((each) => each.kind === "long-rail" && each.place.at[2] > 0)!;
     const tip = boundsOf(stood(bodyOf(rail), rail.place)).most[0];
@@ -135,7 +144,7 @@ describe("a leg-and-apron table as parts that meet", () => {
     expect(outer[2] - (rail.place.at[2] + tenon.place.at[2] + tenon.shape.thickness)).toBeCloseTo(joint.offset, 6);
     expect(toPart(leg.place, [outer[0], 0, outer[2]])).toEqual([
       0,
-      expect.closeTo(plan.geometry.leg.section, 6),
+      expect.closeTo(legs(plan).leg.section, 6),
       expect.closeTo(0, 6),
     ]);
   });

@@ -1,25 +1,29 @@
 import type { Assembly } from "../assembly/part";
-import type { Plan } from "../plan";
-import type { Piece } from "../piece/schema";
-import { legAndApron } from "./base/leg-and-apron";
-import { cornerBlocks } from "./fitting/corner-blocks";
+import type { Breadboards } from "../movement/breadboard";
+import type { Form } from "../piece/schema";
+import { BaseGeometry, BaseJoint, baseOf } from "./base";
+import { seated, shelfParts, shelfPlaces } from "./fitting/shelf";
 import { tableTop } from "./top/table-top";
 
+/** What a piece's parts are made from once its joints are sized. */
+export interface AssembleFacts {
+  form: Form;
+  at: BaseGeometry;
+  joints: readonly BaseJoint[];
+  breadboards: Breadboards | null;
+}
+
 /**
- * Every part of a piece where it stands, with its joints worked: the first construction on the assembly.
+ * Every part of a piece where it stands, with its joints worked: what lies on top, what stands below.
  *
- * @example const { parts } = assemble(planPiece(inputs), piece);
+ * @example const { parts } = assemble({ form: piece.form, at: plan.geometry, joints: plan.joints, breadboards: plan.breadboards });
  */
-export function assemble(
-  plan: Pick<Plan, "geometry" | "joints" | "breadboards">,
-  { form }: Pick<Piece, "form">,
-): Assembly {
-  const { geometry: at, joints, breadboards } = plan;
-  return {
-    parts: [
-      ...legAndApron({ form, at, joints }),
-      ...(form.cornerBlocks ? cornerBlocks(at) : []),
-      ...tableTop({ form, at, breadboards }),
-    ],
-  };
+export function assemble({ form, at, joints, breadboards }: AssembleFacts): Assembly {
+  const top = tableTop({ form, at, breadboards });
+  const panel = top.filter((part) => part.role === "panel" || part.role === "slat");
+  const ends = top.filter((part) => !panel.includes(part));
+  const places = shelfPlaces(form, at.seats);
+  const base = seated(baseOf(form.kind).parts({ form, at, joints }), places, form.shelf.gap);
+  // as a cut list has them
+  return { parts: [...panel, ...base, ...ends, ...shelfParts(places)] };
 }

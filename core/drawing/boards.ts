@@ -1,6 +1,7 @@
-import type { Plan } from "../plan";
+import { standsTo } from "../construction/geometry";
+import type { Plan } from "../plan/derived";
 import type { Piece } from "../piece/schema";
-import { outlineOf } from "../form/outline";
+import { outlineOf } from "../construction/top/outline";
 import { alignmentPlaces } from "../glueup/alignment";
 import type { Shop } from "../piece/shop";
 import { Board, narrowest } from "../stock/board";
@@ -13,7 +14,7 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
   // the panel within its end boards or frame: what lies below it is placed from the finished top
   const [dx, dy] = [(length - at.top.length) / 2, (width - at.top.width) / 2];
   const items: Item[] = [];
-  const written = piece.form.overhang.end + at.leg.section + 40;
+  const written = standsTo(at) + 40;
   let [left, right] = [0, length];
   for (const laid of panel.laid) {
     // turned end for end, what was left of the strip on its board lies right of it
@@ -44,7 +45,7 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
       kind: "text",
       x: label,
       y: y + laid.width / 2,
-      text: `${Math.round(laid.width)} mm wide, bark ${laid.strip.face === "bark-up" ? "up" : "down"}${laid.strip.turned ? ", turned" : ""}${piece.panel.pinned.includes(laid.board.id) ? ", pinned" : ""}`,
+      text: `${Math.round(laid.width)} mm wide, bark ${laid.strip.face === "bark-up" ? "up" : "down"}${laid.strip.turned ? ", turned" : ""}${piece.panels.top.pinned.includes(laid.board.id) ? ", pinned" : ""}`,
       ink: "grain",
       size: 13,
       dx: 38,
@@ -85,10 +86,10 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
       id: "alignment",
       round: 3,
     });
-  const { end, side } = piece.form.overhang;
-  for (const x of [end, at.top.length - end - at.leg.section])
-    for (const y of [side, at.top.width - side - at.leg.section])
-      items.push(rect(x + dx, y + dy, at.leg.section, at.leg.section, "layout", "leg"));
+  for (const { x, z, length: long, width: wide } of at.posts)
+    items.push(
+      rect(x + at.top.length / 2 - long / 2 + dx, z + at.top.width / 2 - wide / 2 + dy, long, wide, "layout", "leg"),
+    );
   items.push(
     dimension(
       [0, width],

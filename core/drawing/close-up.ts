@@ -1,4 +1,4 @@
-import type { Plan } from "../plan";
+import type { Plan } from "../plan/derived";
 import type { Piece } from "../piece/schema";
 import { sampleDate } from "../movement/course";
 import { Governing, governing } from "../movement/governing";

@@ -1,4 +1,4 @@
-import type { BoardCut, RoughPiece } from "../layout/cutting";
+import type { BoardCut, RoughPiece } from "../layout/sawing";
 import { sectionMark } from "../layout/marks";
 import { defectItems } from "./boards";
 import { Item, line, rect, Scene, seedOf } from "./scene";
@@ -11,7 +11,7 @@ export function cuttingScene(
   kerf: number,
   longest: number,
 ): Scene {
-  const { board, strip } = cut;
+  const { board, strip, panel = "top" } = cut;
   const items: Item[] = [
     {
       kind: "wood",
@@ -28,12 +28,12 @@ export function cuttingScene(
   ];
   for (const d of board.defects) items.push(...defectItems(d));
   if (strip) {
-    items.push(rect(strip.x, strip.y, strip.length, Math.min(board.width - strip.y, strip.width), "wash", "top"));
+    items.push(rect(strip.x, strip.y, strip.length, Math.min(board.width - strip.y, strip.width), "wash", panel));
     items.push({
       kind: "text",
       x: strip.x + strip.length / 2,
       y: strip.y + Math.min(board.width - strip.y, strip.width) / 2,
-      text: `top, ${Math.round(strip.length)} by ${Math.round(strip.width)} mm`,
+      text: `${panel}, ${Math.round(strip.length)} by ${Math.round(strip.width)} mm`,
       anchor: "middle",
       size: 13,
       dy: 4,

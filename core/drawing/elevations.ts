@@ -1,213 +1,72 @@
-import { cornerBlock } from "../form/leg-and-apron";
-import { USUAL } from "../form/rules";
-import type { Plan } from "../plan";
+/** The piece from above, from the front and from its end: projections of its parts, with the dimensions a maker may type. */
+import { AssemblyPart, standingBody } from "../assembly/part";
+import { Solid, stood } from "../assembly/solid";
+import { cross, dot } from "../assembly/vector";
+import { baseOf } from "../construction/base";
 import type { Form } from "../piece/schema";
-import { dimension, Item, line, Point, rect, Scene, shifted } from "./scene";
+import type { Plan } from "../plan/derived";
+import { EdgeLine, linesOf } from "./edges";
+import { projected, ProjectedEdge, View, VIEWS } from "./projection";
+import { dimension, Ink, Item, line, Scene, seedOf, shifted } from "./scene";
+import { nearest, silhouette } from "./silhouette";
 
-type Drawable = Pick<Plan, "geometry" | "species"> & { form: Form };
+type Drawable = Pick<Plan, "geometry" | "species" | "assembly"> & { form: Form };
 
-/** The table from above: top, legs and rails hidden below it. */
-export function planScene({ geometry: at, species, form }: Drawable): Scene {
+/** From above: the top, and what is below it dashed. */
+export function planScene(drawable: Drawable): Scene {
+  const { geometry: at, form } = drawable;
   const { length, width } = at.top;
-  const [hx, hz] = [at.frame.length / 2, at.frame.width / 2];
-  const leg = at.leg.section;
-  const items: Item[] = topFromAbove(at, form, species.colour);
-  for (const x of [-hx, hx - leg]) for (const y of [-hz, hz - leg]) items.push(rect(x, y, leg, leg, "hidden", "leg"));
-  for (const side of [-1, 1]) {
-    items.push(
-      rect(
-        -at.longRail.shoulder / 2,
-        side * at.longRail.z - at.rail.thickness / 2,
-        at.longRail.shoulder,
-        at.rail.thickness,
-        "hidden",
-        "long-rail",
-      ),
-    );
-    items.push(
-      rect(
-        side * at.endRail.x - at.rail.thickness / 2,
-        -at.endRail.shoulder / 2,
-        at.rail.thickness,
-        at.endRail.shoulder,
-        "hidden",
-        "end-rail",
-      ),
-    );
-  }
-  for (const cross of at.crossRails)
-    items.push(
-      rect(
-        cross.x - at.rail.thickness / 2,
-        -cross.shoulder / 2,
-        at.rail.thickness,
-        cross.shoulder,
-        "hidden",
-        "cross-rail",
-      ),
-    );
-  if (form.cornerBlocks)
-    for (const sx of [-1, 1])
-      for (const sz of [-1, 1])
-        items.push({
-          kind: "path",
-          closed: true,
-          ink: "hidden",
-          id: "corner-block",
-          points: blockFromAbove(at).map(([x, y]): Point => [sx * x, sz * y]),
-        });
-  items.push(
-    dimension([-length / 2, width / 2], [length / 2, width / 2], 22, length, {
-      path: ["form", "top", "length"],
-      name: "Top length",
-    }),
-  );
-  items.push(
-    dimension([length / 2, width / 2], [length / 2, -width / 2], 22, width, {
-      path: ["form", "top", "width"],
-      name: "Top width",
-    }),
-  );
-  items.push(
-    dimension([-length / 2, -width / 2], [-hx, -width / 2], -20, form.overhang.end, {
-      path: ["form", "overhang", "end"],
-      name: "End overhang",
-    }),
-  );
-  items.push(
-    dimension([-length / 2, -hz], [-length / 2, -width / 2], -24, form.overhang.side, {
-      path: ["form", "overhang", "side"],
-      name: "Side overhang",
-    }),
-  );
   return {
     id: "plan",
-    title: `Plan: top ${length} by ${width} mm, legs and rails below.`,
+    title: `Plan: top ${length} by ${width} mm, what bears it below.`,
     bounds: { x: -length / 2, y: -width / 2, w: length, h: width },
     margin: [38, 58, 46, 58],
-    items,
+    items: [
+      ...viewItems(drawable, VIEWS.plan, true),
+      ...baseOf(form.kind).dimensions(form, at).plan,
+      dimension([-length / 2, width / 2], [length / 2, width / 2], 22, length, {
+        path: ["form", "top", "length"],
+        name: "Top length",
+      }),
+      dimension([length / 2, width / 2], [length / 2, -width / 2], 22, width, {
+        path: ["form", "top", "width"],
+        name: "Top width",
+      }),
+    ],
   };
 }
 
-/** The top as it is made: one panel, with end boards, in a frame, or slat by slat. */
-function topFromAbove(at: Plan["geometry"], form: Form, colour: [string, string]): Item[] {
-  const { length, width } = at.top;
-  const wood = (x: number, y: number, w: number, h: number, grain: "x" | "y", id: string, seed: number): Item => ({
-    kind: "wood",
-    x,
-    y,
-    w: Math.max(0, w),
-    h: Math.max(0, h),
-    colour,
-    seed,
-    grain,
-    id,
-  });
-  const [l, f] = [length / 2, width / 2];
-  switch (form.construction) {
-    case "solid":
-    case "channel":
-      return [wood(-l, -f, length, width, "x", "top", 5)];
-    case "slatted":
-      return Array.from({ length: at.core.count }, (_, i) =>
-        wood(-l, -f + i * (at.core.width + form.slats.gap), length, at.core.width, "x", "slat", 61 + i),
-      );
-    case "breadboard": {
-      const b = form.breadboard.width;
-      return [
-        wood(-l + b, -f, length - 2 * b, width, "x", "top", 5),
-        wood(-l, -f, b, width, "y", "end-board", 76),
-        wood(l - b, -f, b, width, "y", "end-board", 78),
-      ];
-    }
-    case "framed": {
-      const b = form.frame.width;
-      return [
-        wood(-l + b, -f + b, length - 2 * b, width - 2 * b, "x", "top", 5),
-        ...[-f, f - b].map((y, i) => wood(-l, y, length, b, "x", "frame-long", 82 + i)),
-        ...[-l, l - b].map((x, i) => wood(x, -f + b, b, width - 2 * b, "y", "frame-end", 86 + i)),
-      ];
-    }
-  }
-}
-
-/** From the front: long rail, two legs. */
+/** From the front. */
 export function frontScene(drawable: Drawable): Scene {
   const { geometry: at, form } = drawable;
-  const items = elevation(drawable, at.top.length, at.frame.length, at.longRail.shoulder, "long-rail");
-  const right = at.top.length / 2;
-  items.push(
-    dimension([right, at.leg.length + at.top.thickness], [right, 0], 22, form.height, {
-      path: ["form", "height"],
-      name: "Height",
-    }),
-  );
-  const x = -at.longRail.shoulder / 2;
-  items.push(
-    dimension(
-      [x + 0.22 * at.longRail.shoulder, at.rail.upperEdge],
-      [x + 0.22 * at.longRail.shoulder, at.rail.lowerEdge],
-      0,
-      at.rail.depth,
-      { path: ["form", "apron", "depth"], name: "Apron depth" },
-    ),
-  );
-  items.push(dimension([0, at.rail.lowerEdge], [0, 0], 0, at.kneeRoom));
-  items.push(dimension([x, at.rail.lowerEdge - 70], [-x, at.rail.lowerEdge - 70], 0, at.longRail.shoulder));
-  items.push(
-    dimension(
-      [-at.top.length / 2, at.leg.length + at.top.thickness],
-      [-at.top.length / 2, at.leg.length],
-      -22,
-      at.top.thickness,
-      { path: ["form", "top", "thickness"], name: "Top thickness" },
-    ),
-  );
+  const high = at.under + at.top.thickness;
+  const half = at.top.length / 2;
   return {
     id: "front",
-    title: `Front: ${form.height} mm high, ${Math.round(at.kneeRoom)} mm of knee room, long rails ${Math.round(at.longRail.shoulder)} mm between the legs.`,
-    bounds: { x: -at.top.length / 2, y: 0, w: at.top.length, h: at.leg.length + at.top.thickness },
+    title: `Front: ${form.height} mm high, ${Math.round(at.kneeRoom)} mm of knee room. ${baseOf(form.kind).describe(form, at)}`,
+    bounds: { x: -half, y: 0, w: at.top.length, h: high },
     margin: [14, 58, 34, 58],
-    items,
+    items: [
+      ...elevation(drawable, VIEWS.front, at.top.length, true),
+      dimension([half, high], [half, 0], 22, form.height, { path: ["form", "height"], name: "Height" }),
+      ...baseOf(form.kind).dimensions(form, at).front,
+      dimension([-half, high], [-half, at.under], -22, at.top.thickness, {
+        path: ["form", "top", "thickness"],
+        name: "Top thickness",
+      }),
+    ],
   };
 }
 
-/** From the end: end rail, two legs. */
+/** From the right-hand end. */
 export function sideScene(drawable: Drawable): Scene {
   const { geometry: at, form } = drawable;
-  const items = elevation(drawable, at.top.width, at.frame.width, at.endRail.shoulder, "end-rail");
-  const hz = at.frame.width / 2;
-  items.push(
-    dimension(
-      [-hz, 0],
-      [-hz + at.leg.section, 0],
-      -18,
-      at.leg.section,
-      form.leg.taper === "none" ? { path: ["form", "leg", "section"], name: "Leg section" } : undefined,
-    ),
-  );
-  if (form.leg.taper !== "none") {
-    items.pop();
-    items.push(
-      dimension([-hz, at.rail.lowerEdge], [-hz + at.leg.section, at.rail.lowerEdge], -24, at.leg.section, {
-        path: ["form", "leg", "section"],
-        name: "Leg section",
-      }),
-    );
-    const foot = legOutline(form, at.leg, at.rail.lowerEdge, hz - at.leg.section, 1);
-    items.push(
-      dimension([foot[3][0], 0], [foot[4][0], 0], -18, at.leg.foot, {
-        path: ["form", "leg", "foot"],
-        name: "Leg foot",
-      }),
-    );
-  }
   return {
     id: "side",
-    title: `End: top ${at.top.width} mm wide, end rails ${Math.round(at.endRail.shoulder)} mm between the legs.`,
-    bounds: { x: -at.top.width / 2, y: 0, w: at.top.width, h: at.leg.length + at.top.thickness },
-    margin: [14, 20, 44, 20],
-    items,
+    title: `End: top ${at.top.width} mm wide.`,
+    bounds: { x: -at.top.width / 2, y: 0, w: at.top.width, h: at.under + at.top.thickness },
+    margin: [14, 62, 44, 20],
+    items: [...elevation(drawable, VIEWS.side, at.top.width, true), ...baseOf(form.kind).dimensions(form, at).side],
   };
 }
 
@@ -220,7 +79,7 @@ export function elevationsScene(drawable: Drawable): Scene {
   return {
     id: "elevations",
     title: `${front.title} ${side.title}`,
-    margin: [18, 20, 44, 64],
+    margin: [18, 66, 44, 64],
     bounds: { ...front.bounds, w: length + between + width },
     items: [...front.items, ...side.items.map((item) => shifted(item, dx))],
   };
@@ -233,128 +92,124 @@ export function thumbScene(drawable: Drawable): Scene {
     id: "thumb",
     title: `A table ${at.top.length} mm long and ${drawable.form.height} mm high`,
     margin: [2, 2, 2, 2],
-    bounds: { x: -at.top.length / 2, y: 0, w: at.top.length, h: at.leg.length + at.top.thickness },
-    items: elevation(drawable, at.top.length, at.frame.length, at.longRail.shoulder, "long-rail"),
+    bounds: { x: -at.top.length / 2, y: 0, w: at.top.length, h: at.under + at.top.thickness },
+    items: elevation(drawable, VIEWS.front, at.top.length, false),
   };
 }
 
-function elevation(
-  { geometry: at, species, form }: Drawable,
-  top: number,
-  frame: number,
-  rail: number,
-  railId: string,
-): Item[] {
-  const items: Item[] = [
-    {
-      kind: "wood",
-      x: -rail / 2,
-      y: at.rail.lowerEdge,
-      w: Math.max(0, rail),
-      h: at.rail.depth,
-      colour: species.colour,
-      seed: 21,
-      grain: "x",
-      id: railId,
-    },
-  ];
-  for (const side of [-1, 1] as const) {
-    const points = legOutline(form, at.leg, at.rail.lowerEdge, frame / 2 - at.leg.section, side);
-    items.push({ kind: "path", points, closed: true, ink: "paper", fill: species.colour[0], id: "leg" });
-    if (form.leg.taper === "none")
-      items.push({
-        kind: "wood",
-        x: side < 0 ? -frame / 2 : frame / 2 - at.leg.section,
-        y: 0,
-        w: at.leg.section,
-        h: at.leg.length,
-        colour: species.colour,
-        seed: 31 + side,
-        grain: "y",
-        id: "leg",
-      });
-    else
-      items.push({
-        kind: "wood",
-        x: side < 0 ? -frame / 2 : frame / 2 - at.leg.section,
-        y: at.rail.lowerEdge - USUAL.taperBelow,
-        w: at.leg.section,
-        h: at.rail.depth + USUAL.taperBelow,
-        colour: species.colour,
-        seed: 31 + side,
-        grain: "y",
-        id: "leg",
-      });
-  }
-  items.push({
-    kind: "wood",
-    x: -top / 2,
-    y: at.leg.length,
-    w: top,
-    h: at.top.thickness,
-    colour: species.colour,
-    seed: 41,
-    grain: "x",
-    id: "top",
-  });
-  const edge = form.top.edge;
-  if (edge.kind === "bevel-below" && edge.size > 0)
-    for (const side of [-1, 1])
-      items.push(
-        line(
-          [
-            [(side * top) / 2, at.leg.length + at.top.thickness * 0.4],
-            [side * (top / 2 - edge.size), at.leg.length],
-          ],
-          "outline",
-        ),
-      );
-  items.push(
-    line(
-      [
-        [-top / 2 - 40, 0],
-        [top / 2 + 40, 0],
-      ],
-      "faint",
-    ),
+/** Front and end small, side by side, for choosing by. */
+export function choiceScene(drawable: Drawable): Scene {
+  const { geometry: at } = drawable;
+  const { length, width } = at.top;
+  const between = 0.12 * length;
+  const dx = length / 2 + between + width / 2;
+  const high = at.under + at.top.thickness;
+  return {
+    id: "choice",
+    title: baseOf(drawable.form.kind).name,
+    margin: [4, 4, 4, 4],
+    bounds: { x: -length / 2, y: 0, w: length + between + width, h: high },
+    items: [
+      ...viewItems(drawable, VIEWS.front, false),
+      ...viewItems(drawable, VIEWS.side, false).map((item) => shifted(item, dx)),
+    ],
+  };
+}
+
+/** The top small from above. */
+export function topChoiceScene(drawable: Drawable): Scene {
+  const { length, width } = drawable.geometry.top;
+  const parts = drawable.assembly.parts.filter((part) => TOP_KINDS.includes(part.kind));
+  return {
+    id: "top-choice",
+    title: drawable.form.construction,
+    margin: [4, 4, 4, 4],
+    bounds: { x: -length / 2, y: -width / 2, w: length, h: width },
+    items: viewItems({ ...drawable, assembly: { parts } }, VIEWS.plan, false),
+  };
+}
+const TOP_KINDS = ["top", "slat", "frame-long", "frame-end", "end-board"];
+
+/** A view over the floor's line, with what the top's edge shows. */
+function elevation(drawable: Drawable, view: View, wide: number, hidden: boolean): Item[] {
+  const { geometry: at, form } = drawable;
+  const { edge } = form.top;
+  const bevel =
+    edge.kind === "bevel-below" && edge.size > 0
+      ? [-1, 1].map((side) =>
+          line(
+            [
+              [(side * wide) / 2, at.under + at.top.thickness * 0.4],
+              [side * (wide / 2 - edge.size), at.under],
+            ],
+            "outline",
+          ),
+        )
+      : [];
+  const floor = line(
+    [
+      [-wide / 2 - 40, 0],
+      [wide / 2 + 40, 0],
+    ],
+    "faint",
   );
-  return items;
+  return [...viewItems(drawable, view, hidden), ...bevel, floor];
 }
 
-/** Outline of a leg seen from one side, from its upper outer corner round; tapered ones have a point where the taper begins. */
-function legOutline(
-  form: Form,
-  leg: { section: number; foot: number; length: number },
-  lowerEdge: number,
-  inner: number,
-  side: 1 | -1,
-): Point[] {
-  const from = lowerEdge - USUAL.taperBelow;
-  const outer = inner + leg.section;
-  const lost = leg.section - leg.foot;
-  const inset = form.leg.taper === "four-faces" ? lost / 2 : 0;
-  const points: Point[] = [
-    [outer, leg.length],
-    [inner, leg.length],
-    [inner + lost - inset, 0],
-    [outer - inset, 0],
-  ];
-  const full: Point[] =
-    form.leg.taper === "none"
-      ? [points[0], points[1], [inner, 0], [outer, 0]]
-      : [points[0], points[1], [inner, from], points[2], points[3], [outer, from]];
-  return full.map(([x, y]): Point => [side * x, y]);
-}
-
-/** A corner block seen from above in the corner where x and y are positive. */
-function blockFromAbove(at: Plan["geometry"]): Point[] {
-  const x = at.endRail.x - at.rail.thickness / 2;
-  const y = at.longRail.z - at.rail.thickness / 2;
-  const { near, far } = cornerBlock(at);
+/** Faces of the parts in their wood, far ones first, under the edges that are seen and, where they are wanted, those that are not. */
+function viewItems({ assembly, species }: Drawable, view: View, hidden: boolean): Item[] {
+  const bodies = assembly.parts.map((part) => ({ part, ...bodyWhereItStands(part) }));
+  const faces = bodies
+    .map(({ part, solid }) => ({ part, solid, near: nearest(solid, view) }))
+    .sort((a, b) => a.near - b.near)
+    .map(({ part, solid }): Item => ({
+      kind: "face",
+      points: silhouette(part, solid, view),
+      colour: species.colour,
+      seed: seedOf(part.id),
+      grain: grainIn(part, view),
+      id: part.kind,
+    }))
+    // a part of no size, in a piece that can't be, has no outline
+    .filter((item) => item.kind !== "face" || item.points.length > 2);
+  const edges = projected(
+    bodies.map(({ part, solid, lines }) => ({ id: part.kind, solid, lines })),
+    view,
+  );
+  const full = edges.filter((edge) => !edge.hidden);
+  const dashed = hidden ? edges.filter((edge) => edge.hidden) : [];
   return [
-    [x - far, y],
-    [x - near, y],
-    [x, y - near],
-    [x, y - far],
+    ...faces,
+    ...dashed.map((edge) => edgeItem(edge, "hidden")),
+    ...full.map((edge) => edgeItem(edge, "outline")),
   ];
+}
+
+const edgeItem = ({ id, from, to }: ProjectedEdge, ink: Ink): Item => ({
+  kind: "path",
+  points: [from, to],
+  closed: false,
+  ink,
+  id,
+});
+
+/** Arcs are drawn so fine, mm. */
+const DRAWN = 0.4;
+
+const known = new WeakMap<AssemblyPart, { solid: Solid; lines: EdgeLine[] }>();
+/** A part that stays what it was is not built again. */
+function bodyWhereItStands(part: AssemblyPart) {
+  const before = known.get(part);
+  if (before) return before;
+  const solid = stood(standingBody(part, DRAWN), part.place);
+  const body = { solid, lines: linesOf(solid) };
+  known.set(part, body);
+  return body;
+}
+
+/** How the grain runs in a view, degrees from the right; a part that points at the viewer shows its end. */
+function grainIn({ place }: AssemblyPart, view: View): number | "end" {
+  const toward = cross(view.right, view.up);
+  if (Math.abs(dot(place.x, toward)) > 0.9) return "end";
+  return (Math.atan2(dot(place.x, view.up), dot(place.x, view.right)) * 180) / Math.PI;
 }

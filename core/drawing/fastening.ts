@@ -1,14 +1,16 @@
-import type { Plan } from "../plan";
+import type { Plan } from "../plan/derived";
 import type { Piece } from "../piece/schema";
 import { fasteningNeeds } from "../movement/fastenings";
-import { buttonScene } from "./joint";
+import { buttonScene } from "./button";
 import { dimension, Item, line, rect, Scene } from "./scene";
 
 /** How the top is fastened, cut across a long rail or seen from above, with the sizes that can be changed on it. */
 export function fasteningScene(plan: Plan, piece: Piece): Scene {
   const { joints } = piece;
   const { geometry: at, species } = plan;
-  const rail = at.rail.thickness;
+  const bearer = at.bearers.find((each) => each.run === "along") ?? at.bearers[0];
+  const across = at.bearers.find((each) => each.run === "across") ?? bearer;
+  const [rail, said] = [bearer?.thickness ?? 0, bearer?.said ?? "rail"];
   const t = at.core.thickness;
   const body = (name: string, title: string, items: Item[]): Scene => ({
     id: `fastening-${name}`,
@@ -26,7 +28,7 @@ export function fasteningScene(plan: Plan, piece: Piece): Scene {
         seed: 7,
         grain: "x",
         pale: true,
-        id: "long-rail",
+        id: bearer?.kind,
       },
       {
         kind: "rings",
@@ -46,7 +48,7 @@ export function fasteningScene(plan: Plan, piece: Piece): Scene {
   switch (piece.form.construction === "slatted" ? "slat" : joints.fastening) {
     case "slat":
       return {
-        ...body("slat", "A slat screwed down to the rail through one clearance hole.", [
+        ...body("slat", `A slat screwed down to the ${across?.said ?? "rail"} through one clearance hole.`, [
           rect(-rail / 2 - 2.5, -38, 5, 38 + t, "tool", "slat"),
         ]),
         id: "fastening-slat",
@@ -55,7 +57,7 @@ export function fasteningScene(plan: Plan, piece: Piece): Scene {
       return buttonScene(plan, joints.buttons);
     case "z-clip": {
       const { groove, engaged } = joints.zClip;
-      return body("z-clip", `Z-clip in the long rail: ${engaged} mm engaged in a groove ${groove} mm deep.`, [
+      return body("z-clip", `Z-clip in the ${said}: ${engaged} mm engaged in a groove ${groove} mm deep.`, [
         rect(-groove, -16, groove, 4, "void"),
         {
           kind: "path",
@@ -92,7 +94,7 @@ export function fasteningScene(plan: Plan, piece: Piece): Scene {
         joints.fastening,
         `Screw in a ${room} mm ${slotted ? "slot" : "hole"}, ${Math.abs(off).toFixed(1)} mm off its middle today.`,
         [
-          { kind: "wood", x: 0, y: -24, w: 92, h: 24, colour: species.colour, seed: 19, grain: "x", id: "long-rail" },
+          { kind: "wood", x: 0, y: -24, w: 92, h: 24, colour: species.colour, seed: 19, grain: "x", id: bearer?.kind },
           rect(middle - room / 2, -24, room, 24, "void"),
           rect(middle - off - screw / 2, -28, screw, 28 + t * 0.6, "tool"),
           rect(middle - off - washer / 2, -28, washer, 3, "outline"),
@@ -116,7 +118,7 @@ export function fasteningScene(plan: Plan, piece: Piece): Scene {
           colour: species.colour,
           seed: 7,
           grain: "x",
-          id: "end-rail",
+          id: across?.kind,
         },
         {
           kind: "path",
@@ -145,7 +147,7 @@ export function fasteningScene(plan: Plan, piece: Piece): Scene {
       ];
       return {
         id: "fastening-figure-8",
-        title: `Figure-8 plate on the end rail, from below: ${centres} mm between centres, swinging ${swing}° each way.`,
+        title: `Figure-8 plate on the ${across?.said ?? "rail"}, from below: ${centres} mm between centres, swinging ${swing}° each way.`,
         bounds: { x: -60, y: -rail, w: 120, h: rail + centres + 12 },
         margin: [8, 50, 8, 8],
         items,

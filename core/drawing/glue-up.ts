@@ -1,11 +1,11 @@
 import { CAUL_WIDTH, GlueStage } from "../glueup/stages";
-import type { Plan } from "../plan";
+import type { Plan } from "../plan/derived";
 import { Item, line, rect, Scene, seedOf } from "./scene";
 
 /** One gluing from above: strips, the lines that are glued, clamps above and below in turn, cauls. */
 export function glueScene(plan: Plan, stage: GlueStage): Scene {
-  const { species, panel } = plan;
-  const strips = panel.laid.filter((each) => stage.strips.includes(each.board.id));
+  const { species } = plan;
+  const strips = stage.pieces;
   const from = strips[0].from;
   const over = 70;
   const half = stage.length / 2;
@@ -19,15 +19,15 @@ export function glueScene(plan: Plan, stage: GlueStage): Scene {
       w: stage.length,
       h: each.full,
       colour: species.colour,
-      seed: seedOf(each.board.id),
+      seed: seedOf(each.id),
       grain: "x",
-      id: `strip:${each.board.id}`,
+      id: `strip:${each.id}`,
     });
     items.push({
       kind: "text",
       x: -half + 140,
       y: y + each.full / 2,
-      text: each.board.id,
+      text: each.id,
       ink: "grain",
       size: 13,
       dy: 4,
@@ -92,7 +92,7 @@ export function glueScene(plan: Plan, stage: GlueStage): Scene {
   items.push({ kind: "dimension", from: [half, from + stage.width], to: [half, from], offset: 18, value: stage.width });
   return {
     id: `glue-${stage.id}`,
-    title: `${stage.name}: ${strips.map((each) => each.board.id).join(", ")}; ${stage.clamps.places.length} clamps, ${stage.cauls.length} pairs of cauls.`,
+    title: `${stage.name}: ${strips.map((each) => each.id).join(", ")}; ${stage.clamps.places.length} clamps, ${stage.cauls.length} pairs of cauls.`,
     bounds: { x: -half, y: from - over, w: stage.length, h: stage.width + 2 * over },
     margin: [22, 60, 36, 8],
     items,

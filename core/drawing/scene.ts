@@ -54,6 +54,8 @@ export type Item =
       barkUp: boolean;
       turn?: number;
     })
+  /** a planed face of any outline; its grain is turned by so many degrees from the right, or shows its ends */
+  | (Drawn & { kind: "face"; points: Point[]; colour: [string, string]; seed: number; grain: number | "end" })
   | (Drawn & { kind: "hatch"; x: number; y: number; w: number; h: number })
   | {
       kind: "text";
@@ -106,15 +108,20 @@ export const dimension = (from: Point, to: Point, offset: number, value: number,
 });
 
 /** The same item further to the right by `dx` mm. */
-export function shifted(item: Item, dx: number): Item {
-  const point = ([x, y]: Point): Point => [x + dx, y];
+export const shifted = (item: Item, dx: number): Item => moved(item, dx, 0);
+/** The same item further up by `dy` mm. */
+export const shiftedUp = (item: Item, dy: number): Item => moved(item, 0, dy);
+
+function moved(item: Item, dx: number, dy: number): Item {
+  const point = ([x, y]: Point): Point => [x + dx, y + dy];
   switch (item.kind) {
     case "path":
+    case "face":
       return { ...item, points: item.points.map(point) };
     case "dimension":
       return { ...item, from: point(item.from), to: point(item.to) };
     default:
-      return { ...item, x: item.x + dx };
+      return { ...item, x: item.x + dx, y: item.y + dy };
   }
 }
 

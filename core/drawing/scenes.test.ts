@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { planOf, plainRack, strips, tableWith, at } from "../testing/plans";
+import { at, legs, plainRack, planOf, sectionOf, strips, tableWith } from "../testing/plans";
 import { USUAL_SHOP } from "../piece/shop";
 import { boardScene, panelScene } from "./boards";
 import { cuttingScene } from "./cutting";
@@ -7,7 +7,8 @@ import { elevationsScene, frontScene, planScene, sideScene, thumbScene } from ".
 import { fasteningScene, holdingScene } from "./fastening";
 import { insetScene } from "./inset";
 import { glueScene } from "./glue-up";
-import { buttonScene, legSectionScene, tenonSideScene } from "./joint";
+import { legSectionScene, tenonSideScene } from "../construction/base/leg-and-apron/sections";
+import { buttonScene } from "./button";
 import { roomScene } from "./room";
 import { panelProfile } from "../movement/profile";
 import { Item, Scene, shifted } from "./scene";
@@ -15,11 +16,11 @@ import { closeUp } from "./close-up";
 import { endGrainScene, movementScene } from "./top";
 
 const piece = tableWith(
-  at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7")),
+  at("panels.top.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7")),
   at("form.leg", { section: 80, taper: "two-faces", foot: 50, make: "solid" }),
 );
 const plan = planOf(piece);
-const drawable = { geometry: plan.geometry, species: plan.species, form: piece.form };
+const drawable = { ...plan, form: piece.form };
 const rack = plainRack();
 const scenes: Scene[] = [
   roomScene(piece, plan.species.colour),
@@ -31,8 +32,8 @@ const scenes: Scene[] = [
   movementScene(plan, piece, 7, 8),
   endGrainScene(plan, true),
   closeUp(plan, piece, 7)!,
-  legSectionScene(plan),
-  tenonSideScene(plan, "long-rail"),
+  legSectionScene(sectionOf(plan)),
+  tenonSideScene(sectionOf(plan), "long-rail"),
   buttonScene(plan, piece.joints.buttons),
   panelScene(plan, piece, USUAL_SHOP),
   glueScene(plan, plan.glueUp[0]),
@@ -48,7 +49,7 @@ const others = [
   ]),
 ].map((patches) => {
   const changed = tableWith(
-    at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7")),
+    at("panels.top.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7")),
     ...patches,
     at("form.breadboard.thickness", 10),
     at("insets", [{ kind: "door", id: "d", name: "Door", width: 400, height: 600, gap: 2, build: "solid", stile: 60 }]),
@@ -60,7 +61,7 @@ const dimensions = (scene: Scene) =>
 
 const every = others.flatMap((each) =>
   [
-    planScene({ geometry: each.plan.geometry, species: each.plan.species, form: each.piece.form }),
+    planScene({ ...each.plan, form: each.piece.form }),
     movementScene(each.plan, each.piece, each.plan.top.wet.at, 8),
     endGrainScene(each.plan, true, each.plan.top.wet.at, 8),
     closeUp(each.plan, each.piece, each.plan.top.wet.at),
@@ -163,15 +164,15 @@ describe("what a drawing shows is what the plan says", () => {
     for (let i = 1; i < rings.length; i += 1) expect(rings[i].x).toBeCloseTo(rings[i - 1].x + rings[i - 1].w, 6);
   });
   it("the two tenons of the leg section mirror each other on its diagonal", () => {
-    const paths = legSectionScene(plan).items.filter(
+    const paths = legSectionScene(sectionOf(plan)).items.filter(
       (item): item is Extract<Item, { kind: "path" }> => item.kind === "path" && item.id === "tenon",
     );
-    const leg = plan.geometry.leg.section;
+    const leg = legs(plan).leg.section;
     expect(paths[1].points).toEqual(paths[0].points.map(([x, y]) => [leg - y, leg - x]));
   });
   it("moving an item moves all of it", () => {
     const places = (item: Item) =>
-      item.kind === "path"
+      item.kind === "path" || item.kind === "face"
         ? item.points.map(([x]) => x)
         : item.kind === "dimension"
           ? [item.from[0], item.to[0]]
@@ -184,7 +185,7 @@ describe("what a drawing shows is what the plan says", () => {
 describe("a free panel's shape (derived: rings turn each board, unlike faces bend all of it)", () => {
   const turned = (patches: Parameters<typeof tableWith>) =>
     planOf(
-      tableWith(at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7")), ...patches),
+      tableWith(at("panels.top.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7")), ...patches),
       plainRack().map((board) => ({ ...board, ringLeft: -30, ringRight: 30 })),
     );
   it("its rise in the middle is what the plan says it bows, within a tenth, when faces differ", () => {
@@ -200,7 +201,7 @@ describe("a free panel's shape (derived: rings turn each board, unlike faces ben
     const arc = (alternate: boolean) => {
       const of = turned([
         at(
-          "panel.strips",
+          "panels.top.strips",
           strips("B1", "B2", "B3", "B4", "B5", "B6", "B7").map((strip, i) => ({
             ...strip,
             face: alternate && i % 2 ? ("bark-down" as const) : ("bark-up" as const),

@@ -1,11 +1,10 @@
 import { describe, expect, it } from "vitest";
-import { assemble } from "../construction/assemble";
 import { planOf, tableWith } from "../testing/plans";
 import { stillScene } from "./still";
 
 describe("a still picture of the piece in space", () => {
   const piece = tableWith();
-  const { parts } = assemble(planOf(piece), piece);
+  const { parts } = planOf(piece).assembly;
   const scene = stillScene(parts, () => "#dcc8a2");
   const paths = scene.items.filter((each) => each.kind === "path");
   it("shows every part, each face within its bounds", () => {

@@ -1,4 +1,5 @@
-import type { Plan } from "../plan";
+import { standsTo } from "../construction/geometry";
+import type { Plan } from "../plan/derived";
 import type { Piece } from "../piece/schema";
 import { sampleDate } from "../movement/course";
 import { panelProfile } from "../movement/profile";
@@ -110,7 +111,7 @@ function panelItems(plan: Plan, piece: Piece, sample: number, exaggeration: numb
         ? [
             {
               kind: "text",
-              x: -shoulder / 2 + Math.min(shoulder * 0.1, piece.form.overhang.end + at.leg.section + 130),
+              x: -shoulder / 2 + Math.min(shoulder * 0.1, standsTo(at) + 130),
               y: (from + to) / 2,
               text: strip.board,
               ink: "grain",
@@ -140,12 +141,13 @@ function panelItems(plan: Plan, piece: Piece, sample: number, exaggeration: numb
 /** Slats, each about its own middle; the rails below show through the gaps. */
 function slatItems({ geometry: at, species, top }: Plan, piece: Piece, now: number, exaggeration: number): Item[] {
   const pitch = at.core.width + piece.form.slats.gap;
-  const rails = [-at.endRail.x, ...at.crossRails.map((each) => each.x), at.endRail.x];
+  const bearers = at.bearers.filter((each) => each.run === "across");
   const wide = (change: number) => Math.max(1, at.core.width + change * exaggeration);
   return [
-    ...rails.map((x): Item =>
-      rect(x - at.rail.thickness / 2, -at.frame.width / 2, at.rail.thickness, at.frame.width, "hidden", "end-rail"),
-    ),
+    ...bearers.map((each): Item => {
+      const { at: x, thickness, kind } = each;
+      return rect(x - thickness / 2, -at.frame.width / 2, thickness, at.frame.width, "hidden", kind);
+    }),
     ...Array.from({ length: at.core.count }, (_, i) => -at.top.width / 2 + at.core.width / 2 + i * pitch).flatMap(
       (y, i): Item[] => [
         {
@@ -168,7 +170,7 @@ function slatItems({ geometry: at, species, top }: Plan, piece: Piece, now: numb
           ink: "layout",
           id: "outline-wet",
         },
-        ...rails.flatMap((x): Item[] =>
+        ...bearers.flatMap(({ at: x }): Item[] =>
           (piece.form.slats.screws === "one"
             ? [0]
             : [-piece.form.slats.screwSpread / 2, piece.form.slats.screwSpread / 2]
@@ -315,7 +317,7 @@ function fastenerItems(plan: Plan, piece: Piece, sample: number, bad: (id: strin
     const ink = bad(each.id) ? "fix" : "hole";
     const label = `${each.id}: ${each.wet.toFixed(1)} mm wet, ${each.dry.toFixed(1)} mm dry`;
     return [
-      each.rail === "long"
+      each.run === "along"
         ? { kind: "rect", x: each.x - size / 2, y: -each.z - 9, w: size, h: 18, ink, round: 2, id: each.id, label }
         : { kind: "rect", x: each.x - 9, y: -each.z - slot / 2, w: 18, h: slot, ink, round: 4, id: each.id, label },
       { kind: "circle", x: each.x, y: -each.z + move, r: 7, ink: "peg", id: each.id },

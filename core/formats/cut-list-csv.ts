@@ -1,4 +1,5 @@
-import type { Plan } from "../plan";
+import { laidFor } from "../panels/planned";
+import type { Plan } from "../plan/derived";
 import { writeTable } from "./csv";
 
 /** The cut list as CSV, mm, one line a part. */
@@ -29,7 +30,11 @@ export function writeCutList(plan: Plan): string {
       ...sizes(part.milled),
       round(part.rough.length),
       round(part.rough.width),
-      part.role === "top" ? plan.panel.laid.map((each) => each.board.id).join(" ") : from(part.id),
+      part.role === "panel"
+        ? laidFor(plan, part.id)
+            .map((each) => each.board.id)
+            .join(" ")
+        : from(part.id),
       part.note,
     ]),
   );

@@ -4,6 +4,7 @@ import fc from "fast-check";
 import { readdirSync, readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import { freshPiece } from "../piece/fresh";
+import { PIECE_VERSION } from "../piece/schema";
 import { pieceJsonSchema, readPiece, writePiece } from "./piece-file";
 
 const piece = freshPiece("Dining table", "2026-11-23");
@@ -32,7 +33,22 @@ describe("a piece goes out and comes in identical", () => {
     const { form, joints, faces, name } = read.piece;
     expect([form.construction, form.use, joints.fastening, faces.below]).toEqual(["solid", "table", "button", "alike"]);
     expect(name).toBe((JSON.parse(old) as { name: string }).name);
-    expect(JSON.parse(writePiece(read.piece)).version).toBe(3);
+    expect(JSON.parse(writePiece(read.piece)).version).toBe(PIECE_VERSION);
+  });
+  it("a file of version 3 reads as it was meant: its boards are the top's, its plates lie as they lay, it stands on legs without a shelf", () => {
+    const old = JSON.parse(readFileSync("core/testing/piece-version-3.json", "utf8"));
+    old.joints.figure8.longRails = "across";
+    const read = readPiece(JSON.stringify(old));
+    if (!read.ok) throw new Error(read.message);
+    const { panels, joints, form } = read.piece;
+    expect(panels).toEqual({ top: old.panel });
+    expect(panels.top.strips.length).toBeGreaterThan(3);
+    expect(joints.figure8).toEqual({
+      centres: old.joints.figure8.centres,
+      swing: old.joints.figure8.swing,
+      lengthwise: "across",
+    });
+    expect([form.kind, form.shelf.kind, form.leg]).toEqual(["leg-and-apron", "none", old.form.leg]);
   });
   it("with a BOM before it", () => expect(readPiece(`\uFEFF${text}`).ok).toBe(true));
   it.each(readdirSync("demo/pieces"))("the demo's %s", (file) => {
@@ -57,7 +73,7 @@ describe("a file that is wrong gets a sentence that names the field and the fix"
           json["version"] = 9 as never;
         }),
       ),
-    ).toMatch(/version 9.*up to 3.*up to date/));
+    ).toMatch(/version 9.*up to 4.*up to date/));
   it("an older version", () =>
     expect(
       refused(
@@ -132,7 +148,7 @@ describe("the published schema (read by an independent validator)", () => {
   it.each([
     ["a zero size", '"length": 1800', '"length": 0'],
     ["a word for a number", '"seats": {', '"seats": 4, "x": {'],
-    ["another version", '"version": 3', '"version": 4'],
+    ["another version", '"version": 4', '"version": 5'],
     ["an unknown choice", '"oil-wax"', '"paint"'],
   ])("refuses %s", (_, from, to) => {
     expect(text).toContain(from);

@@ -1,5 +1,5 @@
-import type { TableGeometry } from "../form/leg-and-apron";
-import { keptAt } from "../form/outline";
+import type { PieceGeometry } from "../construction/geometry";
+import { keptAt } from "../construction/top/outline";
 import type { Piece } from "../piece/schema";
 import type { LaidStrip } from "../stock/rules";
 
@@ -23,7 +23,7 @@ export interface AlignmentPlace {
  */
 export function alignmentPlaces(
   laid: readonly LaidStrip[],
-  at: Pick<TableGeometry, "core" | "top">,
+  at: Pick<PieceGeometry, "core" | "top">,
   piece: Pick<Piece, "choices" | "form">,
 ): AlignmentPlace[] {
   if (piece.choices.alignment === "none") return [];

@@ -7,7 +7,7 @@ import { rehearse } from "./rehearsal";
 import { runNote, runTimers } from "./run";
 import { caulCrown, CAUL_DEPTH, CAUL_WIDTH } from "./stages";
 
-const seven = at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"));
+const seven = at("panels.top.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"));
 const [stage] = planOf(tableWith(seven)).glueUp;
 
 describe("the rehearsal", () => {

@@ -4,7 +4,7 @@ import { USUAL_SHOP } from "../piece/shop";
 import { GLUE_GRAMS } from "./adhesives";
 import { planerGroups } from "./stages";
 
-const seven = at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"));
+const seven = at("panels.top.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"));
 
 describe("one gluing", () => {
   const [stage] = planOf(tableWith(seven)).glueUp;

@@ -2,7 +2,7 @@ import type { Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import type { LaidStrip } from "../stock/rules";
 import type { Species } from "../wood/species";
-import type { TableGeometry } from "../form/leg-and-apron";
+import type { PieceGeometry } from "../construction/geometry";
 import { AlignmentPlace, alignmentPlaces } from "./alignment";
 import { Adhesive, GLUE_GRAMS, PRESSURE } from "./adhesives";
 
@@ -16,6 +16,8 @@ export interface GlueStage {
   id: string;
   name: string;
   strips: string[];
+  /** the same in their places: from the first one's edge, each so wide across the lines */
+  pieces: GluePiece[];
   lines: number[];
   width: number;
   length: number;
@@ -35,6 +37,21 @@ export interface GlueStage {
   weight: number;
   moves: { what: string; minutes: number }[];
   minutes: number;
+}
+
+/** A strip, a sub-panel's strip or a leaf: `full` across the glue lines, mm. */
+export interface GluePiece {
+  id: string;
+  from: number;
+  full: number;
+}
+
+/** What all gluings of a piece share. */
+export interface GlueFacts {
+  piece: Piece;
+  species: Species;
+  shop: Shop;
+  adhesive: Adhesive;
 }
 
 /** How long each move takes one pair of hands, minutes. @source common practice */
@@ -58,17 +75,15 @@ const CLAMP_SPACING = { least: 200, most: 300 };
  */
 export function glueStages(
   laid: readonly LaidStrip[],
-  piece: Piece,
-  at: Pick<TableGeometry, "core" | "top">,
-  species: Species,
-  shop: Shop,
-  adhesive: Adhesive,
+  at: Pick<PieceGeometry, "core" | "top">,
+  facts: GlueFacts,
 ): GlueStage[] {
   if (laid.length === 0) return [];
+  const { piece, shop } = facts;
   const { thickness, length } = at.core;
   const aids = alignmentPlaces(laid, at, piece);
   const stage = (id: string, name: string, groups: LaidStrip[][]) =>
-    glueStage(id, name, groups, piece, thickness, length, species, shop, adhesive, aids);
+    glueStage({ id, name, thickness, length, aids, groups: groups.map((group) => group.map(pieceOf)) }, facts);
   if (piece.choices.stages === "all-at-once" || laid.length < 3)
     return [
       stage(
@@ -123,18 +138,21 @@ export function planerGroups(laid: readonly LaidStrip[], planer: number): LaidSt
   return laid.map((each) => [each]);
 }
 
-function glueStage(
-  id: string,
-  name: string,
-  groups: LaidStrip[][],
-  piece: Piece,
-  thickness: number,
-  length: number,
-  species: Species,
-  shop: Shop,
-  adhesive: Adhesive,
-  aids: readonly AlignmentPlace[],
-): GlueStage {
+const pieceOf = ({ board, from, full }: LaidStrip): GluePiece => ({ id: board.id, from, full });
+
+/** One gluing before it is worked out. */
+export interface Gluing {
+  id: string;
+  name: string;
+  groups: readonly GluePiece[][];
+  /** of the lines across the face that is glued, and their length, mm */
+  thickness: number;
+  length: number;
+  aids: readonly AlignmentPlace[];
+}
+
+export function glueStage({ id, name, groups, thickness, length, aids }: Gluing, facts: GlueFacts): GlueStage {
+  const { piece, species, shop, adhesive } = facts;
   const strips = groups.flat();
   const start = strips[0].from;
   const widths = groups.map((group) => group.reduce((sum, each) => sum + each.full, 0));
@@ -166,7 +184,7 @@ function glueStage(
     .slice(0, -1)
     .flatMap((group, i) =>
       aids
-        .filter((aid) => aid.between[0] === group.at(-1)!.board.id && aid.between[1] === groups[i + 1][0].board.id)
+        .filter((aid) => aid.between[0] === group.at(-1)!.id && aid.between[1] === groups[i + 1][0].id)
         .map((aid) => ({ ...aid, y: lines[i] })),
     );
   const moves = [
@@ -189,7 +207,8 @@ function glueStage(
   return {
     id,
     name,
-    strips: strips.map((each) => each.board.id),
+    strips: strips.map((each) => each.id),
+    pieces: strips,
     lines,
     width,
     length: roughLength,

@@ -1,4 +1,4 @@
-import { stripChord } from "../form/outline";
+import { stripChord } from "../construction/top/outline";
 import type { Form } from "../piece/schema";
 import { Candidate, jointLines } from "./candidates";
 

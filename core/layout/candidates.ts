@@ -1,5 +1,5 @@
-import { stripChord } from "../form/outline";
-import type { TableGeometry } from "../form/leg-and-apron";
+import { stripChord } from "../construction/top/outline";
+import type { PieceGeometry } from "../construction/geometry";
 import type { Form, PanelChoice } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import { narrowest, RackBoard } from "../stock/board";
@@ -29,7 +29,7 @@ export interface PanelNeed {
 }
 
 /** What is asked of the boards for this top. An outline is cut from the whole top only. */
-export function panelNeed(at: Pick<TableGeometry, "core" | "top">, top: Form["top"]): PanelNeed {
+export function panelNeed(at: Pick<PieceGeometry, "core" | "top">, top: Form["top"]): PanelNeed {
   const { length, width, thickness } = at.core;
   if (top.outline === "rectangle" || length !== at.top.length) return { length, width, thickness };
   const outline = { ...top, length, width };

@@ -7,7 +7,7 @@ import { millLanes } from "./mill";
 import { prizedBoards } from "../stock/prized";
 import { panelScores } from "./scores";
 
-const seven = at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"));
+const seven = at("panels.top.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"));
 const piece = tableWith(seven);
 const plan = planOf(piece);
 const { cards, pieces, boards } = plan.cutting;
@@ -25,7 +25,7 @@ describe("cutting cards", () => {
         id,
       ).toHaveLength(1);
     const lane = (mark: string) => plan.cutting.milled.find((each) => each.pieces.includes(mark))?.mark ?? mark;
-    for (const mark of plan.parts.filter((part) => part.role !== "top").flatMap((part) => part.marks))
+    for (const mark of plan.parts.filter((part) => part.role !== "panel").flatMap((part) => part.marks))
       expect(
         cards.filter(
           (card) =>
@@ -99,7 +99,12 @@ describe("cutting cards", () => {
 
 describe("milling of the lanes", () => {
   it("covers every piece and every strip, thick enough where the plan holds", () => {
-    const lanes = millLanes(boards, new Map(pieces.map((each) => [each.id, each])), plan.geometry.core, USUAL_SHOP);
+    const lanes = millLanes(
+      boards,
+      new Map(pieces.map((each) => [each.id, each])),
+      [{ name: "Top", kind: "top", laid: plan.panel.laid, thickness: plan.geometry.core.thickness }],
+      USUAL_SHOP,
+    );
     expect(
       lanes
         .flatMap((lane) => lane.pieces)
@@ -114,7 +119,7 @@ describe("milling of the lanes", () => {
 describe("what makers look at in a panel", () => {
   const score = (id: string, rack = plainRack(), given = piece) => {
     const made = planOf(given, rack);
-    return panelScores(made.panel.laid, made.geometry, given, rack, "european-ash", USUAL_SHOP).find(
+    return panelScores(made.panel.laid, made.geometry, given, { rack, species: "european-ash", shop: USUAL_SHOP }).find(
       (each) => each.id === id,
     )!;
   };
@@ -144,7 +149,7 @@ describe("what makers look at in a panel", () => {
         knotted,
         tableWith(
           at(
-            "panel.strips",
+            "panels.top.strips",
             (seven.value as Strip[]).map((each) => (each.board === "B3" ? { ...each, slide: 20 } : each)),
           ),
         ),
@@ -155,7 +160,9 @@ describe("what makers look at in a panel", () => {
     const rack = [...plainRack(), demoBoard({ id: "W1", width: 310 })];
     expect(prizedBoards(rack, "european-ash").map((board) => board.id)).toEqual(["W1"]);
     expect(score("prized", rack)).toMatchObject({ said: "W1, 310.0 mm", share: 1 });
-    expect(score("prized", rack, tableWith(at("panel.strips", strips("W1", "B2", "B3", "B4", "B5")))).share).toBe(0);
+    expect(score("prized", rack, tableWith(at("panels.top.strips", strips("W1", "B2", "B3", "B4", "B5")))).share).toBe(
+      0,
+    );
   });
   it("waste is what is used up of the boards less what the panel holds, as the search counts it (by hand)", () => {
     // of 2400 mm 557 are left after 1840 and the kerf: enough to keep

@@ -1,11 +1,12 @@
-import type { Form } from "../piece/schema";
+import { BoardCut, RoughPiece, milledWhole } from "./sawing";
 import type { Shop } from "../piece/shop";
 import { fine, mm } from "../verdict/verdict";
-import type { BoardCut, RoughPiece } from "./cutting";
+
+import type { CutPanel } from "./cut-panel";
 import type { MachineSetting, Part } from "./cut-list";
 import { legSteps } from "./leg-stock";
 import { laneMark, sectionMark, stripMark } from "./marks";
-import { MilledLane, milledWhole } from "./mill";
+import { MilledLane } from "./mill";
 
 /** One line on a card: from what, what is done, what it becomes, and what should be left or lie there after it. */
 export interface CardRow {
@@ -32,9 +33,8 @@ export interface CardFacts {
   milled: readonly MilledLane[];
   settings: readonly MachineSetting[];
   parts: readonly Part[];
-  /** finished thickness of the panel's strips, mm */
-  panel: number;
-  leg: Pick<Form["leg"], "make" | "section">;
+  /** panels whose strips are sawn, the top first */
+  panels: readonly CutPanel[];
   shop: Shop;
 }
 
@@ -229,11 +229,18 @@ function flattening(milled: readonly MilledLane[]): CutCard[] {
   });
 }
 
-/** Parts and the panel's strips, thickest first. */
-function planing({ boards, settings, parts, milled, panel }: CardFacts): CutCard[] {
-  const strips = boards.flatMap((cut) => (cut.strip ? [stripMark(cut.board.id)] : []));
+/** Parts and the panels' strips, thickest first. */
+function planing({ boards, settings, parts, milled, panels }: CardFacts): CutCard[] {
+  const sawn = new Set(boards.flatMap((cut) => (cut.strip ? [cut.board.id] : [])));
+  const strips = panels
+    .map(({ name, laid, thickness }) => ({
+      name,
+      thickness,
+      marks: laid.filter(({ board }) => sawn.has(board.id)).map(({ board }) => stripMark(board.id)),
+    }))
+    .filter(({ marks }) => marks.length > 0);
   const planer = settings.filter((each) => each.machine === "planer");
-  return descending([...planer.map((each) => each.setting), ...(strips.length > 0 ? [panel] : [])]).map(
+  return descending([...planer.map((each) => each.setting), ...strips.map((each) => each.thickness)]).map(
     (setting): CutCard => ({
       id: `planer:${setting}`,
       machine: "Planer",
@@ -241,9 +248,14 @@ function planing({ boards, settings, parts, milled, panel }: CardFacts): CutCard
       title: `Plane to ${mm(setting)} thick`,
       board: null,
       rows: [
-        ...(strips.length > 0 && setting === panel
-          ? [{ from: "Top", what: String(strips.length), to: strips, check: count(strips.length) }]
-          : []),
+        ...strips
+          .filter((each) => each.thickness === setting)
+          .map(({ name, marks }) => ({
+            from: name,
+            what: String(marks.length),
+            to: marks,
+            check: count(marks.length),
+          })),
         ...planer
           .filter((each) => each.setting === setting)
           .flatMap((each) =>
@@ -285,27 +297,28 @@ function sizing({ settings, parts, milled }: CardFacts, machine: "table saw" | "
     }));
 }
 
-/** A leg that is glued from several pieces, between its pieces and its length. */
-function legs({ parts, leg, shop }: CardFacts): CutCard[] {
-  const glued = parts.filter((part) => part.role === "leg" && part.stock.length > 1);
-  if (glued.length === 0) return [];
-  const marks = glued.flatMap((part) => part.marks);
-  const pieces = glued.flatMap((part) => marksOf(parts, part.id, () => true));
-  return [
-    {
-      id: "legs",
-      machine: "Bench and saw",
-      setting: null,
-      title: "Make the legs",
-      board: null,
-      rows: legSteps(leg.make, leg.section, shop).map((what, i, all) => ({
-        from: i === 0 ? pieces.join(" ") : "",
-        what,
-        to: i === all.length - 1 ? marks : [],
-        check: i === all.length - 1 ? `${fine(leg.section)} square` : "",
-      })),
-    },
-  ];
+/** Thick parts that are glued from several pieces, between their pieces and their length. */
+function legs({ parts, shop }: CardFacts): CutCard[] {
+  return parts
+    .filter((part) => part.stock.length > 1)
+    .map((part): CutCard => {
+      const { width, thickness } = part.finished;
+      const pieces = marksOf(parts, part.id, () => true);
+      const size = width === thickness ? `${fine(width)} square` : `${fine(width)} by ${fine(thickness)}`;
+      return {
+        id: part.role === "leg" ? "legs" : `make:${part.id}`,
+        machine: "Bench and saw",
+        setting: null,
+        title: `Make the ${(part.plural ?? `${part.name}s`).toLowerCase()}`,
+        board: null,
+        rows: legSteps(part.make, part.finished, shop, part.name.toLowerCase()).map((what, i, all) => ({
+          from: i === 0 ? pieces.join(" ") : "",
+          what,
+          to: i === all.length - 1 ? part.marks : [],
+          check: i === all.length - 1 ? size : "",
+        })),
+      };
+    });
 }
 
 /** Marks of the pieces of a part that are of this size, as they are written on the wood. */

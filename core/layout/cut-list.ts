@@ -1,13 +1,23 @@
+import type { RoughPiece } from "./sawing";
+import { AssemblyPart, extentOf } from "../assembly/part";
+import type { Make, Role } from "../assembly/sort";
 import { measuredOr } from "../piece/measured";
-import type { PlainPart } from "../form/leg-and-apron";
-import type { LegRailJoint } from "../joinery/tenon";
-import type { Form, Piece } from "../piece/schema";
+import type { Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
-import type { RoughPiece } from "./cutting";
+
 import { LegPiece, legPieces } from "./leg-stock";
 
-/** A part with its joints: what is cut, milled and sawn out. mm. */
-export interface Part extends PlainPart {
+/** A kind of part with its joints: what is cut, milled and sawn out, so many times. mm. */
+export interface Part {
+  id: string;
+  name: string;
+  plural?: string;
+  letter: string;
+  role: Role;
+  make: Make;
+  count: number;
+  /** what shows between its joints */
+  shoulder: number;
   finished: { length: number; width: number; thickness: number };
   milled: { length: number; width: number; thickness: number };
   rough: { length: number; width: number };
@@ -21,87 +31,93 @@ export interface Part extends PlainPart {
 
 /** Legs stay this long over their finished length until last, mm: 720 is left at 750. @source common practice */
 const LEG_EXTRA = 30;
+/** Blocks and buttons are sawn from a stick with so much for each cut, mm. @source common practice */
+const SMALL_EXTRA = 10;
 
-/** Parts with their tenons and allowances, top first. Sizes measured on the work count before planned ones. */
+/** Every kind of part with its tenons and allowances, in the order of the parts. Sizes measured on the work count before planned ones. */
 export function cutParts(
-  plain: readonly PlainPart[],
+  parts: readonly AssemblyPart[],
   buttons: { count: number; width: number; tongue: number },
-  joints: readonly LegRailJoint[],
-  form: Form,
   asBuilt: Piece["asBuilt"],
   shop: Shop,
 ): Part[] {
-  return [...plain, ...(buttons.count > 0 ? [buttonPart(buttons)] : [])].map((part) => {
-    const joint = joints.find((each) => each.rail === part.id);
-    const tenon = part.tenonEnds && joint && joint.kind === "mortise-tenon" ? joint.length * part.tenonEnds : 0;
+  const kinds = new Map<string, AssemblyPart[]>();
+  for (const part of parts) kinds.set(part.kind, [...(kinds.get(part.kind) ?? []), part]);
+  const all = [...kinds].map(([id, same]): Part => {
+    const [{ name, plural, letter, role, make, note, shape }] = same;
+    const box = same.map(extentOf).reduce((a, b) => ({
+      length: Math.max(a.length, b.length),
+      width: Math.max(a.width, b.width),
+      thickness: Math.max(a.thickness, b.thickness),
+    }));
     const finished = {
-      length: measuredOr(asBuilt, part.id, "length", part.shoulder + tenon),
-      width: measuredOr(asBuilt, part.id, "width", part.width),
-      thickness: measuredOr(asBuilt, part.id, "thickness", part.thickness),
+      length: measuredOr(asBuilt, id, "length", box.length),
+      width: measuredOr(asBuilt, id, "width", box.width),
+      thickness: measuredOr(asBuilt, id, "thickness", box.thickness),
     };
-    const stock =
-      part.role === "leg"
-        ? legPieces(form.leg.make, finished.width, shop.kerf)
-        : [{ suffix: "", width: finished.width, thickness: finished.thickness, matched: false }];
-    const leaves = stock.length;
-    const extra =
-      part.role === "leg" ? LEG_EXTRA : part.role === "block" || part.role === "button" ? 10 : shop.lengthAllowance;
-    const milled = { length: finished.length + extra, width: stock[0].width, thickness: stock[0].thickness };
-    return {
-      ...part,
-      finished,
-      milled,
-      leaves,
-      stock,
-      rough: { length: milled.length, width: milled.width + shop.widthAllowance },
-      note: noteFor(part, tenon, leaves, joint ?? null),
-      marks: Array.from({ length: part.count }, (_, i) => (part.count > 1 ? `${part.letter}${i + 1}` : part.letter)),
-    };
+    const known = { id, name, letter, role, make, note, shoulder: shape.length, ...(plural ? { plural } : {}) };
+    return { ...known, ...milledOf(role, make, finished, shop), count: same.length, finished, marks: marksOf(same) };
   });
+  return buttons.count > 0 ? [...all, buttonPart(buttons, asBuilt, shop)] : all;
+}
+
+/** A kind that there is one of stands by its letter alone. */
+const marksOf = (same: readonly AssemblyPart[]) => same.map((part) => part.id);
+
+function milledOf(
+  role: Role,
+  make: Make,
+  finished: Part["finished"],
+  shop: Shop,
+): Pick<Part, "milled" | "rough" | "leaves" | "stock"> {
+  const stock = legPieces(make, finished, shop.kerf);
+  const extra = role === "leg" ? LEG_EXTRA : role === "block" || role === "button" ? SMALL_EXTRA : shop.lengthAllowance;
+  const milled = { length: finished.length + extra, width: stock[0].width, thickness: stock[0].thickness };
+  return {
+    stock,
+    leaves: stock.length,
+    milled,
+    rough: { length: milled.length, width: milled.width + shop.widthAllowance },
+  };
 }
 
 /** Body of a wooden button behind its tongue, and its thickness, mm. @source common practice */
 const BUTTON = { body: 45, thickness: 24 };
 
-function buttonPart({ count, width, tongue }: { count: number; width: number; tongue: number }): PlainPart {
+function buttonPart(
+  { count, width, tongue }: { count: number; width: number; tongue: number },
+  asBuilt: Piece["asBuilt"],
+  shop: Shop,
+): Part {
+  const size = (dimension: "length" | "width" | "thickness", planned: number) =>
+    measuredOr(asBuilt, "button", dimension, planned);
+  const finished = {
+    length: size("length", BUTTON.body + tongue),
+    width: size("width", width),
+    thickness: size("thickness", BUTTON.thickness),
+  };
   return {
     id: "button",
     name: "Button",
     letter: "N",
     role: "button",
+    make: "solid",
     count,
     shoulder: BUTTON.body + tongue,
-    width,
-    thickness: BUTTON.thickness,
-    grain: "x",
-    tenonEnds: 0,
+    finished,
+    ...milledOf("button", "solid", finished, shop),
+    note: "Sawn from one long strip, drilled and rebated before they are crosscut.",
+    marks: Array.from({ length: count }, (_, i) => (count > 1 ? `N${i + 1}` : "N")),
   };
 }
 
-function noteFor(part: PlainPart, tenon: number, leaves: number, joint: LegRailJoint | null): string {
-  if (part.role === "top") return "Glued from the boards chosen for it; trimmed when flat.";
-  if (part.role === "end-board") return "Cut when the panel has been measured; grooved and mortised for its tongue.";
-  if (part.role === "slat") return "Drilled before it is finished; edges rounded.";
-  if (part.role === "frame") return "Grooved for the panel; corners jointed before.";
-  if (part.role === "leg")
-    return leaves === 1
-      ? "Left long until the base is glued."
-      : leaves === 2
-        ? "Two leaves glued, then trued square."
-        : "A core and four resawn faces, trued square.";
-  if (part.role === "button") return "Sawn from one long strip, drilled and rebated before they are crosscut.";
-  if (part.role === "block") return "Sawn at 45° both ends; drilled before the glue-up.";
-  if (joint?.kind === "loose-tenon") return "Shoulder to shoulder: loose tenons, nothing added.";
-  return tenon > 0 ? `Two tenons of ${joint!.length} mm included; shoulders marked from the dry frame.` : "";
-}
-
 /** Parts that nobody sees when the table stands: sapwood may lie in them. */
-const HIDDEN: Part["role"][] = ["block"];
+const HIDDEN: Role[] = ["block"];
 
 /** Every rough piece to saw, but for the top, whose boards are chosen one by one. */
 export function roughPieces(parts: readonly Part[], shop: Pick<Shop, "widthAllowance">): RoughPiece[] {
   return parts
-    .filter((part) => part.role !== "top" && part.role !== "button")
+    .filter((part) => part.role !== "panel" && part.role !== "button")
     .flatMap((part) =>
       part.marks.flatMap((mark) =>
         part.stock.map(({ suffix, width, thickness, matched }) => ({
@@ -128,7 +144,7 @@ export interface MachineSetting {
 
 /** Settings in the order they are made, thickest and longest first, each once. */
 export function machineSettings(parts: readonly Part[]): MachineSetting[] {
-  const solid = parts.filter((part) => part.role !== "top");
+  const solid = parts.filter((part) => part.role !== "panel");
   const by = (machine: MachineSetting["machine"], sizes: (part: Part) => number[]): MachineSetting[] => {
     const groups = new Map<number, Part[]>();
     for (const part of solid)

@@ -1,10 +1,11 @@
+import type { RoughPiece } from "./sawing";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { USUAL_SHOP } from "../piece/shop";
 import { at, find, planOf, plainRack, strips, tableWith } from "../testing/plans";
 import { demoBoard, randomRack } from "../testing/boards";
 import { millingYield } from "../stock/milling";
-import { cuttingPlan, RoughPiece } from "./cutting";
+import { cuttingPlan } from "./cutting";
 import { END_TRIM } from "./runs";
 import { freshCutting } from "../piece/cutting-choices";
 import { shoppingList, WASTE_FACTOR } from "./shopping";
@@ -93,7 +94,7 @@ describe("what is missing becomes a shopping list", () => {
 });
 
 describe("the cut list", () => {
-  const plan = planOf(tableWith(at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"))));
+  const plan = planOf(tableWith(at("panels.top.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"))));
   const part = (id: string) => plan.parts.find((each) => each.id === id)!;
 
   it("keeps finished below milled below rough", () => {

@@ -1,25 +1,13 @@
+import { BoardCut, LaidSection, RoughPiece, StripCut, milledWhole } from "./sawing";
 import type { Cutting } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import { Board, RackBoard, widthAt } from "../stock/board";
 import { millingYield } from "../stock/milling";
 import { matchingGroups } from "./matches";
-import { milledWhole } from "./mill";
+
 import { offcutsOf } from "./offcuts";
 import type { Taken } from "./runs";
-import { Cut, firstCut, LaidSection, SearchInputs } from "./search";
-
-/** One rough piece that must be cut: mm, thickness after milling; `net` mm³ when finished; a `hidden` one may hold sapwood. */
-export interface RoughPiece {
-  id: string;
-  part: string;
-  label: string;
-  length: number;
-  width: number;
-  thickness: number;
-  net?: number;
-  hidden?: boolean;
-  matched?: string;
-}
+import { Cut, firstCut, SearchInputs } from "./search";
 
 /** A rough piece at its place on a board; x along it, y across. */
 export interface Placed {
@@ -27,24 +15,6 @@ export interface Placed {
   board: string;
   x: number;
   y: number;
-}
-
-/** The panel's strip as it is crosscut from its board, mm. */
-export interface StripCut {
-  board: string;
-  x: number;
-  y: number;
-  length: number;
-  width: number;
-}
-
-/** One board and all that is cut from it, left to right; `offcuts` go back on the rack. */
-export interface BoardCut {
-  board: Board;
-  sections: LaidSection[];
-  strip: StripCut | null;
-  offcuts: Board[];
-  sawn: boolean;
 }
 
 /** Where every piece is cut. `stale` names sections that no longer fit; `chosen` is whether a search's answer stands. */

@@ -10,7 +10,7 @@ const ids = ["B1", "B2", "B3", "B4", "B5", "B6", "B7"];
 const laidOut = (rack = plainRack(), change = {}) => {
   const piece = tableWith(
     at(
-      "panel.strips",
+      "panels.top.strips",
       strips(...ids).map((each) => (each.board === "B3" ? { ...each, ...change } : each)),
     ),
   );
@@ -39,9 +39,9 @@ describe("a board slid along the panel", () => {
 
 it("boards in another order lie side by side without a gap, as the plan would lay them", () => {
   const { piece, plan } = laidOut();
-  const order = [...piece.panel.strips].reverse();
+  const order = [...piece.panels.top.strips].reverse();
   const laid = laidAs(plan.panel.laid, order, piece.form.top, plan.geometry);
-  expect(laid).toEqual(planOf(tableWith(at("panel.strips", order))).panel.laid);
+  expect(laid).toEqual(planOf(tableWith(at("panels.top.strips", order))).panel.laid);
   laid.slice(1).forEach((each, i) => expect(each.from).toBeCloseTo(laid[i].from + laid[i].width, 9));
 });
 
@@ -87,7 +87,7 @@ describe("a defect on a strip", () => {
     const low = plainRack().map((board) =>
       board.id === "B3" ? demoBoard({ ...board, length: 2100 + 45, width: 180, defects: [{ ...knot, y: 5 }] }) : board,
     );
-    const piece = tableWith(at("form.top.length", 2100), at("panel.strips", strips(...ids)));
+    const piece = tableWith(at("form.top.length", 2100), at("panels.top.strips", strips(...ids)));
     const plan = planOf(piece, low);
     const laid = plan.panel.laid[2];
     expect(laid.across).toBe(35);

@@ -1,12 +1,12 @@
-import type { TableGeometry } from "../form/leg-and-apron";
-import { stripChord } from "../form/outline";
+import type { StripCut } from "./sawing";
+import type { PieceGeometry } from "../construction/geometry";
+import { stripChord } from "../construction/top/outline";
 import type { Form, Piece, Strip } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import { narrowest, RackBoard } from "../stock/board";
 import { millingYield } from "../stock/milling";
 import type { LaidStrip } from "../stock/rules";
 import { Candidate, jointLines } from "./candidates";
-import type { StripCut } from "./cutting";
 
 /** Boards of the rack and those that this piece has sawn already, as they were. */
 export function knownBoards(rack: readonly RackBoard[], sawn: Piece["cutting"]["sawn"]): readonly RackBoard[] {
@@ -15,16 +15,22 @@ export function knownBoards(rack: readonly RackBoard[], sawn: Piece["cutting"]["
   return [...rack.filter((board) => !gone.has(board.id)), ...sawn.map((each) => ({ ...each.board, reservedBy: null }))];
 }
 
+export interface LayFacts {
+  panel: Piece["panels"]["top"];
+  top: Form["top"];
+  /** of the rack, and those this piece has sawn */
+  boards: readonly RackBoard[];
+  at: PieceGeometry;
+  shop: Shop;
+  candidates: readonly Candidate[];
+  sawn: Piece["cutting"]["sawn"];
+}
+
 /** Strips of the panel as they come out of their boards and lie across the top; those of a curved top only as long as their chord. */
-export function layStrips(
-  panel: Piece["panel"],
-  top: Form["top"],
-  known: readonly RackBoard[],
-  at: TableGeometry,
-  shop: Shop,
-  candidates: readonly Candidate[],
-  sawn: Piece["cutting"]["sawn"] = [],
-): { laid: LaidStrip[]; missing: string[] } {
+export function layStrips({ panel, top, boards: known, at, shop, candidates, sawn }: LayFacts): {
+  laid: LaidStrip[];
+  missing: string[];
+} {
   const missing: string[] = [];
   if (at.core.count > 1) return { laid: [], missing };
   const found = panel.strips.flatMap((strip) => {
@@ -59,7 +65,7 @@ export function layStrips(
 function acrossTop(
   strips: readonly Pick<LaidStrip, "strip" | "board" | "milled" | "full" | "across">[],
   top: Form["top"],
-  at: Pick<TableGeometry, "core" | "top">,
+  at: Pick<PieceGeometry, "core" | "top">,
 ): LaidStrip[] {
   const lines = jointLines(
     strips.map((each) => each.full),
@@ -79,7 +85,7 @@ export function laidAs(
   laid: readonly LaidStrip[],
   strips: readonly Strip[],
   top: Form["top"],
-  at: Pick<TableGeometry, "core" | "top">,
+  at: Pick<PieceGeometry, "core" | "top">,
 ): LaidStrip[] {
   return acrossTop(
     strips.flatMap((strip) => {
@@ -94,7 +100,7 @@ export function laidAs(
 /** How long a strip must be from `from` to `to` across the panel. An outline is cut from the whole top only, not from a panel between ends. */
 export function chordOfStrip(
   top: Form["top"],
-  at: Pick<TableGeometry, "core" | "top">,
+  at: Pick<PieceGeometry, "core" | "top">,
   from: number,
   to: number,
 ): number {

@@ -9,14 +9,14 @@ describe("ways to a thick leg", () => {
     "%s: what is sawn for a leg yields that leg",
     (make) => {
       for (const section of [50, 75, 90]) {
-        const [first] = legPieces(make, section, 2);
+        const [first] = legPieces(make, { width: section, thickness: section }, 2);
         expect(legYield(make, first.thickness, first.width)).toBeCloseTo(section, 9);
       }
     },
   );
   it("sawn at 45°: the square turned on its corner lies inside the glued blank, the glue line on its diagonal (rotation)", () => {
     const section = 80;
-    const [board] = legPieces("diagonal", section, 2);
+    const [board] = legPieces("diagonal", { width: section, thickness: section }, 2);
     const corners = [
       [-1, -1],
       [1, -1],
@@ -35,7 +35,7 @@ describe("ways to a thick leg", () => {
     expect(board.thickness).toBeLessThan(section);
   });
   it("core and faces: the core with two leaves and truing is the section, each blank opens into two", () => {
-    const [core, face] = legPieces("core-faces", 75, 2);
+    const [core, face] = legPieces("core-faces", { width: 75, thickness: 75 }, 2);
     expect(core.thickness - 1 + 2 * FACE.thickness).toBe(75);
     expect(resawnLeaves(face.thickness, FACE.thickness + FACE.cleaning, 2)).toBe(2);
     expect(face.width).toBe(75 + LEAF_EXTRA);
@@ -47,8 +47,10 @@ describe("ways to a thick leg", () => {
     expect(resawnLeaves(5, 9, 2)).toBe(0);
   });
   it("a bandsaw that opens too little is said", () => {
-    expect(legSteps("core-faces", 75, { ...USUAL_SHOP, bandsawHeight: 60 }).join(" ")).toMatch(/opens only 60 mm/);
-    expect(legSteps("core-faces", 75, USUAL_SHOP).join(" ")).not.toMatch(/opens only/);
+    expect(
+      legSteps("core-faces", { width: 75, thickness: 75 }, { ...USUAL_SHOP, bandsawHeight: 60 }).join(" "),
+    ).toMatch(/opens only 60 mm/);
+    expect(legSteps("core-faces", { width: 75, thickness: 75 }, USUAL_SHOP).join(" ")).not.toMatch(/opens only/);
   });
   it("each way has its own cut list: no thick stock, yet legs", () => {
     const thin = [

@@ -1,4 +1,4 @@
-import type { Form } from "../piece/schema";
+import type { Make } from "../assembly/sort";
 import type { Shop } from "../piece/shop";
 import { Board, narrowest } from "../stock/board";
 import { millingYield } from "../stock/milling";
@@ -12,6 +12,12 @@ export interface LegPiece {
   matched: boolean;
 }
 
+/** What a part measures across its grain, mm. */
+export interface Section {
+  width: number;
+  thickness: number;
+}
+
 /** Extra thickness of a laminated leaf, to true the glued leg, mm. @source common practice */
 export const LEAF_EXTRA = 2;
 /** A resawn face when it is glued on, and what cleaning both its sides takes, mm. @source common practice */
@@ -21,8 +27,8 @@ const CORE_EXTRA = 1;
 /** A blank sawn at 45° loses this much round the leg to the cut and to truing, mm. @source common practice */
 const DIAGONAL_EXTRA = 3;
 
-/** What is sawn for one leg of `section` mm square. @param kerf  of the bandsaw that opens the faces, mm */
-export function legPieces(make: Form["leg"]["make"], section: number, kerf: number): LegPiece[] {
+/** What is sawn for one leg, post or foot of this section. A core with faces and boards sawn at 45° make square ones. @param kerf  of the bandsaw that opens the faces, mm */
+export function legPieces(make: Make, { width: section, thickness }: Section, kerf: number): LegPiece[] {
   const piece = (suffix: string, width: number, thickness: number, matched = false): LegPiece => ({
     suffix,
     width,
@@ -31,9 +37,9 @@ export function legPieces(make: Form["leg"]["make"], section: number, kerf: numb
   });
   switch (make) {
     case "solid":
-      return [piece("", section, section)];
+      return [piece("", section, thickness)];
     case "laminated":
-      return ["a", "b"].map((suffix) => piece(suffix, section + LEAF_EXTRA, section / 2 + LEAF_EXTRA / 2));
+      return ["a", "b"].map((suffix) => piece(suffix, section + LEAF_EXTRA, thickness / 2 + LEAF_EXTRA / 2));
     // two blanks of one board, each opened into two faces that are neighbours in the tree
     case "core-faces": {
       const core = section - 2 * FACE.thickness + CORE_EXTRA;
@@ -57,7 +63,7 @@ export function legPieces(make: Form["leg"]["make"], section: number, kerf: numb
  * @returns 0 when nothing is left
  * @source derived: a square stands on its corner in the glued blank, so its diagonal is the blank's lesser side
  */
-export function legYield(make: Form["leg"]["make"], thickness: number, width: number): number {
+export function legYield(make: Make, thickness: number, width: number): number {
   switch (make) {
     case "solid":
       return Math.max(0, Math.min(thickness, width));
@@ -76,7 +82,7 @@ export function legYield(make: Form["leg"]["make"], thickness: number, width: nu
  * @param length  rough length of a leg's pieces, mm; flattened at that length
  */
 export function thickestLeg(
-  make: Form["leg"]["make"],
+  make: Make,
   boards: readonly Board[],
   length: number,
   shop: Shop,
@@ -98,25 +104,28 @@ export function resawnLeaves(thickness: number, leaf: number, kerf: number): num
   return Math.max(0, Math.floor((thickness + kerf) / (leaf + kerf) + 1e-9));
 }
 
-/** How a leg is made, step by step, as its card says it. */
+/** How a leg, a post or a foot is made, step by step, as its card says it. @param name  of one: "leg" */
 export function legSteps(
-  make: Form["leg"]["make"],
-  section: number,
+  make: Make,
+  section: Section,
   shop: Pick<Shop, "bandsawHeight" | "kerf">,
+  name = "leg",
 ): string[] {
-  const s = Math.round(section);
+  const s = Math.round(section.width);
+  const t = Math.round(section.thickness);
+  const size = s === t ? `${s} mm square` : `${s} mm by ${t} mm`;
   switch (make) {
     case "solid":
       return ["Joint two faces square, plane the other two, leave it long."];
     case "laminated":
-      return ["Joint one face of each leaf, glue best faces out.", `True the glued leg to ${s} mm square.`];
+      return ["Joint one face of each leaf, glue best faces out.", `True the glued ${name} to ${size}.`];
     case "core-faces":
       return [
         `Plane the cores to ${s - 2 * FACE.thickness + CORE_EXTRA} mm square.`,
         `Resaw each blank into two leaves of ${FACE.thickness + FACE.cleaning} mm; letter them as they open.`,
         "Glue two faces of one blank on opposite sides of the core; trim flush and plane both glued sides true.",
         `Glue the other two over them, trim, and plane to ${s} mm square: no glue line shows on a face.`,
-        ...(section + LEAF_EXTRA > shop.bandsawHeight
+        ...(section.width + LEAF_EXTRA > shop.bandsawHeight
           ? [`The bandsaw opens only ${shop.bandsawHeight} mm: saw the blanks from both edges, or by hand.`]
           : []),
       ];
@@ -124,7 +133,7 @@ export function legSteps(
       return [
         "Glue the two boards face to face, show faces out, rings mirrored.",
         "Tilt the saw to 45° from square; saw one corner off along the whole length, then the three others: the glue line runs from corner to corner.",
-        `True it to ${s} mm square: all four faces show rift grain.`,
+        `True it to ${size}: all four faces show rift grain.`,
       ];
   }
 }

@@ -1,6 +1,5 @@
+import type { BoardCut, LaidSection } from "./sawing";
 /** Names written on the wood as it leaves the saw, so that a part can be followed from its board. */
-import type { BoardCut } from "./cutting";
-import type { LaidSection } from "./search";
 
 /** A section's: the board's and its number from the left. */
 export const sectionMark = (cut: BoardCut, section: LaidSection) =>

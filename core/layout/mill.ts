@@ -1,6 +1,8 @@
+import { BoardCut, RoughPiece, milledWhole } from "./sawing";
+import type { CutPanel } from "./cut-panel";
 import type { Shop } from "../piece/shop";
-import { MillingPlan, millingPlan, SHORTEST_FED } from "../stock/milling-plan";
-import type { BoardCut, RoughPiece } from "./cutting";
+import { MillingPlan, millingPlan } from "../stock/milling-plan";
+
 import { laneMark, stripMark } from "./marks";
 
 /** The milling of one piece, one strip, or one lane of pieces too short to be fed alone; crosscut and ripped first. `mark` is written on it. */
@@ -14,28 +16,25 @@ export interface MilledLane {
   plan: MillingPlan;
 }
 
-/** Whether a lane goes through the machines whole, since one of its pieces is too short to be fed alone. */
-export const milledWhole = (lengths: readonly number[]) =>
-  lengths.length > 1 && lengths.some((each) => each < SHORTEST_FED);
-
 /**
  * How everything that is sawn is flattened and planed, board by board.
  *
- * @param panel thickness of the panel's strips, when there are any
+ * @param panels  whose strips are sawn, by how thick they end
  */
 export function millLanes(
   boards: readonly BoardCut[],
   pieces: ReadonlyMap<string, RoughPiece>,
-  panel: { thickness: number },
+  panels: readonly CutPanel[],
   shop: Shop,
 ): MilledLane[] {
   const lengthOf = (id: string) => pieces.get(id)?.length ?? 0;
   return boards.flatMap((cut) => {
+    const panel = panels.find((each) => each.laid.some(({ board }) => board.id === cut.board.id)) ?? panels[0];
     const strip = cut.strip
       ? [
           {
             mark: stripMark(cut.board.id),
-            pieces: ["top"],
+            pieces: [panel.kind],
             length: cut.strip.length,
             width: cut.strip.width,
             thickness: panel.thickness,

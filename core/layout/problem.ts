@@ -1,9 +1,10 @@
+import { RoughPiece, milledWhole } from "./sawing";
 import type { Shop } from "../piece/shop";
 import type { RackBoard } from "../stock/board";
-import type { RoughPiece } from "./cutting";
+
 import { millingYield } from "../stock/milling";
 import { boardPrices } from "./board-prices";
-import { milledWhole } from "./mill";
+
 import { coverPrices } from "./prices";
 import { Run, runsOf, Taken } from "./runs";
 import { Kind, kindsOf, Section, sectionsOf, Sequence, suits } from "./sections";

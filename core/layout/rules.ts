@@ -261,7 +261,7 @@ function jointerLength({ piece, parts, shop }: CuttingFacts): Verdict {
 }
 
 function shortParts({ parts, milled }: CuttingFacts): Verdict | null {
-  const short = parts.filter((part) => part.role !== "top" && part.milled.length < SHORTEST_FED);
+  const short = parts.filter((part) => part.role !== "panel" && part.milled.length < SHORTEST_FED);
   if (short.length === 0) return null;
   const alone = milled.filter((each) => each.length < SHORTEST_FED);
   return verdict({

@@ -82,7 +82,7 @@ describe("offcuts", () => {
 });
 
 describe("what the saw reports", () => {
-  const piece = tableWith(at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7")));
+  const piece = tableWith(at("panels.top.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7")));
   const rack = [...plainRack(), demoBoard({ id: "R9", thickness: 32, width: 130, length: 2300 })];
   const plan = planOf(piece, rack);
   const rail = plan.cutting.boards.find((cut) =>

@@ -1,4 +1,4 @@
-import type { TableGeometry } from "../form/leg-and-apron";
+import { PieceGeometry, postBand } from "../construction/geometry";
 import type { Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import type { RackBoard } from "../stock/board";
@@ -20,11 +20,9 @@ export interface PanelScore {
 /** What the panel is worth to the eye and the rack. Waste counts what is used up of the boards, as the search does, against what the outline keeps of the strips. */
 export function panelScores(
   laid: readonly LaidStrip[],
-  at: TableGeometry,
+  at: PieceGeometry,
   piece: Piece,
-  rack: readonly RackBoard[],
-  species: string,
-  shop: Shop,
+  { rack, species, shop }: { rack: readonly RackBoard[]; species: string; shop: Shop },
 ): PanelScore[] {
   if (laid.length === 0) return [];
   const cuts = stripCuts(laid, shop);
@@ -38,10 +36,10 @@ export function panelScores(
     at.core.width,
   );
   const centre = Math.min(...lines.map((line) => Math.abs(line - at.core.width / 2)), at.core.width / 2);
-  const from = piece.form.overhang.side;
+  const band = postBand(at);
   const over = lines.filter((line) => {
     const edge = Math.min(line, at.core.width - line);
-    return edge > from && edge < from + at.leg.section;
+    return band !== null && edge > band.from && edge < band.to;
   }).length;
   const pairs = laid.slice(1).map((each, i) => [laid[i], each] as const);
   const alternated = pairs.filter(([a, b]) => a.strip.face !== b.strip.face).length;

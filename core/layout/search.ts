@@ -1,3 +1,4 @@
+import type { LaidSection } from "./sawing";
 import { seeded } from "../units/seeded";
 import { fill, homes, possible, runCost, State } from "./fill";
 import { CuttingNeed, Problem, pricedOnBoards, problemOf } from "./problem";
@@ -7,15 +8,6 @@ import type { Section } from "./sections";
 export interface SearchInputs extends CuttingNeed {
   seed: number;
   rounds: number;
-}
-
-/** A section at its place on a board; pieces by id, lane by lane. mm */
-export interface LaidSection {
-  board: string;
-  x: number;
-  y: number;
-  length: number;
-  lanes: { width: number; pieces: string[] }[];
 }
 
 /** The best so far: wood used up and what of it ends in the piece, mm³. `trail` is where the search stands when that is elsewhere. */

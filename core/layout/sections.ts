@@ -1,7 +1,8 @@
+import type { RoughPiece } from "./sawing";
 import type { Shop } from "../piece/shop";
 import { millingYield } from "../stock/milling";
 import { SHORTEST_FED } from "../stock/milling-plan";
-import type { RoughPiece } from "./cutting";
+
 import type { Run } from "./runs";
 
 /** A board thicker than this many times the need, and 8 mm, is kept for something better. Ours. */

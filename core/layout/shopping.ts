@@ -1,5 +1,5 @@
+import type { RoughPiece } from "./sawing";
 import { boardFeet, cubicMetres, nextSawnThickness } from "../units/lumber";
-import type { RoughPiece } from "./cutting";
 
 /** Bought over what is used, for checks, knots and matching. @source common practice */
 export const WASTE_FACTOR = 1.3;

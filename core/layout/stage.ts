@@ -1,13 +1,14 @@
-import type { TableGeometry } from "../form/leg-and-apron";
+import type { BoardCut, RoughPiece, StripCut } from "./sawing";
+import type { PieceGeometry } from "../construction/geometry";
 import type { Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import type { RackBoard } from "../stock/board";
-import type { LaidStrip } from "../stock/rules";
 import type { Species } from "../wood/species";
 import { jointLines } from "./candidates";
 import { CutCard, cutCards } from "./cards";
 import { MachineSetting, machineSettings, Part, roughPieces } from "./cut-list";
-import { CuttingPlan, cuttingPlan, RoughPiece, StripCut } from "./cutting";
+import type { CutPanel } from "./cut-panel";
+import { CuttingPlan, cuttingPlan } from "./cutting";
 import { MilledLane, millLanes } from "./mill";
 import { stripCuts } from "./lay";
 import { ShoppingLine, shoppingList } from "./shopping";
@@ -25,17 +26,20 @@ export interface CuttingStage extends CuttingPlan {
   lacking: { name: string; count: number }[];
 }
 
+export interface CuttingFacts {
+  parts: readonly Part[];
+  rack: readonly RackBoard[];
+  /** the top first */
+  panels: readonly CutPanel[];
+  cutting: Piece["cutting"];
+  species: Species;
+  shop: Shop;
+  at: PieceGeometry;
+}
+
 /** Where every part is cut, in which order, and what is missing. */
-export function cuttingStage(
-  parts: readonly Part[],
-  rack: readonly RackBoard[],
-  laid: readonly LaidStrip[],
-  cutting: Piece["cutting"],
-  make: Piece["form"]["leg"]["make"],
-  species: Species,
-  shop: Shop,
-  at: TableGeometry,
-): CuttingStage {
+export function cuttingStage({ parts, rack, panels, cutting, species, shop, at }: CuttingFacts): CuttingStage {
+  const laid = panels.flatMap((panel) => panel.laid);
   const own = rack.filter(
     (board) => board.species === species.id && !cutting.sawn.some((each) => each.board.id === board.id),
   );
@@ -44,10 +48,11 @@ export function cuttingStage(
     laid.filter((each) => own.some((board) => board.id === each.board.id)),
     shop,
   );
-  const plan = cuttingPlan(pieces, cutting, own, strips, shop);
+  const laidOut = cuttingPlan(pieces, cutting, own, strips, shop);
+  const plan = { ...laidOut, boards: laidOut.boards.map((cut) => named(cut, panels)) };
   const settings = machineSettings(parts);
   const byId = new Map(pieces.map((piece) => [piece.id, piece]));
-  const milled = millLanes(plan.boards, byId, at.core, shop);
+  const milled = millLanes(plan.boards, byId, panels, shop);
   const names = new Map<string, number>();
   for (const piece of plan.missing) names.set(piece.part, (names.get(piece.part) ?? 0) + 1);
   return {
@@ -63,21 +68,29 @@ export function cuttingStage(
       milled,
       settings,
       parts,
-      panel: at.core.thickness,
-      leg: { make, section: at.leg.section },
+      panels,
       shop,
     }),
-    yieldShare: plan.missing.length === 0 ? yieldOf(parts, plan, laid.length > 0) : 0,
+    yieldShare: plan.missing.length === 0 ? yieldOf(parts, plan, panels) : 0,
     lines: jointLines(
-      laid.map((each) => each.full),
+      panels[0].laid.map((each) => each.full),
       at.core.width,
     ),
-    lacking: [...names].map(([part, count]) => ({ name: parts.find((each) => each.id === part)!.name, count })),
+    lacking: [...names].map(([part, count]) => {
+      const { name, plural = `${name}s` } = parts.find((each) => each.id === part)!;
+      return { name: count > 1 ? plural : name, count };
+    }),
   };
 }
 
+/** A board with the name of the panel that its strip is for. */
+function named(cut: BoardCut, panels: readonly CutPanel[]): BoardCut {
+  const panel = cut.strip && panels.find(({ laid }) => laid.some(({ board }) => board.id === cut.board.id));
+  return panel ? { ...cut, panel: panel.name.toLowerCase() } : cut;
+}
+
 /** Share of the wood that is sawn out which ends in the piece; offcuts that go back don't count as used. */
-function yieldOf(parts: readonly Part[], plan: CuttingPlan, withTop: boolean): number {
+function yieldOf(parts: readonly Part[], plan: CuttingPlan, panels: readonly CutPanel[]): number {
   const volume = (board: { length: number; width: number; widthEnd: number | null; thickness: number }) =>
     board.length * ((board.width + (board.widthEnd ?? board.width)) / 2) * board.thickness;
   const sawn = plan.boards.reduce(
@@ -85,7 +98,11 @@ function yieldOf(parts: readonly Part[], plan: CuttingPlan, withTop: boolean): n
     0,
   );
   const ended = parts
-    .filter((part) => part.role !== "button" && (part.role !== "top" || withTop))
+    .filter(
+      (part) =>
+        part.role !== "button" &&
+        (part.role !== "panel" || panels.some((panel) => panel.kind === part.id && panel.laid.length > 0)),
+    )
     .reduce((sum, part) => sum + part.count * part.finished.length * part.finished.width * part.finished.thickness, 0);
   return sawn > 0 ? ended / sawn : 0;
 }

@@ -66,7 +66,7 @@ describe("a coefficient from measured widths", () => {
 });
 
 describe("what the log teaches is offered, never applied unasked", () => {
-  const seven = at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"));
+  const seven = at("panels.top.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"));
   const width = (id: number, what: string, on: string, value: number, moisture: number | null) => ({
     kind: "width",
     id: String(id),

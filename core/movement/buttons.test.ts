@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { at, courseOf, find, planOf, plainRack, strips, tableWith } from "../testing/plans";
 import { findSpecies } from "../wood/species";
-import { longRailPlay, slotPlay, worstTravel } from "./buttons";
+import { playAlong, slotPlay, worstTravel } from "./buttons";
 import { fixedLine, topMovement, travel } from "./year";
 import { moistureYear } from "../climate/year";
 
@@ -28,7 +28,7 @@ describe("travel from the fixed line (derived: what lies between adds up)", () =
   });
   it("strips of different rings add up to the whole", () => {
     const rack = plainRack().map((board, i) => ({ ...board, ringLeft: -10 * i, ringRight: 8 * i }));
-    const plan = planOf(tableWith(at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"))), rack);
+    const plan = planOf(tableWith(at("panels.top.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"))), rack);
     const sum = plan.top.strips.reduce((total, strip) => total + strip.wet, 0);
     expect(sum).toBeCloseTo(plan.top.wet.change, 9);
     expect(plan.top.strips.reduce((total, strip) => total + strip.width, 0)).toBeCloseTo(850, 6);
@@ -40,7 +40,7 @@ describe("a plain independent calculation of the buttons", () => {
   const piece = tableWith(at("form.top.width", 900));
   const plan = planOf(piece);
   const perPercent = plan.top.coefficient;
-  const outer = Math.max(...plan.fasteners.filter((each) => each.rail !== "long").map((each) => Math.abs(each.z)));
+  const outer = Math.max(...plan.fasteners.filter((each) => each.run === "across").map((each) => Math.abs(each.z)));
   const expected = outer * perPercent * (plan.top.wet.moisture - 8.5);
 
   it("the outermost end button travels its distance × coefficient × moisture", () => {
@@ -50,7 +50,7 @@ describe("a plain independent calculation of the buttons", () => {
     expect(slotPlay({ ...piece.joints.buttons, slotLength: 45, width: 30 })).toBe(7.5);
   });
   it("a long-rail button may go in by the lesser of tip and shoulder, out to 4 mm engaged", () => {
-    expect(longRailPlay({ ...piece.joints.buttons, tongue: 12, engaged: 8, grooveDepth: 13 })).toEqual({
+    expect(playAlong({ ...piece.joints.buttons, tongue: 12, engaged: 8, grooveDepth: 13 })).toEqual({
       wet: 4,
       dry: 4,
     });

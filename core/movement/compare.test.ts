@@ -5,7 +5,7 @@ import { pieceSchema } from "../piece/schema";
 import { at, planOf, strips, tableWith } from "../testing/plans";
 import { alternatives, differences, takeIt } from "./compare";
 
-const piece = tableWith(at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7")));
+const piece = tableWith(at("panels.top.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7")));
 const plan = planOf(piece);
 const all = alternatives(piece, plan.species);
 

@@ -1,5 +1,5 @@
 import { fine, Remedy } from "../verdict/verdict";
-import type { Plan } from "../plan";
+import type { Plan } from "../plan/derived";
 import type { Piece } from "../piece/schema";
 import type { Patch } from "../piece/patch";
 import type { Species } from "../wood/species";
@@ -44,8 +44,8 @@ export function alternatives(piece: Piece, species: Species): Alternative[] {
     );
   const films = FILMS.filter((film) => film.id !== "varnish-one").map((film) => [film.id, film.name] as const);
   const unboarded = (each: Alternative): Alternative =>
-    piece.panel.strips.length > 0
-      ? { ...each, patches: [...each.patches, { path: ["panel", "strips"], value: [] }] }
+    piece.panels.top.strips.length > 0
+      ? { ...each, patches: [...each.patches, { path: ["panels", "top", "strips"], value: [] }] }
       : each;
   return [
     ...others("Top", CONSTRUCTION_NAMES, piece.form.construction, ["form", "construction"]),

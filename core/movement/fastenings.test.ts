@@ -14,7 +14,7 @@ const need = { dry: 2, wet: 4 };
 
 describe("what a fastener gives (geometry)", () => {
   it("a figure-8 plate swings s sin θ to the side; pointing along the movement it gives nothing", () => {
-    const plate = joints("figure-8", { figure8: { centres: 20, swing: 30, longRails: "across" } });
+    const plate = joints("figure-8", { figure8: { centres: 20, swing: 30, lengthwise: "across" } });
     expect(playOf(plate, "across", need)).toEqual({
       dry: expect.closeTo(10, 9),
       wet: expect.closeTo(10, 9),
@@ -22,7 +22,7 @@ describe("what a fastener gives (geometry)", () => {
     });
     expect(playOf(plate, "long", need).wet).toBe(0);
     expect(
-      playOf(joints("figure-8", { figure8: { centres: 20, swing: 30, longRails: "along" } }), "long", need).wet,
+      playOf(joints("figure-8", { figure8: { centres: 20, swing: 30, lengthwise: "along" } }), "long", need).wet,
     ).toBeCloseTo(10, 9);
   });
   it("it pulls in by s − √(s² − y²): the plate keeps its length (identity, 200 random)", () => {
@@ -90,7 +90,7 @@ describe("fasteners under a top", () => {
     expect(planOf(tableWith()).parts.some((part) => part.id === "button")).toBe(true);
   });
   it.each([
-    ["figure-8", "movement.fastening-long", at("joints.figure8.longRails", "across")],
+    ["figure-8", "movement.fastening-long", at("joints.figure8.lengthwise", "across")],
     ["slotted", "movement.fastening-across", at("joints.slotted", { slot: 5.5, screw: 5, setOff: false })],
     [
       "oversized",

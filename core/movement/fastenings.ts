@@ -1,6 +1,6 @@
-import type { TableGeometry } from "../form/leg-and-apron";
+import type { PieceGeometry } from "../construction/geometry";
 import type { JointChoices, Piece } from "../piece/schema";
-import { Fastener, FASTENER_WIDTH, longRailPlay, placeFasteners, slotPlay, worstTravel } from "./buttons";
+import { Fastener, FASTENER_WIDTH, playAlong, placeFasteners, slotPlay, worstTravel } from "./buttons";
 import { fixedLine, TopMovement, travel } from "./year";
 
 export type FasteningKind = JointChoices["fastening"];
@@ -34,7 +34,7 @@ export interface Play {
 /** Fasteners for the chosen way of holding the top; a slatted top is screwed down slat by slat instead. */
 export function fastenersFor(
   piece: Pick<Piece, "form" | "joints" | "choices">,
-  at: TableGeometry,
+  at: PieceGeometry,
   top: TopMovement,
 ): Fastener[] {
   const { form, joints, choices } = piece;
@@ -62,11 +62,11 @@ export function playOf(joints: JointChoices, rail: "long" | "across", need: { dr
   switch (joints.fastening) {
     case "button":
       return rail === "long"
-        ? { ...longRailPlay(joints.buttons), setOff: 0 }
+        ? { ...playAlong(joints.buttons), setOff: 0 }
         : { dry: slotPlay(joints.buttons), wet: slotPlay(joints.buttons), setOff: 0 };
     case "figure-8": {
       const swing =
-        rail === "long" && joints.figure8.longRails === "across"
+        rail === "long" && joints.figure8.lengthwise === "across"
           ? 0
           : joints.figure8.centres * Math.sin((joints.figure8.swing * Math.PI) / 180);
       return { dry: swing, wet: swing, setOff: 0 };

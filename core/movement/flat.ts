@@ -1,6 +1,6 @@
 /** Other ways a top is held flat or laid so that it may move: channels let in, slats, a panel in a frame. */
 import type { Form } from "../piece/schema";
-import type { TableGeometry } from "../form/leg-and-apron";
+import type { PieceGeometry } from "../construction/geometry";
 import { UNKNOWN_RINGS, TopMovement, travel, fixedLine } from "./year";
 import { boardCoefficient } from "./coefficient";
 import { widthChange } from "./width";
@@ -31,7 +31,7 @@ const BOLTS = { count: 5, apart: 60, fromEdge: 90, channelFromEdge: 50, clearanc
 /** Channels across the underside: slots and bolts, and the groove longer than the steel by what the wood gives. */
 export function channels(
   form: Form,
-  at: TableGeometry,
+  at: PieceGeometry,
   top: TopMovement,
   fixed: "centre" | "front-edge" | "back-edge",
 ): Channels {

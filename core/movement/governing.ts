@@ -1,4 +1,4 @@
-import type { Plan } from "../plan";
+import type { Plan } from "../plan/derived";
 import type { Piece } from "../piece/schema";
 import { LENGTHWISE } from "./breadboard";
 import { worstTravel } from "./buttons";
@@ -66,7 +66,7 @@ export function governing(plan: Needs, piece: Pick<Piece, "form" | "joints" | "c
       },
     };
   const line = fixedLine(piece.choices.fixedLine, top.width);
-  const across = plan.fasteners.filter((each) => each.rail !== "long");
+  const across = plan.fasteners.filter((each) => each.run === "across");
   if (across.length === 0)
     return {
       what: "the edge of the top",

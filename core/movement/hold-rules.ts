@@ -1,4 +1,5 @@
 /** Rules of what lets the top move: fastening, faces, insets, and whatever the graph finds stopped. */
+import { bearersSaid } from "../construction/geometry";
 import { fine, grade, Level, mm, set, Verdict, verdict } from "../verdict/verdict";
 import { addDays, firstExtreme, SAMPLE_DAYS } from "./course";
 import { STOP_EVERY } from "./courses";
@@ -29,7 +30,7 @@ export const HOLD_RULES: ((facts: MovementFacts) => Verdict | Verdict[] | null)[
 ];
 
 /** Plates, clips, slots and holes; wooden buttons have rules of their own. */
-function fastened({ piece, fasteners, top }: MovementFacts): Verdict[] | null {
+function fastened({ piece, at, fasteners, top }: MovementFacts): Verdict[] | null {
   const kind = piece.joints.fastening;
   if (kind === "button" || kind === "screwed" || fasteners.length === 0 || piece.form.construction === "framed")
     return null;
@@ -38,7 +39,7 @@ function fastened({ piece, fasteners, top }: MovementFacts): Verdict[] | null {
     const left = Math.min(has.wet - need.wet, has.dry - need.dry);
     const wetFirst = has.wet - need.wet <= has.dry - need.dry;
     const level: Level = left < 0 ? "fix" : left < HOLD_LIMITS.clearance - 1e-9 ? "tight" : "holds";
-    const where = rail === "long" ? "on the long rails" : "on the end rails";
+    const where = `on the ${bearersSaid(at, rail === "long" ? "along" : "across") ?? "rail"}s`;
     const shown = (n: number) => (n > 1e5 ? "any amount" : fine(n));
     return verdict({
       id: `movement.fastening-${rail}`,
@@ -71,8 +72,8 @@ function mendFastening(
   const most = Math.max(need.dry, need.wet);
   switch (joints.fastening) {
     case "figure-8": {
-      if (rail === "long" && joints.figure8.longRails === "across")
-        return [set("Lay the plates along the long rails", ["joints", "figure8", "longRails"], "along")];
+      if (rail === "long" && joints.figure8.lengthwise === "across")
+        return [set("Lay the plates along what they hold", ["joints", "figure8", "lengthwise"], "along")];
       const swing = Math.min(
         80,
         Math.ceil((Math.asin(Math.min(1, (most + 0.7) / joints.figure8.centres)) * 180) / Math.PI),

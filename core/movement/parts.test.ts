@@ -4,7 +4,7 @@ import { findSpecies } from "../wood/species";
 import { outOfSquare } from "./cup";
 
 describe("size and squareness of each kind of part", () => {
-  const plan = planOf(tableWith(at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"))));
+  const plan = planOf(tableWith(at("panels.top.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"))));
   const move = (id: string) => plan.partMoves.find((each) => each.id === id)!;
   it("the top's is the sum over its strips, on its own driest and wettest day", () => {
     expect(move("top").wet.width).toBeCloseTo(plan.top.wet.change, 1);
@@ -15,7 +15,7 @@ describe("size and squareness of each kind of part", () => {
     const part = plan.parts.find((each) => each.id === "long-rail")!.finished;
     const { radial, tangential } = plan.species;
     expect(wet.width / part.width + wet.thickness / part.thickness).toBeCloseTo(
-      (radial + tangential) * (plan.courses.rail.wettest.moisture - plan.top.start.value),
+      (radial + tangential) * (plan.courses["long-rail"].wettest.moisture - plan.top.start.value),
       6,
     );
     expect(wet.width / part.width).toBeGreaterThan(wet.thickness / part.thickness);

@@ -5,13 +5,12 @@ import type { Course } from "./course";
 import { outOfSquare } from "./cup";
 import { SATURATION, widthChange } from "./width";
 import { UNKNOWN_RINGS } from "./year";
-import type { CourseName } from "./table-restraint";
 
 /** How one kind of part changes on its driest and wettest day: width, thickness, and a right angle over its width, mm. */
 export interface PartMove {
   id: string;
   name: string;
-  course: CourseName;
+  course: string;
   dry: { width: number; thickness: number };
   wet: { width: number; thickness: number };
   square: number;
@@ -23,23 +22,22 @@ const LEG_RINGS = 45;
 /**
  * Size and squareness of every kind of part through its years.
  *
- * @param panel  mean coefficient of the top's strips, which counts for the top itself
+ * @param start  percent; `panel`: mean coefficient of the top's strips, which counts for the top itself
  * @source derived: the thickness moves by the complement of the ring angle
  */
 export function partMovements(
   parts: readonly Part[],
-  courses: Record<CourseName, Course>,
-  species: Species,
-  start: number,
-  panel: number,
+  courses: Record<string, Course>,
+  { species, start, panel }: { species: Species; start: number; panel: (kind: string) => number },
 ): PartMove[] {
   const flat = boardCoefficient(species, UNKNOWN_RINGS.left, UNKNOWN_RINGS.right);
   const held = (moisture: number) => Math.min(SATURATION, moisture);
   return parts
     .filter((part) => part.role !== "button" && part.role !== "block")
     .map((part) => {
-      const course: CourseName = part.role === "leg" ? "leg" : part.role === "rail" ? "rail" : "top";
-      const across = part.role === "leg" ? coefficientAt(species, LEG_RINGS) : part.role === "top" ? panel : flat;
+      const thick = part.role === "leg" || part.role === "post";
+      const course = courses[part.id] === courses.top ? "top" : part.id;
+      const across = thick ? coefficientAt(species, LEG_RINGS) : part.role === "panel" ? panel(part.id) : flat;
       const through = species.radial + species.tangential - across;
       const { driest, wettest } = courses[course];
       const on = (moisture: number) => ({
@@ -56,7 +54,7 @@ export function partMovements(
         course,
         dry: on(driest.moisture),
         wet: on(wettest.moisture),
-        square: part.role === "leg" ? outOfSquare(species, LEG_RINGS, part.finished.width, most) : 0,
+        square: thick ? outOfSquare(species, LEG_RINGS, part.finished.width, most) : 0,
       };
     });
 }

@@ -14,6 +14,8 @@ export type Axis = 0 | 1 | 2;
 
 export interface Member {
   id: string;
+  /** what identical ones share */
+  kind?: string;
   name: string;
   /** null for what never moves, such as steel */
   grain: Axis | null;
@@ -22,6 +24,10 @@ export interface Member {
   /** which course of moisture it follows */
   course: string;
 }
+
+/** What a joint holds along an axis: a point, or a stretch about a middle. */
+export const point = (x: number): [number, number] => [x, x];
+export const around = (middle: number, width: number): [number, number] => [middle - width / 2, middle + width / 2];
 
 export interface Link {
   id: string;

@@ -1,10 +1,10 @@
 import type { MoistureYear } from "../climate/year";
-import type { TableGeometry } from "../form/leg-and-apron";
+import { bearersSaid, PieceGeometry } from "../construction/geometry";
 import type { Piece } from "../piece/schema";
 import type { Species } from "../wood/species";
 import { fine, grade, Level, mm, Remedy, set, Verdict, verdict } from "../verdict/verdict";
 import type { Breadboards } from "./breadboard";
-import { BUTTON_PLAY, Fastener, LEAST_ENGAGED, longRailPlay, slotPlay, worstTravel } from "./buttons";
+import { BUTTON_PLAY, Fastener, LEAST_ENGAGED, playAlong, slotPlay, worstTravel } from "./buttons";
 import { daysBetween } from "./course";
 import { outOfSquare } from "./cup";
 import type { Channels, FramedTop, Slats } from "./flat";
@@ -18,7 +18,7 @@ export const MOVEMENT_LIMITS = { readingAge: 30, awayFromRoom: 2, cup: 0.5, squa
 
 export interface MovementFacts {
   piece: Piece;
-  at: TableGeometry;
+  at: PieceGeometry;
   species: Species;
   year: MoistureYear;
   top: TopMovement;
@@ -47,8 +47,9 @@ export const MOVEMENT_RULES: ((facts: MovementFacts) => Verdict | null)[] = [
   outdoors,
 ];
 
-function endButtons({ piece, fasteners, top }: MovementFacts): Verdict | null {
+function endButtons({ piece, at, fasteners, top }: MovementFacts): Verdict | null {
   if (!hasButtons(piece)) return null;
+  const said = called(at, "across");
   const { dry, wet, subject } = worstTravel(fasteners, "across");
   if (subject.length === 0) return null;
   const need = Math.max(dry, wet);
@@ -64,10 +65,10 @@ function endButtons({ piece, fasteners, top }: MovementFacts): Verdict | null {
     level,
     text:
       level === "fix"
-        ? `End-rail buttons will bind in ${month}`
+        ? `${said} buttons will bind in ${month}`
         : level === "tight"
-          ? `End-rail buttons close to ${fine(has - need)} in ${month}`
-          : "End-rail buttons slide freely all year",
+          ? `${said} buttons close to ${fine(has - need)} in ${month}`
+          : `${said} buttons slide freely all year`,
     why: `The outermost travels ${fine(need)} along its slot; a ${choice.slotLength} mm slot for a ${choice.width} mm button gives ${fine(has)} each way.`,
     limit: round1(need),
     actual: round1(has),
@@ -84,12 +85,20 @@ function endButtons({ piece, fasteners, top }: MovementFacts): Verdict | null {
   });
 }
 
-function longButtonsWet({ piece, fasteners, top }: MovementFacts): Verdict | null {
+/** What bears the top, before the word buttons: "End-rail". */
+function called(at: PieceGeometry, run: "along" | "across"): string {
+  const said = (bearersSaid(at, run) ?? "rail").replaceAll(" ", "-");
+  return said[0].toUpperCase() + said.slice(1);
+}
+
+function longButtonsWet({ piece, at, fasteners, top }: MovementFacts): Verdict | null {
   if (!hasButtons(piece)) return null;
+  const said = called(at, "along");
+  const bearers = (bearersSaid(at, "along") ?? "rail").split(" ").at(-1);
   const { wet, subject } = worstTravel(fasteners, "long");
   if (subject.length === 0) return null;
   const choice = piece.joints.buttons;
-  const has = longRailPlay(choice).wet;
+  const has = playAlong(choice).wet;
   const level: Level = has < wet ? "fix" : has < wet + BUTTON_PLAY ? "tight" : "holds";
   return verdict({
     id: "movement.long-buttons-wet",
@@ -98,10 +107,10 @@ function longButtonsWet({ piece, fasteners, top }: MovementFacts): Verdict | nul
     level,
     text:
       level === "fix"
-        ? `Long-rail buttons push the rails out in ${top.wet.name}`
+        ? `${said} buttons push the ${bearers}s out in ${top.wet.name}`
         : level === "tight"
-          ? `Long-rail buttons close to ${fine(has - wet)} in ${top.wet.name}`
-          : "Long-rail buttons have room to go in",
+          ? `${said} buttons close to ${fine(has - wet)} in ${top.wet.name}`
+          : `${said} buttons have room to go in`,
     why: `The top carries them ${fine(wet)} toward the rail; tip and shoulder leave ${fine(has)}.`,
     limit: round1(wet),
     actual: round1(has),
@@ -112,8 +121,9 @@ function longButtonsWet({ piece, fasteners, top }: MovementFacts): Verdict | nul
   });
 }
 
-function longButtonsDry({ piece, fasteners, top }: MovementFacts): Verdict | null {
+function longButtonsDry({ piece, at, fasteners, top }: MovementFacts): Verdict | null {
   if (!hasButtons(piece)) return null;
+  const said = called(at, "along");
   const { dry, wet, subject } = worstTravel(fasteners, "long");
   if (subject.length === 0) return null;
   const choice = piece.joints.buttons;
@@ -128,8 +138,8 @@ function longButtonsDry({ piece, fasteners, top }: MovementFacts): Verdict | nul
     level,
     text:
       level === "fix"
-        ? `Long-rail buttons let go in ${top.dry.name}`
-        : `Long-rail buttons keep ${fine(left)} of tongue in ${top.dry.name}`,
+        ? `${said} buttons let go in ${top.dry.name}`
+        : `${said} buttons keep ${fine(left)} of tongue in ${top.dry.name}`,
     why: `Set ${fine(choice.engaged)} deep today; the top draws them out ${fine(dry)}. At least ${LEAST_ENGAGED} mm must stay in.`,
     limit: LEAST_ENGAGED,
     actual: round1(left),
@@ -259,20 +269,22 @@ function cups({ top, piece, slats }: MovementFacts): Verdict | null {
 }
 
 /** Squareness of a leg whose rings run corner to corner, where the two shrinkages differ most. */
-function square({ at, species, top }: MovementFacts): Verdict {
+function square({ at, species, top }: MovementFacts): Verdict | null {
   const held = (moisture: number) => Math.min(SATURATION, moisture);
   const change = Math.max(
     Math.abs(held(top.dry.moisture) - held(top.start.value)),
     Math.abs(held(top.wet.moisture) - held(top.start.value)),
   );
-  const off = outOfSquare(species, 45, at.leg.section, change);
+  const [stick] = at.sticks;
+  if (!stick) return null;
+  const off = outOfSquare(species, 45, stick.section, change);
   return verdict({
     id: "movement.square",
     stage: "movement",
-    subject: ["leg"],
+    subject: [stick.kind],
     level: grade(off, "at most", MOVEMENT_LIMITS.square, 2 * MOVEMENT_LIMITS.square),
-    text: `Legs go out of square by ${fine(off)} at most`,
-    why: `With rings at 45° across ${mm(at.leg.section)} and ${round1(change)} % of change; rings square to a face keep it square.`,
+    text: `${stick.said} go out of square by ${fine(off)} at most`,
+    why: `With rings at 45° across ${mm(stick.section)} and ${round1(change)} % of change; rings square to a face keep it square.`,
     limit: MOVEMENT_LIMITS.square,
     actual: round1(off),
     sense: "at most",

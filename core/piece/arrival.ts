@@ -1,4 +1,5 @@
 import type { Board } from "../stock/board";
+import { everyPanel } from "./panels";
 import type { Piece } from "./schema";
 
 /** How a board that an arriving piece names stands on the rack it arrives at. */
@@ -49,13 +50,16 @@ export function arriving(piece: Piece, standing: readonly Standing[], same: (a: 
     if (why) freed.set(id, why);
     return why === null;
   };
-  const strips = piece.panel.strips.filter((strip) => canHave(strip.board));
+  const panels = everyPanel(piece.panels, (panel) => ({
+    ...panel,
+    strips: panel.strips.filter((strip) => canHave(strip.board)),
+  }));
   const sections = piece.cutting.sections.filter((section) => canHave(section.board));
   return {
     adopted: [...mine],
     piece: {
       ...piece,
-      panel: { ...piece.panel, strips, pinned: piece.panel.pinned.filter((id) => !freed.has(id)) },
+      panels: everyPanel(panels, (panel) => ({ ...panel, pinned: panel.pinned.filter((id) => !freed.has(id)) })),
       cutting: {
         ...piece.cutting,
         sections,

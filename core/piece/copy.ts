@@ -1,4 +1,5 @@
 import { freshCutting } from "./cutting-choices";
+import { everyPanel, panelChoices } from "./panels";
 import type { Piece } from "./schema";
 
 /** A copy starts unsawn, without boards, log and whatever was measured, glued or ticked: those belong to the first. */
@@ -6,7 +7,7 @@ export function copyOf(piece: Piece): Piece {
   return {
     ...piece,
     name: `${piece.name.slice(0, 110)}, copy`,
-    panel: { ...piece.panel, strips: [], pinned: [] },
+    panels: everyPanel(piece.panels, (panel) => ({ ...panel, strips: [], pinned: [] })),
     cutting: { ...freshCutting(), sequence: piece.cutting.sequence },
     glueUp: { ...piece.glueUp, runs: [] },
     asBuilt: [],
@@ -20,7 +21,7 @@ export function boardsOf(piece: Piece): string[] {
   const sawn = new Set(piece.cutting.sawn.map((each) => each.board.id));
   return [
     ...new Set([
-      ...piece.panel.strips.map((strip) => strip.board),
+      ...panelChoices(piece).flatMap((panel) => panel.strips.map((strip) => strip.board)),
       ...piece.cutting.sections.map((section) => section.board),
     ]),
   ].filter((id) => !sawn.has(id));
@@ -31,8 +32,7 @@ export function boardsNamed(piece: Piece): string[] {
   return [
     ...new Set([
       ...boardsOf(piece),
-      ...piece.panel.pinned,
-      ...piece.panel.banned,
+      ...panelChoices(piece).flatMap((panel) => [...panel.pinned, ...panel.banned]),
       ...piece.log.flatMap((entry) => ("what" in entry && entry.what !== "top" ? [entry.what] : [])),
     ]),
   ];

@@ -1,6 +1,7 @@
+import { USUAL_SHELF, USUAL_TRESTLE } from "./base-choices";
 import { freshCutting, USUAL_OUTLINE } from "./cutting-choices";
 import { USUAL_FASTENING, USUAL_TOP } from "./movement-choices";
-import { Piece, PIECE_FORMAT, PIECE_VERSION } from "./schema";
+import { PanelChoice, Piece, PIECE_FORMAT, PIECE_VERSION } from "./schema";
 
 /** A new table to start from: a usual kitchen, six chairs, ash. `day` is today, an ISO date. */
 export function freshPiece(name: string, day: string): Piece {
@@ -32,10 +33,13 @@ export function freshPiece(name: string, day: string): Piece {
       apron: { depth: 95, thickness: 25, reveal: 5 },
       crossRails: 1,
       cornerBlocks: true,
+      trestle: USUAL_TRESTLE,
+      shelf: USUAL_SHELF,
       ...USUAL_TOP,
     },
     joints: {
       legRail: { kind: "mortise-tenon", thickness: null, length: null, tenons: null, meeting: "mitred", haunch: true },
+      groups: {},
       buttons: { width: 30, tongue: 13, engaged: 8, grooveDepth: 13, slotLength: 45, spacing: 320 },
       ...USUAL_FASTENING,
     },
@@ -47,7 +51,7 @@ export function freshPiece(name: string, day: string): Piece {
       alignment: "none",
       squeezeOut: "scrape-rubbery",
     },
-    panel: { strips: [], pinned: [], banned: [], crosscutFirst: true },
+    panels: { top: freshPanel() },
     cutting: freshCutting(),
     glueUp: { adhesive: "pva", hands: 1, runs: [] },
     finish: "oil-wax",
@@ -57,6 +61,9 @@ export function freshPiece(name: string, day: string): Piece {
     done: [],
   };
 }
+
+/** A panel nothing is chosen for. */
+export const freshPanel = (): PanelChoice => ({ strips: [], pinned: [], banned: [], crosscutFirst: true });
 
 /** What a piece begins with beside its form: faces alike, delivered when it is done, nothing inset, nothing fitted. */
 export const freshSurroundings = (): Pick<Piece, "faces" | "delivery" | "insets" | "fitted"> => ({

@@ -61,7 +61,8 @@ export const fasteningFields = {
   figure8: v.strictObject({
     centres: size("plate's centre distance", 5, 80),
     swing: between("recess lets it swing", 0, 80, "°"),
-    longRails: choice("plates on the long rails", ["along", "across"]),
+    /** how they lie on what runs along the top's grain */
+    lengthwise: choice("plates along the grain", ["along", "across"]),
   }),
   zClip: v.strictObject({ groove: size("clip groove depth", 2, 40), engaged: size("clip engaged", 1, 40) }),
   slotted: v.strictObject({
@@ -137,7 +138,7 @@ export const USUAL_TOP: TopChoices = {
 /** @source common practice */
 export const USUAL_FASTENING: FasteningChoices = {
   fastening: "button",
-  figure8: { centres: 20, swing: 40, longRails: "along" },
+  figure8: { centres: 20, swing: 40, lengthwise: "along" },
   zClip: { groove: 11, engaged: 6 },
   slotted: { slot: 20, screw: 5, setOff: true },
   oversized: { hole: 10, screw: 5, washer: 20, setOff: false },

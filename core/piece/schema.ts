@@ -1,12 +1,14 @@
 /** The record that is stored for a piece: choices and measurements only. Everything else is derived from it. */
 import * as v from "valibot";
+import { MAKES } from "../assembly/sort";
+import { BASES, shelfFields, tenonSettingSchema, trestleFields } from "./base-choices";
 import { climateSchema } from "./climate";
 import { cuttingSchema, glueRunSchema, outlineFields } from "./cutting-choices";
 import { fasteningFields, insetSchema, topConstructionFields } from "./movement-choices";
 import { between, choice, count, date, distance, list, moisture, name, size, text } from "./fields";
 
 export const PIECE_FORMAT = "taller-piece";
-export const PIECE_VERSION = 3;
+export const PIECE_VERSION = 4;
 
 const briefSchema = v.strictObject({
   room: v.strictObject({
@@ -23,11 +25,8 @@ const briefSchema = v.strictObject({
   deadline: v.nullable(date("deadline")),
 });
 
-/** Ways to a leg: one stick, two leaves, a core with four resawn faces, two boards glued and sawn at 45°. */
-export const LEG_MAKES = ["solid", "laminated", "core-faces", "diagonal"] as const;
-
 const formSchema = v.strictObject({
-  kind: v.literal("leg-and-apron", "This version builds leg-and-apron tables and benches only."),
+  kind: choice("construction", BASES),
   use: choice("use", ["table", "bench"]),
   top: v.strictObject({
     length: size("top length", 200, 6000),
@@ -45,7 +44,7 @@ const formSchema = v.strictObject({
     section: size("leg section", 15, 300),
     taper: choice("taper", ["none", "two-faces", "four-faces"]),
     foot: size("leg foot", 10, 300),
-    make: choice("leg making", LEG_MAKES),
+    make: choice("leg making", MAKES),
   }),
   apron: v.strictObject({
     depth: size("apron depth", 20, 400),
@@ -54,6 +53,8 @@ const formSchema = v.strictObject({
   }),
   crossRails: count("cross-rails", 0, 6),
   cornerBlocks: v.boolean("Corner blocks are there or not."),
+  ...trestleFields,
+  ...shelfFields,
   ...topConstructionFields,
 });
 
@@ -66,12 +67,14 @@ const jointsSchema = v.strictObject({
     meeting: choice("where two tenons meet", ["mitred", "short"]),
     haunch: v.boolean("A haunch is there or not."),
   }),
+  /** by group, such as "foot+post"; absent: the kind decides */
+  groups: v.record(text("group of joints", 60), tenonSettingSchema),
   buttons: v.strictObject({
     width: size("button width", 10, 80),
     tongue: size("button tongue", 3, 40),
     engaged: size("button engagement", 1, 40),
     grooveDepth: size("button groove depth", 3, 40),
-    slotLength: size("end-rail slot length", 10, 200),
+    slotLength: size("button slot length", 10, 200),
     spacing: size("button spacing", 60, 1000),
   }),
   ...fasteningFields,
@@ -83,6 +86,13 @@ const strip = v.strictObject({
   turned: v.boolean(),
   slide: distance("slide", 12000),
   width: v.nullable(size("strip width", 5, 1000)),
+});
+
+const panelSchema = v.strictObject({
+  strips: v.pipe(v.array(strip), v.maxLength(40, "A panel holds 40 strips at most.")),
+  pinned: list("pinned boards", text("board", 40), 200),
+  banned: list("banned boards", text("board", 40), 1000),
+  crosscutFirst: v.boolean(),
 });
 
 /** `what` is the top, or the id of a board; a meter's raw reading is kept beside the value it was corrected to. */
@@ -148,12 +158,8 @@ export const pieceSchema = v.strictObject({
     alignment: choice("alignment", ["none", "loose-tenons", "dowels", "biscuits"]),
     squeezeOut: choice("squeeze-out", ["scrape-rubbery", "wipe-wet", "scrape-dry"]),
   }),
-  panel: v.strictObject({
-    strips: v.pipe(v.array(strip), v.maxLength(40, "A panel holds 40 strips at most.")),
-    pinned: list("pinned boards", text("board", 40), 200),
-    banned: list("banned boards", text("board", 40), 1000),
-    crosscutFirst: v.boolean(),
-  }),
+  /** what is composed from boards: the top, and whatever else is a panel, by its name */
+  panels: v.objectWithRest({ top: panelSchema }, panelSchema),
   cutting: cuttingSchema,
   glueUp: v.strictObject({
     adhesive: text("adhesive", 40),
@@ -197,7 +203,7 @@ export type Piece = v.InferOutput<typeof pieceSchema>;
 export type Brief = Piece["brief"];
 export type Form = Piece["form"];
 export type JointChoices = Piece["joints"];
-export type PanelChoice = Piece["panel"];
+export type PanelChoice = v.InferOutput<typeof panelSchema>;
 export type Strip = PanelChoice["strips"][number];
 export type LogEntry = Piece["log"][number];
 export type AsBuilt = Piece["asBuilt"][number];

@@ -1,3 +1,4 @@
+import { USUAL_SHELF, USUAL_TRESTLE } from "./base-choices";
 import { freshCutting, USUAL_OUTLINE } from "./cutting-choices";
 import { freshSurroundings } from "./fresh";
 import { USUAL_FASTENING, USUAL_TOP } from "./movement-choices";
@@ -9,7 +10,7 @@ type Json = Record<string, unknown>;
  * typed is never changed: new fields get the value that leaves the plan as it was meant.
  */
 export function upgraded(json: unknown): unknown {
-  return fromSecond(fromFirst(json));
+  return fromThird(fromSecond(fromFirst(json)));
 }
 
 function fromFirst(json: unknown): unknown {
@@ -36,6 +37,26 @@ function fromSecond(json: unknown): unknown {
     cutting: freshCutting(),
     glueUp: isRecord(glueUp) ? { ...glueUp, runs: [] } : glueUp,
   };
+}
+
+/** The fourth version knows more than one base, and joints by their groups. */
+function fromThird(json: unknown): unknown {
+  if (!isRecord(json) || json.version !== 3) return json;
+  const { form, joints, panel, ...rest } = json;
+  return {
+    ...rest,
+    version: 4,
+    panels: { top: panel },
+    form: isRecord(form) ? { ...form, trestle: USUAL_TRESTLE, shelf: USUAL_SHELF } : form,
+    joints: isRecord(joints) ? { ...joints, groups: {}, figure8: plates(joints.figure8) } : joints,
+  };
+}
+
+/** How plates lie was asked of rails by name. */
+function plates(figure8: unknown): unknown {
+  if (!isRecord(figure8) || !("longRails" in figure8)) return figure8;
+  const { longRails, ...rest } = figure8;
+  return { ...rest, lengthwise: longRails };
 }
 
 function upgradedEntry(entry: unknown): unknown {

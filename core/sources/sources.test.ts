@@ -3,7 +3,7 @@ import { at, planOf, strips, tableWith } from "../testing/plans";
 import { FORMULAS } from "./formulas";
 import { leaves, worked } from "./worked";
 
-const seven = at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"));
+const seven = at("panels.top.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"));
 
 describe("every number can be done again by hand", () => {
   it("each line names a formula that is on the page", () => {

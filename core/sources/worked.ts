@@ -1,4 +1,4 @@
-import type { Plan } from "../plan";
+import type { Plan } from "../plan/derived";
 import type { Piece } from "../piece/schema";
 import { degrees, fiveDecimals, oneDecimal, scientific } from "./numbers";
 import { governing } from "../movement/governing";

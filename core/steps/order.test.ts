@@ -1,8 +1,9 @@
 import { describe, expect, it } from "vitest";
 import { at, find, planOf, strips, tableWith } from "../testing/plans";
-import { scheduled, Step } from "./order";
+import { scheduled } from "./schedule";
+import type { Step } from "./step";
 
-const seven = at("panel.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"));
+const seven = at("panels.top.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"));
 const step = (id: string, after: string[] = [], hours = 1, wait = 0): Step => ({
   id,
   title: id,

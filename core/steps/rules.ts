@@ -3,7 +3,7 @@ import { Learned, taken } from "../learning/offers";
 import type { MoistureYear } from "../climate/year";
 import type { TopMovement } from "../movement/year";
 import { fine, Level, set, Verdict, verdict } from "../verdict/verdict";
-import type { DatedStep } from "./order";
+import type { DatedStep } from "./step";
 
 export interface BuildFacts {
   piece: Piece;

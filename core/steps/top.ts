@@ -1,5 +1,6 @@
+import { bearersSaid, Standing } from "../construction/geometry";
 import type { Piece } from "../piece/schema";
-import type { Step } from "./order";
+import type { Step } from "./step";
 
 type TopStep = Partial<Step> & Pick<Step, "id" | "title" | "detail" | "hours">;
 
@@ -121,25 +122,34 @@ export function topSteps({ form }: Piece, last: string): TopStep[] {
   }
 }
 
+/** What bears the top, in the words of its base: all of it, what runs along its grain, what runs across. */
+function named(at: Standing): { all: string; along: string | null; across: string } {
+  const along = bearersSaid(at, "along");
+  const across = bearersSaid(at, "across") ?? "rail";
+  const rails = /rail$/.test(along ?? across);
+  return { all: rails ? "rails" : `${across}s`, along: along && `${along}s`, across: `${across}s` };
+}
+
 /** What is cut in the rails for the chosen fastening before the base is glued; null where nothing is. */
-export function fasteningStep({ form, joints }: Piece): Pick<Step, "title" | "detail" | "hours"> | null {
+export function fasteningStep({ form, joints }: Piece, at: Standing): Pick<Step, "title" | "detail" | "hours"> | null {
   if (form.construction === "slatted") return null;
+  const { all, along, across } = named(at);
   switch (joints.fastening) {
     case "button":
       return {
-        title: "Groove the rails for the buttons",
-        detail: `${joints.buttons.grooveDepth} mm deep on the inside, 12 mm below the edge; slots ${joints.buttons.slotLength} mm long on the end rails.`,
+        title: `Groove the ${all} for the buttons`,
+        detail: `${joints.buttons.grooveDepth} mm deep on the inside, 12 mm below the edge; slots ${joints.buttons.slotLength} mm long on the ${across}.`,
         hours: 1,
       };
     case "figure-8":
       return {
-        title: "Recess the rails for the plates",
-        detail: `Relieved so that each swings ${joints.figure8.swing}° both ways; on the long rails they lie ${joints.figure8.longRails === "along" ? "along the rail" : "across it"}.`,
+        title: `Recess the ${all} for the plates`,
+        detail: `Relieved so that each swings ${joints.figure8.swing}° both ways${along ? `; on the ${along} they lie ${joints.figure8.lengthwise === "along" ? "along the rail" : "across it"}` : ""}.`,
         hours: 1,
       };
     case "z-clip":
       return {
-        title: "Groove the rails for the clips",
+        title: `Groove the ${all} for the clips`,
         detail: `${joints.zClip.groove} mm deep on the inside, right round.`,
         hours: 0.75,
       };
@@ -151,7 +161,7 @@ export function fasteningStep({ form, joints }: Piece): Pick<Step, "title" | "de
       };
     case "oversized":
       return {
-        title: "Drill the rails for the top's screws",
+        title: `Drill the ${all} for the top's screws`,
         detail: `${joints.oversized.hole} mm holes, counterbored flat for ${joints.oversized.washer} mm washers.`,
         hours: 0.75,
       };
@@ -162,22 +172,26 @@ export function fasteningStep({ form, joints }: Piece): Pick<Step, "title" | "de
   }
 }
 
-export function attachStep({ form, joints }: Piece): Pick<Step, "title" | "detail"> {
+export function attachStep({ form, joints }: Piece, at: Standing): Pick<Step, "title" | "detail"> {
   if (form.construction === "slatted")
     return {
       title: "Screw the slats down",
       detail: `${form.slats.gap} mm apart, from spacers, beginning at the middle one.`,
     };
+  const { along, across } = named(at);
   switch (joints.fastening) {
     case "button":
       return {
         title: "Attach the top with buttons",
-        detail: `Centre line marked; buttons set ${joints.buttons.engaged} mm deep on the long rails, in the middle of their slots on the ends. Loosen each screw a turn.`,
+        detail: `Centre line marked; buttons ${along ? `set ${joints.buttons.engaged} mm deep on the ${along}, ` : ""}in the middle of their slots on the ${along ? "ends" : across}. Loosen each screw a turn.`,
       };
     case "figure-8":
       return { title: "Attach the top with its plates", detail: "Square to the rail on the day; fixed line marked." };
     case "z-clip":
-      return { title: "Attach the top with clips", detail: `${joints.zClip.engaged} mm engaged on the long rails.` };
+      return {
+        title: "Attach the top with clips",
+        detail: `${joints.zClip.engaged} mm engaged on the ${along ?? across}.`,
+      };
     case "slotted":
     case "oversized":
       return {

@@ -6,7 +6,7 @@ import type { RackBoard } from "./board";
 const seven = strips("B1", "B2", "B3", "B4", "B5", "B6", "B7");
 const rackWith = (id: string, change: Partial<RackBoard>) =>
   plainRack().map((board) => (board.id === id ? { ...board, ...change } : board));
-const panel = at("panel.strips", seven);
+const panel = at("panels.top.strips", seven);
 
 describe("width and thickness after milling", () => {
   it("counts what jointing leaves of every board", () => {
@@ -24,7 +24,7 @@ describe("width and thickness after milling", () => {
   });
   it("offers to crosscut before flattening where that saves the board", () => {
     const bowed = rackWith("B3", { length: 3600, bow: 12, thickness: 36 });
-    const whole = tableWith(panel, at("panel.crosscutFirst", false));
+    const whole = tableWith(panel, at("panels.top.crosscutFirst", false));
     const verdict = find(planOf(whole, bowed), "boards.thickness");
     expect(verdict.level).toBe("fix");
     const remedy = verdict.remedies.find((each) => each.label === "Crosscut before flattening")!;
@@ -33,7 +33,7 @@ describe("width and thickness after milling", () => {
 });
 
 describe("joint lines", () => {
-  const four = tableWith(at("panel.strips", strips("B1", "B2", "B3", "B4")), at("form.top.width", 600));
+  const four = tableWith(at("panels.top.strips", strips("B1", "B2", "B3", "B4")), at("form.top.width", 600));
   const wide = plainRack().map((board) => (board.id.startsWith("B") ? { ...board, width: 153 } : board));
 
   it("one on the centre is found, to the millimetre", () => {
@@ -55,12 +55,12 @@ describe("joint lines", () => {
     expect(swap.label).toMatch(/^Swap B\d and B\d$/);
     const mended = applyPatches(four, swap.patches);
     expect(find(planOf(mended, uneven), "boards.centre").level).toBe("holds");
-    expect(mended.panel.strips.map((each) => each.face)).toEqual(four.panel.strips.map((each) => each.face));
+    expect(mended.panels.top.strips.map((each) => each.face)).toEqual(four.panels.top.strips.map((each) => each.face));
   });
   it("one over a leg is found", () => {
     const over = find(
       planOf(
-        tableWith(at("panel.strips", strips("B1", "B2", "B3", "B4")), at("form.top.width", 400)),
+        tableWith(at("panels.top.strips", strips("B1", "B2", "B3", "B4")), at("form.top.width", 400)),
         rackWith("B1", { width: 100 }),
       ),
       "boards.legs",
@@ -82,7 +82,7 @@ describe("defects", () => {
     const verdict = find(planOf(piece, rack), "boards.defect-B2");
     expect(verdict.level).toBe("tight");
     const mended = applyPatches(piece, verdict.remedies[0].patches);
-    expect(mended.panel.strips[1].slide).toBe(140);
+    expect(mended.panels.top.strips[1].slide).toBe(140);
     expect(planOf(mended, rack).verdicts.some((each) => each.id === "boards.defect-B2")).toBe(false);
   });
   it("one in the end that is trimmed is no matter", () => {
@@ -93,10 +93,10 @@ describe("defects", () => {
 
 describe("boards that are gone or taken", () => {
   it("a board no longer on the rack is taken out by one press", () => {
-    const piece = tableWith(panel, at("panel.strips.2.board", "Z9"));
+    const piece = tableWith(panel, at("panels.top.strips.2.board", "Z9"));
     const verdict = find(planOf(piece), "boards.gone");
     expect(verdict.text).toBe("Z9 is no longer on the rack");
-    expect(applyPatches(piece, verdict.remedies[0].patches).panel.strips.map((each) => each.board)).toEqual([
+    expect(applyPatches(piece, verdict.remedies[0].patches).panels.top.strips.map((each) => each.board)).toEqual([
       "B1",
       "B2",
       "B4",

@@ -1,5 +1,5 @@
-import type { TableGeometry } from "../form/leg-and-apron";
-import { chordAt } from "../form/outline";
+import { Footprint, PieceGeometry, postBand } from "../construction/geometry";
+import { chordAt } from "../construction/top/outline";
 import { jointLines, NARROWEST_STRIP, widestWindow, WIDEST_STRIP } from "../layout/candidates";
 import { LINES } from "../layout/arrange";
 import type { Piece, Strip } from "../piece/schema";
@@ -22,8 +22,10 @@ export interface LaidStrip {
 }
 
 export interface PanelFacts {
+  /** how a sentence calls the panel: "top" */
+  name: string;
   piece: Piece;
-  at: TableGeometry;
+  at: PieceGeometry;
   shop: Shop;
   rack: readonly RackBoard[];
   laid: readonly LaidStrip[];
@@ -34,8 +36,9 @@ export interface PanelFacts {
 /** @source common practice */
 export const PANEL_LIMITS = { moistureSpread: 1.5, thicknessSpare: 0.5, wideStrip: 200 };
 
-/** Every rule of the boards stage. */
-export const PANEL_RULES: ((facts: PanelFacts) => Verdict | Verdict[] | null)[] = [
+type PanelRule = (facts: PanelFacts) => Verdict | Verdict[] | null;
+/** Rules of any panel. */
+export const ONE_PANEL_RULES: PanelRule[] = [
   chosen,
   gone,
   taken,
@@ -48,19 +51,19 @@ export const PANEL_RULES: ((facts: PanelFacts) => Verdict | Verdict[] | null)[] 
   stripWidths,
   moistureSpread,
   ringOrder,
-  partsHaveBoards,
-  outlineClear,
 ];
+/** Every rule of the boards stage: those of the top, and those of the piece. */
+export const PANEL_RULES: PanelRule[] = [...ONE_PANEL_RULES, partsHaveBoards, outlineClear];
 
-function chosen({ laid, at }: PanelFacts): Verdict | null {
+function chosen({ laid, at, name }: PanelFacts): Verdict | null {
   if (laid.length > 0 || at.core.count > 1) return null;
   return verdict({
     id: "boards.chosen",
     stage: "boards",
     level: "fix",
     subject: ["top"],
-    text: "No boards are chosen for the top yet",
-    why: "Let Taller compose the top from the rack, or drag boards up from it.",
+    text: `No boards are chosen for the ${name} yet`,
+    why: `Let Taller compose the ${name} from the rack, or drag boards up from it.`,
   });
 }
 
@@ -76,8 +79,8 @@ function gone({ missing, piece }: PanelFacts): Verdict | null {
     remedies: [
       set(
         "Take it out of the panel",
-        ["panel", "strips"],
-        piece.panel.strips.filter((strip) => !missing.includes(strip.board)),
+        ["panels", "top", "strips"],
+        piece.panels.top.strips.filter((strip) => !missing.includes(strip.board)),
       ),
     ],
   });
@@ -97,14 +100,14 @@ function taken({ laid, piece }: PanelFacts): Verdict | null {
     remedies: [
       set(
         `Take ${list(ids)} out of the panel`,
-        ["panel", "strips"],
-        piece.panel.strips.filter((strip) => !ids.includes(strip.board)),
+        ["panels", "top", "strips"],
+        piece.panels.top.strips.filter((strip) => !ids.includes(strip.board)),
       ),
     ],
   });
 }
 
-function wideEnough({ laid, at }: PanelFacts): Verdict | null {
+function wideEnough({ laid, at, name }: PanelFacts): Verdict | null {
   if (laid.length === 0) return null;
   const total = laid.reduce((sum, each) => sum + each.full, 0);
   const level = grade(total, "at least", at.core.width + 2, at.core.width);
@@ -118,7 +121,7 @@ function wideEnough({ laid, at }: PanelFacts): Verdict | null {
     why:
       total >= at.core.width
         ? `${laid.length - 1} joints; ${mm(total - at.core.width)} to trim.`
-        : "Add a board, or narrow the top.",
+        : `Add a board, or narrow the ${name}.`,
     limit: at.core.width,
     actual: Math.round(total),
     sense: "at least",
@@ -127,7 +130,7 @@ function wideEnough({ laid, at }: PanelFacts): Verdict | null {
       level === "fix" && total > 400
         ? [
             set(
-              `Make the top ${Math.floor(total - 2) + beside} mm wide`,
+              `Make the ${name} ${Math.floor(total - 2) + beside} mm wide`,
               ["form", "top", "width"],
               Math.floor(total - 2) + beside,
             ),
@@ -163,14 +166,14 @@ function longEnough({ laid, shop, piece }: PanelFacts): Verdict | null {
         : [
             set(
               `Start ${shortest.board.id} at its left end`,
-              ["panel", "strips", piece.panel.strips.indexOf(shortest.strip), "slide"],
+              ["panels", "top", "strips", piece.panels.top.strips.indexOf(shortest.strip), "slide"],
               0,
             ),
           ],
   });
 }
 
-function thickEnough({ laid, at, shop, piece }: PanelFacts): Verdict | null {
+function thickEnough({ laid, at, shop, piece, name }: PanelFacts): Verdict | null {
   if (laid.length === 0) return null;
   const thin = laid.reduce((a, b) => (b.milled.thickness < a.milled.thickness ? b : a));
   const spare = thin.milled.thickness - at.core.thickness;
@@ -197,11 +200,11 @@ function thickEnough({ laid, at, shop, piece }: PanelFacts): Verdict | null {
       level === "holds"
         ? []
         : [
-            ...(!piece.panel.crosscutFirst && short > thin.milled.thickness + 0.1
-              ? [set("Crosscut before flattening", ["panel", "crosscutFirst"], true)]
+            ...(!piece.panels.top.crosscutFirst && short > thin.milled.thickness + 0.1
+              ? [set("Crosscut before flattening", ["panels", "top", "crosscutFirst"], true)]
               : []),
             ...(thinner >= 18 && thinner < at.core.thickness
-              ? [set(`Make the top ${thinner} mm thick`, ["form", "top", "thickness"], thinner)]
+              ? [set(`Make the ${name} ${thinner} mm thick`, ["form", "top", "thickness"], thinner)]
               : []),
           ],
   });
@@ -230,11 +233,11 @@ function centreLine({ laid, at, piece }: PanelFacts): Verdict | null {
 }
 
 function overLegs({ laid, at, piece }: PanelFacts): Verdict | null {
-  if (laid.length < 2) return null;
-  const from = piece.form.overhang.side;
+  const band = postBand(at);
+  if (laid.length < 2 || !band) return null;
   const inside = linesOf(laid, at)
     .map((line) => Math.min(line, at.core.width - line))
-    .filter((line) => line > from && line < from + at.leg.section);
+    .filter((line) => line > band.from && line < band.to);
   return verdict({
     id: "boards.legs",
     stage: "boards",
@@ -243,20 +246,21 @@ function overLegs({ laid, at, piece }: PanelFacts): Verdict | null {
     text: inside.length
       ? `A joint line runs over the legs, ${mm(inside[0])} from the edge`
       : "No joint line over a leg",
-    why: `Legs stand ${mm(from)} to ${mm(from + at.leg.section)} from the edge; a line there shows beside the rail and weakens the button.`,
+    why: `Legs stand ${mm(band.from)} to ${mm(band.to)} from the edge; a line there shows beside the rail and weakens the button.`,
     remedies: inside.length ? bestSwap(piece, laid, at) : [],
   });
 }
 
 /** The swap of two strips that most helps lines stay off centre and legs, if any does. */
-function bestSwap(piece: Piece, laid: readonly LaidStrip[], at: TableGeometry): Remedy[] {
+function bestSwap(piece: Piece, laid: readonly LaidStrip[], at: PieceGeometry): Remedy[] {
+  const band = postBand(at);
   const fault = (order: readonly LaidStrip[]) =>
     jointLines(
       order.map((each) => each.full),
       at.core.width,
     ).reduce((sum, line) => {
       const fromEdge = Math.min(line, at.core.width - line);
-      const overLeg = fromEdge > piece.form.overhang.side && fromEdge < piece.form.overhang.side + at.leg.section;
+      const overLeg = band !== null && fromEdge > band.from && fromEdge < band.to;
       return sum + (Math.abs(line - at.core.width / 2) < LINES.offCentre ? 1 : 0) + (overLeg ? 1 : 0);
     }, 0);
   const now = fault(laid);
@@ -265,7 +269,7 @@ function bestSwap(piece: Piece, laid: readonly LaidStrip[], at: TableGeometry): 
       const order = laid.slice();
       [order[i], order[j]] = [order[j], order[i]];
       if (fault(order) < now) {
-        const strips = piece.panel.strips.slice();
+        const strips = piece.panels.top.strips.slice();
         const [a, b] = [
           strips.findIndex((each) => each.board === laid[i].board.id),
           strips.findIndex((each) => each.board === laid[j].board.id),
@@ -274,13 +278,13 @@ function bestSwap(piece: Piece, laid: readonly LaidStrip[], at: TableGeometry): 
           { ...strips[b], face: strips[a].face },
           { ...strips[a], face: strips[b].face },
         ];
-        return [set(`Swap ${laid[i].board.id} and ${laid[j].board.id}`, ["panel", "strips"], strips)];
+        return [set(`Swap ${laid[i].board.id} and ${laid[j].board.id}`, ["panels", "top", "strips"], strips)];
       }
     }
   return [];
 }
 
-function defectsInside({ laid, shop, piece }: PanelFacts): Verdict[] {
+function defectsInside({ laid, shop, piece, name }: PanelFacts): Verdict[] {
   return laid.flatMap((each) => {
     const length = each.length + shop.lengthAllowance;
     const inside = each.board.defects.filter(
@@ -291,7 +295,7 @@ function defectsInside({ laid, shop, piece }: PanelFacts): Verdict[] {
     const clearAt = (slide: number) => !each.board.defects.some((d) => d.x < slide + length && d.x + d.length > slide);
     const move = clearAt(window.slide) && Math.abs(window.slide - each.strip.slide) > 0.5;
     const ripped = each.full <= window.width - 2 * shop.jointing && Math.abs(window.slide - each.strip.slide) < 1;
-    const index = piece.panel.strips.indexOf(each.strip);
+    const index = piece.panels.top.strips.indexOf(each.strip);
     return [
       verdict({
         id: `boards.defect-${each.board.id}`,
@@ -300,17 +304,17 @@ function defectsInside({ laid, shop, piece }: PanelFacts): Verdict[] {
         level: ripped ? "holds" : "tight",
         text: ripped
           ? `The ${inside[0].kind} in ${each.board.id} is ripped off`
-          : `The ${inside[0].kind} in ${each.board.id} falls inside the top`,
+          : `The ${inside[0].kind} in ${each.board.id} falls inside the ${name}`,
         why: `It lies ${mm(inside[0].x)} from the board's left end${ripped ? `, within the ${mm(narrowest(each.board) - each.full)} that are cut away` : ""}.`,
         remedies: move
-          ? [set(`Slide ${each.board.id} past it`, ["panel", "strips", index, "slide"], window.slide)]
+          ? [set(`Slide ${each.board.id} past it`, ["panels", "top", "strips", index, "slide"], window.slide)]
           : [],
       }),
     ];
   });
 }
 
-function stripWidths({ laid }: PanelFacts): Verdict | null {
+function stripWidths({ laid, name }: PanelFacts): Verdict | null {
   if (laid.length === 0) return null;
   const widest = laid.reduce((a, b) => (b.width > a.width ? b : a));
   const narrow = laid.reduce((a, b) => (b.width < a.width ? b : a));
@@ -328,7 +332,7 @@ function stripWidths({ laid }: PanelFacts): Verdict | null {
     text: `Strips from ${mm(narrow.width)} to ${mm(widest.width)} wide`,
     why:
       level === "holds"
-        ? "Even enough that no single board rules the top."
+        ? `Even enough that no single board rules the ${name}.`
         : `${widest.board.id} cups most; strips of like width look calmer.`,
     limit: PANEL_LIMITS.wideStrip,
     actual: Math.round(widest.width),
@@ -355,7 +359,7 @@ function moistureSpread({ laid }: PanelFacts): Verdict | null {
   });
 }
 
-function ringOrder({ laid, piece }: PanelFacts): Verdict | null {
+function ringOrder({ laid, piece, name }: PanelFacts): Verdict | null {
   if (laid.length < 2) return null;
   const faces = laid.map(({ strip }) => strip.face);
   const alternate = faces.every((face, i) => i === 0 || face !== faces[i - 1]);
@@ -372,16 +376,16 @@ function ringOrder({ laid, piece }: PanelFacts): Verdict | null {
     subject: ["top"],
     text: wanted
       ? alternate
-        ? "Rings alternate across the top"
+        ? `Rings alternate across the ${name}`
         : "Two neighbours have their rings the same way"
       : "Best faces up, rings as they fall",
     why: wanted
       ? "Alternated, ripples average out and there is less to hold down."
-      : "The base holds the top flat; a board all one way adds a weak long arc.",
+      : `The base holds the ${name} flat; a board all one way adds a weak long arc.`,
     remedies: ok
       ? []
       : [
-          set("Alternate the rings", ["panel", "strips"], strips),
+          set("Alternate the rings", ["panels", "top", "strips"], strips),
           set("Best faces up instead", ["choices", "rings"], "best-face"),
         ],
   });
@@ -395,7 +399,7 @@ function partsHaveBoards({ lacking, laid, at }: PanelFacts): Verdict | null {
     level: lacking.length ? "fix" : "holds",
     subject: lacking.map((each) => each.name),
     text: lacking.length
-      ? `No board on the rack for ${lacking.map((each) => `${each.count} ${each.name.toLowerCase()}${each.count > 1 ? "s" : ""}`).join(", ")}`
+      ? `No board on the rack for ${lacking.map((each) => `${each.count} ${each.name.toLowerCase()}`).join(", ")}`
       : "Every part has a board",
     why: lacking.length
       ? "They stand on the shopping list under Cutting."
@@ -403,18 +407,29 @@ function partsHaveBoards({ lacking, laid, at }: PanelFacts): Verdict | null {
   });
 }
 
-/** Legs must stand under the finished outline, and no hole be cut over one. */
+/** What stands below must lie under the finished outline, and no hole be cut over it. */
 function outlineClear({ at, piece }: PanelFacts): Verdict | null {
-  const { top, overhang } = piece.form;
+  const { top } = piece.form;
   const whole = at.core.count === 1 && at.core.length === at.top.length;
   if (!whole || (top.outline === "rectangle" && top.cutouts.length === 0)) return null;
   const shape = { ...top, length: at.top.length, width: at.top.width };
-  const [x, y] = [at.top.length / 2 - overhang.end, at.top.width / 2 - overhang.side];
+  const below = belowTop(at);
   // where corners are notched the legs come up through them
-  const out = top.outline === "notched" ? 0 : Math.max(0, x - chordAt(shape, y) / 2);
-  const over = top.cutouts.find(
-    (cut) =>
-      Math.abs(cut.x) + cut.length / 2 > x - at.leg.section && Math.abs(cut.y) + cut.width / 2 > y - at.leg.section,
+  const out =
+    top.outline === "notched"
+      ? 0
+      : Math.max(
+          0,
+          ...below.map(
+            ({ x, z, length, width }) => Math.abs(x) + length / 2 - chordAt(shape, Math.abs(z) + width / 2) / 2,
+          ),
+        );
+  const over = top.cutouts.find((cut) =>
+    below.some(
+      ({ x, z, length, width }) =>
+        Math.abs(Math.abs(cut.x) - Math.abs(x)) < (cut.length + length) / 2 &&
+        Math.abs(Math.abs(cut.y) - Math.abs(z)) < (cut.width + width) / 2,
+    ),
   );
   const beyond = top.cutouts.find((cut) =>
     [-1, 1].some((s) => Math.abs(cut.x) + cut.length / 2 > chordAt(shape, cut.y + (s * cut.width) / 2) / 2),
@@ -453,7 +468,15 @@ function outlineClear({ at, piece }: PanelFacts): Verdict | null {
   });
 }
 
-const linesOf = (laid: readonly LaidStrip[], at: TableGeometry) =>
+/** What comes up to the top: legs, or the braces of a base whose posts stop below. */
+const belowTop = ({ posts, bearers }: PieceGeometry): Footprint[] =>
+  posts.length > 0
+    ? posts
+    : bearers
+        .filter(({ run }) => run === "across")
+        .map(({ at, length, thickness }) => ({ x: at, z: 0, length: thickness, width: length }));
+
+const linesOf = (laid: readonly LaidStrip[], at: PieceGeometry) =>
   jointLines(
     laid.map((each) => each.full),
     at.core.width,

@@ -1,5 +1,6 @@
+import type { RoughPiece } from "../layout/sawing";
 import { seeded } from "../units/seeded";
-import type { RoughPiece } from "../layout/cutting";
+
 import type { Problem } from "../layout/problem";
 import { USUAL_SHOP } from "../piece/shop";
 import type { RackBoard } from "../stock/board";

@@ -1,3 +1,5 @@
+import type { LegRailJoint } from "../construction/base/leg-and-apron/joints";
+import type { LegAndApron } from "../construction/base/leg-and-apron/place";
 import { Course, sampleDate } from "../movement/course";
 import { freshPiece } from "../piece/fresh";
 import { applyPatches, Patch } from "../piece/patch";
@@ -29,7 +31,7 @@ export function plainRack(): RackBoard[] {
   ];
 }
 
-export const strips = (...boards: string[]): Piece["panel"]["strips"] =>
+export const strips = (...boards: string[]): Piece["panels"]["top"]["strips"] =>
   boards.map((board, i) => ({ board, face: i % 2 ? "bark-down" : "bark-up", turned: false, slide: 0, width: null }));
 
 export function planOf(
@@ -40,6 +42,18 @@ export function planOf(
 ): Plan {
   return planPiece({ piece, shop, rack, ownSpecies: [], today });
 }
+
+/** The geometry of legs and rails; throws when the plan has another base. */
+export function legs(plan: Plan): LegAndApron {
+  if (plan.geometry.kind !== "leg-and-apron") throw new Error(`It stands on a ${plan.geometry.kind}.`);
+  return plan.geometry;
+}
+
+/** Its joints between legs and rails. */
+export const railJoints = (plan: Plan): LegRailJoint[] => (legs(plan), plan.joints as LegRailJoint[]);
+
+/** What its sections are drawn from. */
+export const sectionOf = (plan: Plan) => ({ at: legs(plan), joints: railJoints(plan), species: plan.species });
 
 export function find(plan: Plan, id: string): Verdict {
   const found = plan.verdicts.find((each) => each.id === id);

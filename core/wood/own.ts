@@ -1,6 +1,6 @@
 import * as v from "valibot";
 import { between, name, text } from "../piece/fields";
-import type { Species } from "./species";
+import type { Species } from "./kind";
 
 /** What a maker types to add a species; coefficients are per percent MC. */
 export const ownSpeciesSchema = v.pipe(

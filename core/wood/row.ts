@@ -1,4 +1,4 @@
-import type { CoefficientSource, Species } from "./species";
+import type { CoefficientSource, Species } from "./kind";
 
 export type SpeciesRow = [
   id: string,

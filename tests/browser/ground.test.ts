@@ -14,6 +14,7 @@ import {
   go,
   Maker,
   makePiece,
+  choose,
   piecesByName,
   post,
   press,
@@ -59,14 +60,6 @@ afterAll(async () => {
 });
 
 const words = (page: Page, selector: string) => page.$eval(selector, (each) => (each as HTMLElement).innerText);
-const choose = async (page: Page, label: string, value: string) => {
-  const id = await page.$$eval(
-    "label",
-    (labels, wanted) => labels.find((each) => each.textContent === wanted)?.getAttribute("for"),
-    label,
-  );
-  await page.select(`[id="${id}"]`, value);
-};
 const upload = async (name: string, text: string, label: string) => {
   const path = join(mkdtempSync(join(tmpdir(), "taller-")), name);
   writeFileSync(path, text);
@@ -88,7 +81,7 @@ describe("a fault of Taller", () => {
     const { id } = (await (
       await post("/api/pieces", {
         kind: "import",
-        text: JSON.stringify({ ...desk, name: "Brittle", panel: { ...desk.panel, strips } }),
+        text: JSON.stringify({ ...desk, name: "Brittle", panels: { top: { ...desk.panels.top, strips } } }),
       })
     ).json()) as { id: string };
     await go(page, `/pieces/${id}/form`);
@@ -128,7 +121,7 @@ describe("a fault of Taller", () => {
       [id],
     );
     expect(rows[0]).toMatchObject({
-      stage: "courses",
+      stage: "topCourse",
       species: "own-void",
       message: expect.stringMatching(/primitive/),
     });

@@ -62,7 +62,7 @@ export async function makePiece(change: (piece: Piece) => Piece, from = "Dining 
   if (!read?.ok) throw new Error(`No piece called ${from} on the bench.`);
   const answer = await post("/api/pieces", {
     kind: "import",
-    text: writePiece(change({ ...read.piece, panel: { ...read.piece.panel, strips: [] } })),
+    text: writePiece(change({ ...read.piece, panels: { top: { ...read.piece.panels.top, strips: [] } } })),
   });
   return ((await answer.json()) as { id: string }).id;
 }
@@ -112,4 +112,14 @@ export async function typeField(page: Page, label: string, text: string): Promis
   await field!.click({ count: 3 });
   await page.keyboard.type(text);
   await page.keyboard.press("Enter");
+}
+
+/** Chooses from a list by its label. */
+export async function choose(page: Page, label: string, value: string): Promise<void> {
+  const id = await page.$$eval(
+    "label",
+    (labels, wanted) => labels.find((each) => each.textContent === wanted)?.getAttribute("for"),
+    label,
+  );
+  await page.select(`[id="${id}"]`, value);
 }

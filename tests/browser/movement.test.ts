@@ -3,7 +3,19 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { serveDevices } from "../../bin/devices.mjs";
-import { fileOf, go, level, Maker, makePiece, press, saved, sitDown, typeDimension, typeField, until } from "./maker";
+import {
+  choose,
+  fileOf,
+  go,
+  level,
+  Maker,
+  makePiece,
+  press,
+  saved,
+  sitDown,
+  typeField,
+  until,
+} from "./maker";
 
 let maker: Maker;
 beforeAll(async () => {
@@ -15,14 +27,6 @@ afterAll(async () => {
 });
 
 const folder = mkdtempSync(join(tmpdir(), "taller-movement-"));
-const choose = async (page: Maker["page"], label: string, value: string) => {
-  const id = await page.$$eval(
-    "label",
-    (labels, wanted) => labels.find((each) => each.textContent === wanted)?.getAttribute("for"),
-    label,
-  );
-  await page.select(`[id="${id}"]`, value);
-};
 const give = async (page: Maker["page"], label: string, name: string, text: string) => {
   const path = join(folder, name);
   writeFileSync(path, text);
@@ -257,13 +261,4 @@ describe("what was measured", () => {
     expect(answer.status).toBe(404);
     expect((await answer.json()).message).toMatch(/no such device/);
   });
-});
-
-it("a tongue is typed on the breadboard's drawing", async () => {
-  const { page } = maker;
-  const id = await makePiece((piece) => ({ ...piece, name: "Tongue" }), "Reading table");
-  await go(page, `/pieces/${id}/joints`);
-  await typeDimension(page, "Tongue length", "38");
-  await saved(page);
-  expect(JSON.parse(await fileOf(id)).form.breadboard.tongue).toBe(38);
 });

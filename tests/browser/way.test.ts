@@ -159,7 +159,7 @@ describe("boards", () => {
     }));
   });
   const order = async () =>
-    (JSON.parse(await fileOf(id)).panel.strips as { board: string; face: string }[]).map((each) => each.board);
+    (JSON.parse(await fileOf(id)).panels.top.strips as { board: string; face: string }[]).map((each) => each.board);
 
   it("are composed by the search in its worker, and the numbers follow", async () => {
     const { page } = maker;
@@ -217,7 +217,7 @@ describe("boards", () => {
     await press(page, "Turn end for end");
     await saved(page);
     expect(await order()).toEqual([before[1], before[0], ...before.slice(2)]);
-    expect(JSON.parse(await fileOf(id)).panel.pinned).toEqual([before[0]]);
+    expect(JSON.parse(await fileOf(id)).panels.top.pinned).toEqual([before[0]]);
     await press(page, "Keep for something else");
     await until(page, (board) => !document.querySelector(`[data-scene="panel"] [data-id="strip:${board}"]`), before[0]);
     expect(await level(page, "boards.width")).toBe("fix");

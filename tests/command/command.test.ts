@@ -29,7 +29,7 @@ describe("npx taller", () => {
     );
   });
   it("schema prints the schema", () =>
-    expect(JSON.parse(taller("schema").stdout)).toMatchObject({ type: "object", $id: "urn:taller:piece:3" }));
+    expect(JSON.parse(taller("schema").stdout)).toMatchObject({ type: "object", $id: "urn:taller:piece:4" }));
   it("says in a sentence what is wrong, and ends with 2", () => {
     const bad = join(mkdtempSync(join(tmpdir(), "taller-")), "bad.json");
     writeFileSync(bad, "{");

@@ -55,7 +55,7 @@ describe("pieces with sawn boards", () => {
     const { body } = await sawnPiece();
     const copy = await addPiece(shop, copyOf(body));
     const open = (await openPiece(shop, copy))!;
-    expect([open.piece.cutting.sawn, open.piece.panel.strips, open.piece.cutting.sections]).toEqual([[], [], []]);
+    expect([open.piece.cutting.sawn, open.piece.panels.top.strips, open.piece.cutting.sections]).toEqual([[], [], []]);
     expect(await savePiece(shop, copy, 1, [edit(2, 1, { ...open.piece, name: "Edited" })])).toMatchObject({
       kind: "saved",
       taken: [],

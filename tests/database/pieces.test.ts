@@ -18,7 +18,10 @@ import { SPECIES } from "../../core/wood/species";
 
 const url = inject("databaseUrl");
 const piece = freshPiece("Table", "2026-11-23");
-const withBoards = (...ids: string[]) => ({ ...piece, panel: { ...piece.panel, strips: strips(...ids) } });
+const withBoards = (...ids: string[]) => ({
+  ...piece,
+  panels: { top: { ...piece.panels.top, strips: strips(...ids) } },
+});
 const edit = (n: number, parent: number, body = piece, label = "Edit") => ({
   kind: "edit" as const,
   n,
@@ -232,13 +235,13 @@ describe("a state saved by the Taller before this one", () => {
     const opened = await openPiece(shop, id);
     expect(firstFault(pieceSchema, opened!.piece)).toBeNull();
     expect([opened!.piece.version, opened!.piece.name, opened!.piece.form.construction]).toEqual([
-      3,
+      4,
       old.name,
       "solid",
     ]);
     expect(opened!.piece.joints.fastening).toBe("button");
     const saved = await savePiece(shop, id, opened!.revision, [edit(2, 1, { ...opened!.piece, name: "Changed" })]);
     expect(saved.kind).toBe("saved");
-    expect((await stateOf(shop, id, 1))!.version).toBe(3);
+    expect((await stateOf(shop, id, 1))!.version).toBe(4);
   });
 });

@@ -38,7 +38,9 @@ async function atTheSaw(): Promise<{
   await putBoards(shop, [...plainRack(), demoBoard({ id: "R9", thickness: 32, width: 130, length: 2300 })].map(plain));
   const piece: Piece = {
     ...freshPiece("Table", DAY),
-    panel: { strips: strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"), pinned: [], banned: [], crosscutFirst: true },
+    panels: {
+      top: { strips: strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"), pinned: [], banned: [], crosscutFirst: true },
+    },
   };
   const id = await addPiece(shop, piece);
   const save = async (label: string, next: Piece) => {
@@ -142,7 +144,7 @@ describe("a board that is sawn", () => {
     await saw(table, cut.board.id);
     await addPiece(table.shop, {
       ...freshPiece("Stool", DAY),
-      panel: { strips: strips(cut.offcuts[0].id), pinned: [], banned: [], crosscutFirst: true },
+      panels: { top: { strips: strips(cut.offcuts[0].id), pinned: [], banned: [], crosscutFirst: true } },
     });
     const piece = (await openPiece(table.shop, table.id))!;
     const refused = await table.save("back", {
@@ -278,7 +280,7 @@ describe("the rack in pages", () => {
   it("longest first, and without what is reserved", async () => {
     const id = await addPiece(shop, {
       ...freshPiece("Desk", DAY),
-      panel: { strips: strips("N5"), pinned: [], banned: [], crosscutFirst: true },
+      panels: { top: { strips: strips("N5"), pinned: [], banned: [], crosscutFirst: true } },
     });
     expect((await rackSum(shop, { ...ANY_BOARD, free: true })).total).toBe(399);
     const [first] = await rackPage(shop, { ...ANY_BOARD, sort: "length", free: true }, 0);
@@ -340,7 +342,7 @@ it("50 clients fight for 20 boards: no board twice, and who is told yes has them
           label: "boards",
           piece: {
             ...freshPiece(`Piece ${n}`, DAY),
-            panel: { strips: strips(...wants(n)), pinned: [], banned: [], crosscutFirst: true },
+            panels: { top: { strips: strips(...wants(n)), pinned: [], banned: [], crosscutFirst: true } },
           },
         },
       ]),

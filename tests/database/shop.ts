@@ -16,7 +16,7 @@ export const piece = freshPiece("Table", DAY);
 export const plain = ({ reservedBy: _, ...board }: ReturnType<typeof demoBoard>): Board => board;
 export const withBoards = (...ids: string[]): Piece => ({
   ...piece,
-  panel: { ...piece.panel, strips: strips(...ids) },
+  panels: { top: { ...piece.panels.top, strips: strips(...ids) } },
 });
 export const edit = (n: number, parent: number, body: Piece, label = "Edit"): Change => ({
   kind: "edit",

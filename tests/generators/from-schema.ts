@@ -8,6 +8,8 @@ export interface Looked {
   type: string;
   entries?: Record<string, Looked>;
   item?: Looked;
+  value?: Looked;
+  rest?: Looked;
   wrapped?: Looked;
   options?: unknown[];
   literal?: unknown;
@@ -58,6 +60,21 @@ function drawOf(at: Looked, hints: Hints, name: string): fc.Arbitrary<unknown> {
         maxLength: limit(at, "length", Math.min(most, Math.max(least, 6))),
       });
     }
+    case "object_with_rest": {
+      const known = Object.entries(at.entries!);
+      return fc
+        .tuple(
+          fc.record(Object.fromEntries(known.map(([key, each]) => [key, valuesOf(each, hints, key)]))),
+          fc.option(valuesOf(at.rest!, hints, name), { freq: 2 }),
+        )
+        .map(([fixed, other]) => (other === null ? fixed : { ...fixed, shelf: other }));
+    }
+    case "record":
+      return fc.dictionary(
+        fc.constantFrom("foot+post", "post+stretcher", "elsewhere"),
+        valuesOf(at.value!, hints, name),
+        { maxKeys: 3 },
+      ) as fc.Arbitrary<unknown>;
     case "nullable":
       return fc.option(valuesOf(at.wrapped!, hints, name), { nil: null, freq: 2 });
     case "optional":

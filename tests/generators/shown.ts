@@ -1,4 +1,5 @@
 /** Everything the screens and sheets compute from a plan when they are drawn, and what must be true of it. */
+import { baseOf } from "../../core/construction/base";
 import { boardScene, panelScene } from "../../core/drawing/boards";
 import { closeUp } from "../../core/drawing/close-up";
 import { cuttingScene } from "../../core/drawing/cutting";
@@ -6,7 +7,7 @@ import { elevationsScene, frontScene, planScene, sideScene, thumbScene } from ".
 import { fasteningScene, holdingScene } from "../../core/drawing/fastening";
 import { glueScene } from "../../core/drawing/glue-up";
 import { insetScene } from "../../core/drawing/inset";
-import { buttonScene, legSectionScene, tenonSideScene } from "../../core/drawing/joint";
+import { buttonScene } from "../../core/drawing/button";
 import { roomScene } from "../../core/drawing/room";
 import type { Scene } from "../../core/drawing/scene";
 import { endGrainScene, movementScene } from "../../core/drawing/top";
@@ -23,7 +24,7 @@ import { leaves, worked } from "../../core/sources/worked";
 
 /** Every drawing of a piece, on the first day, the last, and its driest and wettest. */
 export function scenesOf(plan: Plan, piece: Piece, shop: Shop): Scene[] {
-  const drawable = { geometry: plan.geometry, species: plan.species, form: piece.form };
+  const drawable = { ...plan, form: piece.form };
   const days = [0, plan.top.wet.at, plan.top.dry.at, plan.top.course.mean.length - 1];
   const byId = new Map(plan.cutting.pieces.map((each) => [each.id, each]));
   return [
@@ -39,14 +40,14 @@ export function scenesOf(plan: Plan, piece: Piece, shop: Shop): Scene[] {
       closeUp(plan, piece, day),
     ]),
     endGrainScene(plan, false),
-    legSectionScene(plan),
-    tenonSideScene(plan, "long-rail"),
-    tenonSideScene(plan, "end-rail"),
+    ...baseOf(piece.form.kind)
+      .sections({ form: piece.form, at: plan.geometry, joints: plan.joints, species: plan.species })
+      .map((each) => each.scene),
     buttonScene(plan, piece.joints.buttons),
     fasteningScene(plan, piece),
     holdingScene(plan, piece),
     panelScene(plan, piece, shop),
-    ...plan.glueUp.map((stage) => glueScene(plan, stage)),
+    ...[...plan.glueUp, ...plan.blanks].map((stage) => glueScene(plan, stage)),
     ...plan.cutting.boards.map((cut) => cuttingScene(cut, plan.species.colour, byId, shop.kerf, 2400)),
     ...plan.cutting.boards.map((cut) => boardScene(cut.board, plan.species.colour, 2400, 160, false)),
     ...plan.insets.map((moved, i) => insetScene(piece.insets[i], moved, plan.species)),

@@ -30,9 +30,16 @@ export function goldenOf(plan: Plan): unknown {
     parts: parts.map(({ id, name, count, marks, finished, milled, rough, leaves, note }) => ({
       ...{ id, name, count, marks, finished, milled, rough, leaves, note },
     })),
-    joints: joints.map((joint) => ({ ...joint })),
+    joints: joints.map((joint) => sorted({ ...joint })),
     cards: cards.map((card) => ({ ...card })),
-    holding: { fasteners, breadboards, channels, slats, framed, insets },
+    holding: {
+      fasteners: fasteners.map(({ id, x, z, dry, wet }) => ({ id, x, z, dry, wet })),
+      breadboards,
+      channels,
+      slats,
+      framed,
+      insets,
+    },
     top: {
       coefficient: top.coefficient,
       start: top.start,
@@ -43,9 +50,16 @@ export function goldenOf(plan: Plan): unknown {
       most: Math.max(...top.changes),
       bow: [Math.min(...top.bow), Math.max(...top.bow)],
     },
-    courses: Object.entries(courses).map(([of, { driest, wettest, half }]) => ({ of, driest, wettest, half })),
-    stopped: plan.stopped.map((stop) => JSON.parse(JSON.stringify(stop)) as unknown),
-    partMoves: plan.partMoves,
+    courses: [courses.top, courses["long-rail"], courses.leg].map(({ driest, wettest, half }) => ({
+      driest,
+      wettest,
+      half,
+    })),
+    stopped: plan.stopped.map(({ axis, link, members, excess, when, across, strain, slip, fails, load }) => ({
+      ...{ axis, joint: link.name, kind: link.kind, hold: link.hold, mend: link.mend?.map((each) => each.label) },
+      ...{ members: members.map((each) => each.name), excess, when, across, strain, slip, fails, load },
+    })),
+    partMoves: plan.partMoves.map(({ course: _, ...rest }) => rest),
     panel: plan.panel.laid.map(({ board, from, width, full, strip }) => ({
       board: board.id,
       from,
@@ -53,7 +67,7 @@ export function goldenOf(plan: Plan): unknown {
       full,
       strip,
     })),
-    glueUp: plan.glueUp,
+    glueUp: plan.glueUp.map(({ pieces: _, ...rest }) => rest),
     cutting: {
       placed: plan.cutting.placed.map(({ piece, board }) => `${piece.label} from ${board}`).sort(),
       missing: plan.cutting.missing.map((piece) => piece.label),
@@ -63,11 +77,14 @@ export function goldenOf(plan: Plan): unknown {
     steps: plan.steps.map(({ id, title, detail, starts, ready, hours, wait }) => ({
       ...{ id, title, detail, starts, ready, hours, wait },
     })),
-    verdicts: plan.verdicts.map(({ id, stage, level, text, why, limit, actual }) => ({
-      ...{ id, stage, level, text, why, limit, actual },
-    })),
+    verdicts: plan.verdicts
+      .map(({ id, stage, level, text, why, limit, actual }) => ({ id, stage, level, text, why, limit, actual }))
+      .sort((a, b) => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0)),
   });
 }
+
+/** What a joint was before joints had names of their own. */
+const sorted = ({ group: _, name: __, receives: ___, enters: ____, ...rest }: Record<string, unknown>) => rest;
 
 /** Numbers to seven figures: what lies beyond is the machine's. */
 function rounded(value: unknown): unknown {

@@ -3,8 +3,7 @@ import { describe, expect, it } from "vitest";
 import { applyPatches, Patch } from "../../core/piece/patch";
 import { freshPiece } from "../../core/piece/fresh";
 import type { Piece } from "../../core/piece/schema";
-import { wholeWeight } from "../../core/assembly/part";
-import { assemble } from "../../core/construction/assemble";
+import { wholeWeight } from "../../core/assembly/weight";
 import { planPiece } from "../../core/plan";
 import { drawsOf, faultOf, oddIn, timed, usualTime } from "../generators/holds";
 import { DEMO_PIECES, DEMO_RACK, DEMO_SHOP, randomPiece, randomRack, randomShop, TODAY } from "../generators/pieces";
@@ -36,7 +35,7 @@ describe(`random pieces over every choice (seed ${SEED}, ${DRAWS} draws)`, () =>
     fc.assert(
       fc.property(randomPiece, (piece) => {
         const plan = planPiece({ piece, shop: DEMO_SHOP, rack: DEMO_RACK, ownSpecies: [], today: TODAY });
-        const { weight, centre } = wholeWeight(assemble(plan, piece), () => plan.species.density);
+        const { weight, centre } = wholeWeight(plan.assembly, () => plan.species.density);
         expect([weight, ...centre].every(Number.isFinite)).toBe(true);
         expect(weight).toBeGreaterThan(0);
       }),

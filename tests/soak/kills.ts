@@ -17,15 +17,17 @@ export const wanting =
   (roll: (most: number) => number) =>
   (piece: Piece): Piece => ({
     ...piece,
-    panel: {
-      ...piece.panel,
-      strips: WANTED.filter(() => roll(3) === 0).map((board) => ({
-        board,
-        face: "bark-up",
-        turned: false,
-        slide: 0,
-        width: null,
-      })),
+    panels: {
+      top: {
+        ...piece.panels.top,
+        strips: WANTED.filter(() => roll(3) === 0).map((board) => ({
+          board,
+          face: "bark-up",
+          turned: false,
+          slide: 0,
+          width: null,
+        })),
+      },
     },
   });
 

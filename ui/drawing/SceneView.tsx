@@ -6,7 +6,7 @@ import { useUnit } from "../frame/unit";
 import { useLit } from "../piece/lit";
 import { DimensionField } from "./DimensionField";
 import { DimensionLine, dimensionPlace } from "./DimensionLine";
-import { EndGrain, WoodFace } from "./figure";
+import { EndGrain, WoodFace, WoodShape } from "./figure";
 import { fit, hundredth, Scale } from "./scale";
 
 const INKS: Record<Ink, { fill: string; stroke: string; dash?: string; width?: number; opacity?: number }> = {
@@ -230,6 +230,22 @@ function Drawn({
         strokeWidth={lit ? 2 : (ink.width ?? 1)}
         opacity={ink.opacity}
       />
+    );
+  }
+  if (item.kind === "face") {
+    const points = item.points.map((point) => scale.at(point));
+    return (
+      <>
+        <WoodShape {...item} points={points} id={`face-${name.replace(/\W/g, "-")}`} paper={paper} />
+        {lit && (
+          <path
+            d={`M${points.map((point) => point.join(" ")).join("L")}z`}
+            fill="none"
+            stroke="#1c479f"
+            strokeWidth="2.5"
+          />
+        )}
+      </>
     );
   }
   const px = {

@@ -55,6 +55,51 @@ export function WoodFace({
   );
 }
 
+/** A planed face of any outline, its figure turned with its grain; where its ends show, it is paler and has none. Pixels. */
+export function WoodShape({
+  points,
+  grain,
+  colour,
+  seed,
+  id,
+  paper,
+}: {
+  points: readonly [number, number][];
+  grain: number | "end";
+  colour: [string, string];
+  seed: number;
+  id: string;
+  paper: boolean;
+}) {
+  const outline = `M${points.map(([x, y]) => `${r(x)} ${r(y)}`).join("L")}z`;
+  if (grain === "end")
+    return <path d={outline} fill={paper ? "#fff" : colour[0]} fillOpacity={paper ? 1 : 0.8} stroke="none" />;
+  // figure is drawn along x and turned into place
+  const turn = -grain;
+  const [cos, sin] = [Math.cos((turn * Math.PI) / 180), Math.sin((turn * Math.PI) / 180)];
+  const local = points.map(([x, y]) => [x * cos + y * sin, y * cos - x * sin]);
+  const [xs, ys] = [local.map(([x]) => x), local.map(([, y]) => y)];
+  const [x, y] = [Math.min(...xs), Math.min(...ys)];
+  return (
+    <>
+      <clipPath id={id}>
+        <path d={outline} />
+      </clipPath>
+      <g clipPath={`url(#${id})`}>
+        <g transform={`rotate(${turn.toFixed(3)})`}>
+          <WoodFace
+            {...{ x, y, w: Math.max(...xs) - x, h: Math.max(...ys) - y }}
+            colour={colour}
+            seed={seed}
+            grain="x"
+            paper={paper}
+          />
+        </g>
+      </g>
+    </>
+  );
+}
+
 /** End grain: rings are circles round a pith below the bark side, or slanted lines where they run straight. `mm` is pixels a mm. */
 export function EndGrain({
   x,

@@ -45,11 +45,11 @@ export interface OpenPiece {
   /** asks the server for the rack again, after boards have come or gone */
   reloadRack: () => void;
 }
-const Context = createContext<OpenPiece | null>(null);
+export const PieceContext = createContext<OpenPiece | null>(null);
 
 /** The open piece, planned or not. */
 export function useOpenPiece(): OpenPiece {
-  const context = useContext(Context);
+  const context = useContext(PieceContext);
   if (!context) throw new Error("useOpenPiece needs a PieceProvider above it.");
   return context;
 }
@@ -135,7 +135,7 @@ export function PieceProvider({ opened, shop, rack: first, ownSpecies, today, ch
   );
   const { refusal, conflict, takeRefusedBack, goOnWithMine } = session;
   return (
-    <Context value={value}>
+    <PieceContext value={value}>
       {children}
       {refusal && (
         <p role="alert" className="fixed right-4 bottom-4 left-4 z-50 border border-fix bg-white p-3">
@@ -162,6 +162,6 @@ export function PieceProvider({ opened, shop, rack: first, ownSpecies, today, ch
           }}
         />
       )}
-    </Context>
+    </PieceContext>
   );
 }

@@ -4,9 +4,11 @@ import Link from "next/link";
 import { ReactNode, useLayoutEffect, useRef, useState } from "react";
 import { frontScene, planScene, sideScene } from "../../core/drawing/elevations";
 import { glueScene } from "../../core/drawing/glue-up";
+import { allLaid } from "../../core/panels/planned";
 import { attachStep } from "../../core/steps/top";
 import { fasteningScene, holdingScene } from "../../core/drawing/fastening";
-import { legSectionScene, tenonSideScene } from "../../core/drawing/joint";
+import { baseOf } from "../../core/construction/base";
+import type { JointSection } from "../../core/construction/base/base";
 import { SceneView } from "../drawing/SceneView";
 import { shortDay } from "../frame/sentences";
 import { useUnit } from "../frame/unit";
@@ -21,8 +23,24 @@ const PAPER = 686;
 export function ShopSheets() {
   const { id, piece, plan } = usePiece();
   const { withUnit, say } = useUnit();
-  const drawable = { geometry: plan.geometry, species: plan.species, form: piece.form };
+  const drawable = { ...plan, form: piece.form };
+  const base = baseOf(piece.form.kind);
+  const sections = base.sections({
+    form: piece.form,
+    at: plan.geometry,
+    joints: plan.joints,
+    species: plan.species,
+  });
   const holding = holdingScene(plan, piece);
+  const gluings = [...plan.glueUp, ...plan.blanks];
+  const laid = allLaid(plan);
+  /** Which way boards lie, where they are boards of a panel. */
+  const barkOf = (boards: readonly string[]) => {
+    const faces = boards.map((board) => laid.find((each) => each.board.id === board)?.strip.face);
+    return faces.every((face) => face)
+      ? `, front first, ${faces.map((face) => (face === "bark-up" ? "up" : "down")).join(", ")} (bark)`
+      : ", best faces out";
+  };
   return (
     <main className="sheets mx-auto max-w-[794px] py-4 print:max-w-none print:py-0">
       <div className="mb-3 flex items-center justify-between print:hidden">
@@ -53,15 +71,7 @@ export function ShopSheets() {
                   : `${piece.form.top.edge.kind.replace("-", " ")}, ${withUnit(piece.form.top.edge.size)}`,
               ],
               ["Height", withUnit(piece.form.height)],
-              [
-                "Legs",
-                `${withUnit(plan.geometry.leg.section)} square${piece.form.leg.taper === "none" ? "" : `, foot ${withUnit(plan.geometry.leg.foot)}`}`,
-              ],
-              [
-                "Rails",
-                `${withUnit(plan.geometry.rail.depth)} by ${withUnit(plan.geometry.rail.thickness)}, ${withUnit(plan.geometry.rail.reveal)} in from the legs`,
-              ],
-              ["Cross-rails", String(piece.form.crossRails)],
+              ...base.sizes(piece.form, plan.geometry).map(([what, sizes]) => [what, say(sizes)]),
               ["Must match", piece.brief.match || "nothing named"],
             ].map(([what, value]) => (
               <div key={what} className="flex justify-between gap-4 border-b border-hairline py-1">
@@ -74,18 +84,17 @@ export function ShopSheets() {
       </Sheet>
       <Sheet number={2} name="Joints and settings">
         <div className="grid grid-cols-2 gap-3">
-          <SceneView paper scene={legSectionScene(plan)} height={300} width={PAPER / 2 - 6} />
-          <div>
-            <SceneView paper scene={tenonSideScene(plan, "long-rail")} height={165} width={PAPER / 2 - 6} />
-            <SceneView paper scene={fasteningScene(plan, piece)} height={135} width={PAPER / 2 - 6} />
-          </div>
+          {drawnOnce(sections).map(({ joint, scene }) => (
+            <SceneView key={`${joint}-${scene.id}`} paper scene={scene} height={165} width={PAPER / 2 - 6} />
+          ))}
+          <SceneView paper scene={fasteningScene(plan, piece)} height={165} width={PAPER / 2 - 6} />
         </div>
         <div className="mt-4">
           <SettingCards cards={plan.cards} columns="grid-cols-3" />
         </div>
         <p className="mt-4 text-[13px]">
           {say(
-            `${attachStep(piece).title}. ${attachStep(piece).detail}${plan.fasteners.length ? ` ${plan.fasteners.length} in all.` : ""}`,
+            `${attachStep(piece, plan.geometry).title}. ${attachStep(piece, plan.geometry).detail}${plan.fasteners.length ? ` ${plan.fasteners.length} in all.` : ""}`,
           )}
         </p>
         {holding && <SceneView paper scene={holding} height={140} width={PAPER / 2} />}
@@ -105,10 +114,10 @@ export function ShopSheets() {
         </div>
       </Sheet>
       <Sheet number={4} name="Glue-up">
-        {plan.glueUp.length === 0 && (
+        {gluings.length === 0 && (
           <p>{plan.slats ? "Slats are screwed, not glued." : "No boards are chosen for the top yet."}</p>
         )}
-        {plan.glueUp.map((stage, i) => (
+        {gluings.map((stage, i) => (
           <section key={stage.id} className="mb-3 break-inside-avoid">
             <h2>
               {i + 1}. {stage.name}
@@ -117,20 +126,13 @@ export function ShopSheets() {
               paper
               scene={glueScene(plan, stage)}
               height={Math.round(
-                Math.min(420, (ROOM - plan.glueUp.length * 76) / plan.glueUp.length, 130 + (stage.width + 140) * 0.36),
+                Math.min(420, (ROOM - gluings.length * 76) / gluings.length, 130 + (stage.width + 140) * 0.36),
               )}
               width={PAPER}
             />
             <p className="text-[13px]">
               {say(
-                `${stage.strips.join(", ")}, front first, ${stage.strips
-                  .map((board) => {
-                    const laid = plan.panel.laid.find((each) => each.board.id === board)!;
-                    return laid.strip.face === "bark-up" ? "up" : "down";
-                  })
-                  .join(
-                    ", ",
-                  )} (bark). ${stage.clamps.places.length} clamps opening ${stage.clamps.reach} mm, ${stage.cauls.length} pairs of cauls, ${Math.ceil(stage.grams)} g of ${plan.adhesive.name}. ${stage.minutes.toFixed(1)} min of work, open ${plan.adhesive.open} min; clamps off after ${plan.adhesive.clampHours} h, planed after ${plan.adhesive.fullHours} h.`,
+                `${stage.strips.join(", ")}${barkOf(stage.strips)}. ${stage.clamps.places.length} clamps opening ${stage.clamps.reach} mm, ${stage.cauls.length} pairs of cauls, ${Math.ceil(stage.grams)} g of ${plan.adhesive.name}. ${stage.minutes.toFixed(1)} min of work, open ${plan.adhesive.open} min; clamps off after ${plan.adhesive.clampHours} h, planed after ${plan.adhesive.fullHours} h.`,
               )}
             </p>
           </section>
@@ -191,3 +193,7 @@ function Sheet({ number, name, children }: { number: number; name: string; child
     </article>
   );
 }
+
+/** Sections that show two joints at once are drawn once. */
+const drawnOnce = (sections: readonly JointSection[]) =>
+  sections.filter(({ scene }, i) => sections.findIndex((each) => each.scene.id === scene.id) === i);

@@ -3,7 +3,6 @@ import { Canvas } from "@react-three/fiber";
 import { useMemo, useState } from "react";
 import { bodyOf } from "../../core/assembly/part";
 import { boundsOf, bulkOf, stood } from "../../core/assembly/solid";
-import { assemble } from "../../core/construction/assemble";
 import { stillScene } from "../../core/drawing/still";
 import { SceneView } from "../drawing/SceneView";
 import { usePiece } from "../piece/PieceProvider";
@@ -16,12 +15,9 @@ const AWAY = 1.6;
 
 /** The piece in space: turned by pointer or keys, one part by itself, or all pulled apart along the ways their joints open. */
 export function SpaceView() {
-  const { piece, plan } = usePiece();
-  const { geometry, joints, breadboards, species } = plan;
-  const { parts } = useMemo(
-    () => assemble({ geometry, joints, breadboards }, piece),
-    [geometry, joints, breadboards, piece.form],
-  );
+  const { plan } = usePiece();
+  const { species } = plan;
+  const { parts } = plan.assembly;
   const [apart, setApart] = useState(0);
   const [alone, setAlone] = useState<string | null>(null);
   const [frame, setFrame] = useState<HTMLElement | null>(null);

@@ -1,4 +1,5 @@
 "use client";
+import { legBand } from "../../core/construction/geometry";
 import { useMemo, useRef, useState } from "react";
 import { panelScene } from "../../core/drawing/boards";
 import { endGrainScene } from "../../core/drawing/top";
@@ -10,6 +11,7 @@ import { LengthField } from "../fields/fields";
 import { PanelOutline } from "./PanelOutline";
 import { SceneView } from "../drawing/SceneView";
 import { useUnit } from "../frame/unit";
+import { PanelLens } from "../piece/PanelLens";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
 import { RackPictures } from "../rack/RackPictures";
@@ -23,7 +25,38 @@ const SETS = 3000;
 
 /** A panel to compose, or slats that are sawn one by one. */
 export function BoardsStage() {
-  return usePiece().plan.slats ? <SlatBoards /> : <PanelBoards />;
+  const { plan, piece } = usePiece();
+  const [at, setAt] = useState("top");
+  const other = plan.panels.find(({ place }) => place.id === at);
+  const boardsOf = (id: string) =>
+    Object.entries(piece.panels).flatMap(([name, { strips }]) => (name === id ? [] : strips.map((each) => each.board)));
+  return (
+    <>
+      {plan.panels.length > 0 && (
+        <nav aria-label="Panels" className="flex flex-wrap gap-1">
+          {[{ id: "top", name: "top" }, ...plan.panels.map(({ place }) => place)].map(({ id, name }) => (
+            <button
+              key={id}
+              className={`button ${id === (other?.place.id ?? "top") ? "bg-wash" : "button-plain"}`}
+              aria-pressed={id === (other?.place.id ?? "top")}
+              onClick={() => setAt(id)}
+            >
+              {`The ${name}`}
+            </button>
+          ))}
+        </nav>
+      )}
+      {other ? (
+        <PanelLens panel={other} key={other.place.id}>
+          <PanelBoards name={other.place.name} elsewhere={boardsOf(other.place.id)} />
+        </PanelLens>
+      ) : plan.slats ? (
+        <SlatBoards />
+      ) : (
+        <PanelBoards name="top" elsewhere={boardsOf("top")} />
+      )}
+    </>
+  );
 }
 
 /** Slats have no panel: which boards give them, and what else comes out of those. */
@@ -44,17 +77,17 @@ function SlatBoards() {
   );
 }
 
-/** The panel on top, the rack beneath; compose by search or by hand. */
-function PanelBoards() {
+/** A panel above, the rack beneath; compose by search or by hand. @param elsewhere  boards of the piece's other panels */
+function PanelBoards({ name, elsewhere }: { name: string; elsewhere: readonly string[] }) {
   const { piece, plan, shop, rack, edit } = usePiece();
   const { set, fromDrawing } = useSet();
   const { say, withUnit } = useUnit();
   const [picked, setPicked] = useState<string | null>(null);
   const [order, setOrder] = useState<Strip[] | null>(null);
-  const { panel } = piece;
+  const panel = piece.panels.top;
   const { search, start, stop } = useComposer((best) =>
     edit(`Composed from ${best.strips.map((each) => each.board).join(", ")}`, [
-      { path: ["panel", "strips"], value: best.strips },
+      { path: ["panels", "top", "strips"], value: best.strips },
     ]),
   );
   const resting = useMemo(() => panelScene(plan, piece, shop), [plan, piece, shop]);
@@ -85,17 +118,17 @@ function PanelBoards() {
       shop,
       frame: {
         width: plan.geometry.core.width,
-        overhang: Math.max(0, piece.form.overhang.side - (plan.geometry.top.width - plan.geometry.core.width) / 2),
-        leg: plan.geometry.leg.section,
+        ...legBand(plan.geometry),
       },
-      choice: { ...panel, pinned },
+      choice: { ...panel, pinned, banned: [...panel.banned, ...elsewhere] },
       rings: piece.choices.rings,
       sets: SETS,
       seed: 1,
     });
   const index = panel.strips.findIndex((each) => `strip:${each.board}` === picked);
   const strip = panel.strips[index];
-  const change = (label: string, strips: Strip[]) => edit(label, [{ path: ["panel", "strips"], value: strips }]);
+  const change = (label: string, strips: Strip[]) =>
+    edit(label, [{ path: ["panels", "top", "strips"], value: strips }]);
   const moved = (from: number, to: number) => {
     const strips = panel.strips.slice();
     const [one] = strips.splice(from, 1);
@@ -133,14 +166,14 @@ function PanelBoards() {
       change(from !== at ? `${panel.strips[from].board} moved` : `${panel.strips[from].board} slid along`, next);
   };
   const scores = useMemo(
-    () => panelScores(plan.panel.laid, plan.geometry, piece, rack, plan.species.id, shop),
+    () => panelScores(plan.panel.laid, plan.geometry, piece, { rack, species: plan.species.id, shop }),
     [plan, piece, rack, shop],
   );
   const waste = scores.find((each) => each.id === "waste")?.said;
   return (
     <>
       <StageHead
-        title="Which boards make the top"
+        title={`Which boards make the ${name}`}
         actions={
           <>
             <button className="button" disabled={search.running} onClick={() => compose()}>
@@ -236,7 +269,7 @@ function PanelBoards() {
               onClick={() =>
                 set(
                   `${strip.board} flipped`,
-                  ["panel", "strips", index, "face"],
+                  ["panels", "top", "strips", index, "face"],
                   strip.face === "bark-up" ? "bark-down" : "bark-up",
                 )
               }
@@ -245,14 +278,14 @@ function PanelBoards() {
             </button>
             <button
               className="button button-plain"
-              onClick={() => set(`${strip.board} turned`, ["panel", "strips", index, "turned"], !strip.turned)}
+              onClick={() => set(`${strip.board} turned`, ["panels", "top", "strips", index, "turned"], !strip.turned)}
             >
               Turn end for end
             </button>
             <LengthField
               label="Starts from its left end at"
               value={strip.slide}
-              onTake={(slide) => set(`${strip.board} slid along`, ["panel", "strips", index, "slide"], slide)}
+              onTake={(slide) => set(`${strip.board} slid along`, ["panels", "top", "strips", index, "slide"], slide)}
             />
             <select
               className="input"
@@ -285,7 +318,7 @@ function PanelBoards() {
               onClick={() =>
                 set(
                   `${strip.board} pinned`,
-                  ["panel", "pinned"],
+                  ["panels", "top", "pinned"],
                   panel.pinned.includes(strip.board)
                     ? panel.pinned.filter((each) => each !== strip.board)
                     : [...panel.pinned, strip.board],
@@ -299,9 +332,9 @@ function PanelBoards() {
               onClick={() => {
                 setPicked(null);
                 edit(`${strip.board} kept for something else`, [
-                  { path: ["panel", "strips"], value: panel.strips.filter((each) => each !== strip) },
-                  { path: ["panel", "banned"], value: [...panel.banned, strip.board] },
-                  { path: ["panel", "pinned"], value: panel.pinned.filter((each) => each !== strip.board) },
+                  { path: ["panels", "top", "strips"], value: panel.strips.filter((each) => each !== strip) },
+                  { path: ["panels", "top", "banned"], value: [...panel.banned, strip.board] },
+                  { path: ["panels", "top", "pinned"], value: panel.pinned.filter((each) => each !== strip.board) },
                 ]);
               }}
             >
@@ -343,7 +376,7 @@ function PanelBoards() {
           ))}
         </dl>
       )}
-      <PanelOutline />
+      {name === "top" && <PanelOutline />}
       <LookedThrough />
       <RackPictures
         boards={rack}
@@ -351,7 +384,8 @@ function PanelBoards() {
         ownSpecies={usePiece().ownSpecies}
         note={(board) => {
           if (panel.strips.some((each) => each.board === board.id))
-            return { text: "in the top", usable: false, action: null };
+            return { text: `in the ${name}`, usable: false, action: null };
+          if (elsewhere.includes(board.id)) return { text: "in another panel", usable: false, action: null };
           if (panel.banned.includes(board.id))
             return {
               text: "kept for something else",
@@ -361,7 +395,7 @@ function PanelBoards() {
                 run: () =>
                   set(
                     `${board.id} released`,
-                    ["panel", "banned"],
+                    ["panels", "top", "banned"],
                     panel.banned.filter((each) => each !== board.id),
                   ),
               },

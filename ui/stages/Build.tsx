@@ -7,7 +7,7 @@ import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
 import { useLit } from "../piece/lit";
 import { StageHead } from "./StageHead";
-import type { DatedStep } from "../../core/steps/order";
+import type { DatedStep } from "../../core/steps/step";
 
 /** The order of work with its dates; steps are ticked off as they are done. */
 export function BuildStage() {

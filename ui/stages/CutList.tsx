@@ -1,7 +1,9 @@
 "use client";
+import { laidFor } from "../../core/panels/planned";
+import type { BoardCut } from "../../core/layout/sawing";
 import type { ReactNode } from "react";
 import { cuttingScene } from "../../core/drawing/cutting";
-import type { BoardCut } from "../../core/layout/cutting";
+
 import type { Plan } from "../../core/plan";
 import { SceneView } from "../drawing/SceneView";
 import { fractions } from "../frame/fractions";
@@ -30,8 +32,8 @@ export function CutTable({ plan }: { plan: Plan }) {
       <tbody>
         {plan.parts.map((part) => {
           const from =
-            part.role === "top"
-              ? plan.panel.laid.map((each) => each.board.id)
+            part.role === "panel"
+              ? laidFor(plan, part.id).map((each) => each.board.id)
               : part.role === "button"
                 ? ["offcuts"]
                 : [

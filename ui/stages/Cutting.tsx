@@ -68,7 +68,7 @@ export function CuttingStage() {
           </span>
         ) : (
           <>
-            {placed.length} pieces and {plan.panel.laid.length} strips from {boards.length} boards
+            {placed.length} pieces and {plan.cutting.strips.length} strips from {boards.length} boards
             {boards.some((cut) => cut.sawn) && `, ${boards.filter((cut) => cut.sawn).length} of them sawn`}, each
             machine set once.{" "}
             {plan.cutting.chosen
@@ -129,7 +129,7 @@ export function CuttingStage() {
       <CutTable plan={plan} />
       <Buying />
       <MillingTable />
-      <LegWays />
+      {piece.form.kind === "leg-and-apron" && <LegWays />}
       <Settings />
       <Measured key={piece.asBuilt.length} />
     </>
@@ -252,7 +252,9 @@ function LegWays() {
   const { piece, plan, shop, rack } = usePiece();
   const { set } = useSet();
   const { say, length, withUnit } = useUnit();
-  const section = plan.geometry.leg.section;
+  const leg = plan.parts.find((part) => part.role === "leg")?.finished;
+  const section = leg?.width ?? piece.form.leg.section;
+  const size = { width: section, thickness: section };
   const free = rack.filter((board) => board.species === plan.species.id && !board.reservedBy);
   const rough = plan.parts.find((part) => part.role === "leg")?.rough.length ?? 0;
   const names = {
@@ -276,7 +278,7 @@ function LegWays() {
         </thead>
         <tbody>
           {(Object.keys(names) as (keyof typeof names)[]).map((make) => {
-            const pieces = legPieces(make, section, shop.kerf);
+            const pieces = legPieces(make, size, shop.kerf);
             const thickest = thickestLeg(make, free, rough, shop);
             return (
               <tr key={make} className={make === piece.form.leg.make ? "font-[560]" : ""}>
@@ -289,7 +291,7 @@ function LegWays() {
                     ? fractions(`${withUnit(thickest.section)} square, from ${thickest.board}`)
                     : "nothing long enough"}
                 </td>
-                <td className="text-[13px] text-graphite">{say(legSteps(make, section, shop).join(" "))}</td>
+                <td className="text-[13px] text-graphite">{say(legSteps(make, size, shop).join(" "))}</td>
                 <td>
                   {make === piece.form.leg.make ? (
                     "chosen"

@@ -1,11 +1,18 @@
 "use client";
 import dynamic from "next/dynamic";
 import { useMemo, useState } from "react";
+import { baseOf } from "../../core/construction/base";
 import { elevationsScene, planScene } from "../../core/drawing/elevations";
 import { SPECIES } from "../../core/wood/species";
 import { SceneView } from "../drawing/SceneView";
-import { Choice, FieldRow, LengthField, NumberField, Tick } from "../fields/fields";
+import { Choice, FieldRow, LengthField } from "../fields/fields";
+import { BySmallDrawing } from "../form/BySmallDrawing";
+import { LegAndApronFields } from "../form/LegAndApronFields";
+import { PartList } from "../form/PartList";
+import { ShelfFields } from "../form/ShelfFields";
+import { TrestleFields } from "../form/TrestleFields";
 import { useUnit } from "../frame/unit";
+import { Guarded } from "../piece/Guarded";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
 import { StageHead } from "./StageHead";
@@ -16,22 +23,28 @@ const SpaceView = dynamic(() => import("../space/SpaceView").then((module) => mo
   loading: () => <p role="status">Setting the parts up</p>,
 });
 
-/** Plan and elevations to one scale; every blue number can be typed over. */
+/** The fields of each base. */
+const FIELDS = { "leg-and-apron": LegAndApronFields, trestle: TrestleFields };
+
+/** Plan and elevations to one scale; every blue number can be typed over, and a part opens from where it is drawn. */
 export function FormStage() {
   const { piece, plan, ownSpecies } = usePiece();
   const { set, fromDrawing } = useSet();
   const { say } = useUnit();
   const { form } = piece;
   const [inSpace, setInSpace] = useState(false);
-  const drawable = { geometry: plan.geometry, species: plan.species, form };
+  const [part, setPart] = useState<string | null>(null);
+  const drawable = { geometry: plan.geometry, species: plan.species, assembly: plan.assembly, form };
   const scenes = useMemo(
     () => [planScene(drawable), elevationsScene(drawable)] as const,
-    [plan.geometry, plan.species, form],
+    [plan.geometry, plan.species, plan.assembly, form],
   );
+  const Fields = FIELDS[form.kind];
+  const pick = (kind: string) => setPart(kind === part ? null : kind);
   return (
     <>
       <StageHead
-        title="The table to scale"
+        title="The piece to scale"
         actions={
           <button className="button" aria-pressed={inSpace} onClick={() => setInSpace(!inSpace)}>
             {inSpace ? "Back to the drawings" : "See it in space"}
@@ -39,64 +52,26 @@ export function FormStage() {
         }
       >
         {say(
-          `Leg and apron in ${plan.species.name}: long rails ${Math.round(plan.geometry.longRail.shoulder)} mm and end rails ${Math.round(plan.geometry.endRail.shoulder)} mm between the legs.${inSpace ? "" : " Click any underlined dimension and type."}`,
+          `${baseOf(form.kind).describe(form, plan.geometry)}${inSpace ? "" : " Click any underlined dimension and type; click a part to open it."}`,
         )}
       </StageHead>
       {inSpace ? (
         <SpaceView />
       ) : (
         <>
-          <SceneView scene={scenes[0]} height={270} onEdit={fromDrawing} />
-          <SceneView scene={scenes[1]} height={250} onEdit={fromDrawing} />
+          <SceneView scene={scenes[0]} height={270} onEdit={fromDrawing} onPick={pick} picked={part} />
+          <SceneView scene={scenes[1]} height={250} onEdit={fromDrawing} onPick={pick} picked={part} />
         </>
       )}
+      <Guarded at={piece} instead={<p role="alert">What could stand below can’t be drawn at these sizes.</p>}>
+        <BySmallDrawing />
+      </Guarded>
       <FieldRow>
         <Choice
           label="Species"
           value={plan.species.id}
           options={[...ownSpecies, ...SPECIES].map((each) => ({ value: each.id, name: each.name }))}
           onTake={(value) => set("Species", ["species"], value)}
-        />
-        <LengthField
-          label="Leg section"
-          value={form.leg.section}
-          onTake={(value) => set("Leg section", ["form", "leg", "section"], value)}
-        />
-        <Choice
-          label="Legs"
-          value={form.leg.taper}
-          options={[
-            { value: "none", name: "Straight" },
-            { value: "two-faces", name: "Tapered, inner faces" },
-            { value: "four-faces", name: "Tapered, all faces" },
-          ]}
-          onTake={(value) => set("Taper", ["form", "leg", "taper"], value)}
-        />
-        <Choice
-          label="Made"
-          value={form.leg.make}
-          options={[
-            { value: "solid", name: "Solid" },
-            { value: "laminated", name: "From two leaves" },
-            { value: "core-faces", name: "Core, four resawn faces" },
-            { value: "diagonal", name: "Two boards sawn at 45°" },
-          ]}
-          onTake={(value) => set("Leg making", ["form", "leg", "make"], value)}
-        />
-        <LengthField
-          label="Apron thickness"
-          value={form.apron.thickness}
-          onTake={(value) => set("Apron thickness", ["form", "apron", "thickness"], value)}
-        />
-        <LengthField
-          label="Reveal"
-          value={form.apron.reveal}
-          onTake={(value) => set("Reveal", ["form", "apron", "reveal"], value)}
-        />
-        <NumberField
-          label="Cross-rails"
-          value={form.crossRails}
-          onTake={(value) => set("Cross-rails", ["form", "crossRails"], value)}
         />
         <Choice
           label="Top edge"
@@ -114,12 +89,10 @@ export function FormStage() {
           value={form.top.edge.size}
           onTake={(value) => set("Edge size", ["form", "top", "edge", "size"], value)}
         />
-        <Tick
-          label="Corner blocks"
-          checked={form.cornerBlocks}
-          onTake={(value) => set("Corner blocks", ["form", "cornerBlocks"], value)}
-        />
+        <Fields />
+        <ShelfFields />
       </FieldRow>
+      <PartList open={part} onOpen={setPart} />
     </>
   );
 }

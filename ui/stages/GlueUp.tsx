@@ -18,7 +18,7 @@ export function GlueUpStage() {
   const { set } = useSet();
   const { say, withUnit } = useUnit();
   const [at, setAt] = useState(0);
-  const stages = plan.glueUp;
+  const stages = [...plan.glueUp, ...plan.blanks];
   const stage = stages[Math.min(at, stages.length - 1)];
   const fields = (
     <FieldRow>
@@ -90,7 +90,7 @@ export function GlueUpStage() {
   return (
     <>
       <StageHead
-        title="Gluing the top"
+        title="Gluing up"
         actions={
           stages.length > 1 &&
           stages.map((each, i) => (
@@ -105,7 +105,7 @@ export function GlueUpStage() {
           ))
         }
       >
-        {stages.length === 1 ? "All boards in one go" : `${stages.length} gluings`},{" "}
+        {stages.length === 1 ? "All in one go" : `${stages.length} gluings`},{" "}
         {Math.ceil(stages.reduce((sum, each) => sum + each.grams, 0))} g of{" "}
         {plan.adhesive.name[0].toLowerCase() + plan.adhesive.name.slice(1)} in all. Clamps stand below and above in
         turn; cauls press the seams level. {plan.adhesive.note}

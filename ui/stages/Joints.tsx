@@ -1,119 +1,102 @@
 "use client";
-import { useMemo } from "react";
+import { useMemo, useState } from "react";
+import { baseOf } from "../../core/construction/base";
 import { fasteningScene, holdingScene } from "../../core/drawing/fastening";
-import { legSectionScene, tenonSideScene } from "../../core/drawing/joint";
+import type { Joint } from "../../core/joinery/joint";
 import { SceneView } from "../drawing/SceneView";
-import { AutoLengthField, Choice, FieldRow, LengthField, Tick } from "../fields/fields";
+import { FieldRow, LengthField } from "../fields/fields";
+import { GroupFields } from "../joints/GroupFields";
+import { LegRailFields } from "../joints/LegRailFields";
 import { useUnit } from "../frame/unit";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
 import { StageHead } from "./StageHead";
 import { SettingCards } from "./SettingCards";
 
-/** Sections to scale and a card of settings for each joint. */
+/** What holds the top stands after the joints of the base. */
+const FASTENING = "fastening";
+
+/** Every joint of the piece, one at a time: its drawing to scale, its card of settings, its choices. */
 export function JointsStage() {
   const { piece, plan } = usePiece();
   const { set, fromDrawing } = useSet();
   const { say } = useUnit();
-  const choice = piece.joints.legRail;
-  const scenes = useMemo(
-    () =>
-      [
-        legSectionScene(plan),
-        tenonSideScene(plan, "long-rail"),
-        fasteningScene(plan, piece),
-        holdingScene(plan, piece),
-      ] as const,
+  const [at, setAt] = useState<string | null>(null);
+  const { form } = piece;
+  const sections = useMemo(
+    () => baseOf(form.kind).sections({ form, at: plan.geometry, joints: plan.joints, species: plan.species }),
+    [form, plan],
+  );
+  const joint = at === FASTENING ? null : (plan.joints.find((each) => each.id === at) ?? plan.joints[0] ?? null);
+  const shown = sections.filter((each) => each.joint === joint?.id);
+  const holding = useMemo(
+    () => [fasteningScene(plan, piece), holdingScene(plan, piece)].filter((scene) => scene !== null),
     [plan, piece],
   );
-  const joint = plan.joints[0];
   return (
     <>
-      <StageHead title="How legs and rails meet">
-        {say(
-          `${choice.kind === "loose-tenon" ? "Loose tenons" : "Blind mortise and tenon"}, ${joint.thickness} mm thick and ${joint.length} mm long${joint.mitre > 0 ? ", mitred where two meet" : ""}; ${Math.round(joint.glueArea / 100)} cm² of long grain in each joint.`,
-        )}
+      <StageHead
+        title={joint ? joint.name : "What holds the top"}
+        actions={
+          <nav aria-label="Joints" className="flex flex-wrap justify-end gap-1">
+            {plan.joints.map((each) => (
+              <Knot key={each.id} name={each.name} on={each === joint} onOpen={() => setAt(each.id)} />
+            ))}
+            <Knot name="Top" on={joint === null} onOpen={() => setAt(FASTENING)} />
+          </nav>
+        }
+      >
+        {joint ? say(saidOf(joint)) : `${holding.map((scene) => scene.title).join(" ")}`}
       </StageHead>
-      <div className="grid grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] gap-3 max-md:grid-cols-1">
-        <figure>
-          <SceneView scene={scenes[0]} height={356} onEdit={fromDrawing} />
-          <figcaption className="text-[13px] text-graphite">
-            A leg cut across, seen from above: the outer corner is at the upper left.
-          </figcaption>
-        </figure>
-        <div className="flex min-w-0 flex-col gap-2">
-          <figure>
-            <SceneView scene={scenes[1]} height={172} onEdit={fromDrawing} />
-            <figcaption className="text-[13px] text-graphite">The long rail’s end from the side.</figcaption>
-          </figure>
-          <figure>
-            <SceneView scene={scenes[2]} height={176} onEdit={fromDrawing} />
-            <figcaption className="text-[13px] text-graphite">{scenes[2].title}</figcaption>
-          </figure>
-          {scenes[3] && (
-            <figure>
-              <SceneView scene={scenes[3]} height={150} onEdit={fromDrawing} />
-              <figcaption className="text-[13px] text-graphite">{scenes[3].title}</figcaption>
-            </figure>
-          )}
-        </div>
+      <div
+        className={`grid gap-3 ${joint && shown.length > 1 ? "grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] max-md:grid-cols-1" : ""}`}
+      >
+        {joint
+          ? shown.map(({ scene, caption }, i) => (
+              <figure key={scene.id} className="min-w-0">
+                <SceneView scene={scene} height={i === 0 ? 340 : 220} onEdit={fromDrawing} />
+                <figcaption className="text-[13px] text-graphite">{caption}</figcaption>
+              </figure>
+            ))
+          : holding.map((scene) => (
+              <figure key={scene.id}>
+                <SceneView scene={scene} height={210} onEdit={fromDrawing} />
+                <figcaption className="text-[13px] text-graphite">{scene.title}</figcaption>
+              </figure>
+            ))}
       </div>
-      <FieldRow>
-        <Choice
-          label="Leg joint"
-          value={choice.kind}
-          options={[
-            { value: "mortise-tenon", name: "Mortise and tenon" },
-            { value: "loose-tenon", name: "Loose tenon" },
-          ]}
-          onTake={(value) => set("Leg joint", ["joints", "legRail", "kind"], value)}
-        />
-        <AutoLengthField
-          label="Tenon thickness"
-          value={choice.thickness}
-          auto={joint.thickness}
-          onTake={(value) => set("Tenon thickness", ["joints", "legRail", "thickness"], value)}
-        />
-        <AutoLengthField
-          label="Tenon length"
-          value={choice.length}
-          auto={joint.length}
-          onTake={(value) => set("Tenon length", ["joints", "legRail", "length"], value)}
-        />
-        <Choice
-          label="Tenons a rail"
-          value={String(choice.tenons ?? "auto")}
-          options={[
-            { value: "auto", name: `Auto, ${joint.tenons}` },
-            { value: "1", name: "One" },
-            { value: "2", name: "Two" },
-            { value: "3", name: "Three" },
-          ]}
-          onTake={(value) =>
-            set("Tenons a rail", ["joints", "legRail", "tenons"], value === "auto" ? null : Number(value))
-          }
-        />
-        <Choice
-          label="Where two meet"
-          value={choice.meeting}
-          options={[
-            { value: "mitred", name: "Mitred tips" },
-            { value: "short", name: "End rail short" },
-          ]}
-          onTake={(value) => set("Where two meet", ["joints", "legRail", "meeting"], value)}
-        />
-        <LengthField
-          label="Button spacing"
-          value={piece.joints.buttons.spacing}
-          onTake={(value) => set("Button spacing", ["joints", "buttons", "spacing"], value)}
-        />
-        <Tick
-          label="Haunch"
-          checked={choice.haunch}
-          onTake={(value) => set("Haunch", ["joints", "legRail", "haunch"], value)}
-        />
-      </FieldRow>
-      <SettingCards cards={plan.cards} />
+      {joint && shown.length === 0 && (
+        <p className="text-graphite">A stub tenon half through its rail; its card has the sizes.</p>
+      )}
+      {joint ? (
+        form.kind === "leg-and-apron" ? (
+          <LegRailFields />
+        ) : (
+          <GroupFields key={joint.id} joint={joint} />
+        )
+      ) : (
+        <FieldRow>
+          <LengthField
+            label="Spacing of the fastenings"
+            value={piece.joints.buttons.spacing}
+            onTake={(value) => set("Fastening spacing", ["joints", "buttons", "spacing"], value)}
+          />
+        </FieldRow>
+      )}
+      {joint && (
+        <SettingCards cards={plan.cards.filter((card) => card.joint === joint.id)} columns="grid-cols-1 max-w-xl" />
+      )}
     </>
   );
 }
+
+function Knot({ name, on, onOpen }: { name: string; on: boolean; onOpen: () => void }) {
+  return (
+    <button className={`button ${on ? "bg-wash" : "button-plain"}`} aria-pressed={on} onClick={onOpen}>
+      {name}
+    </button>
+  );
+}
+
+const saidOf = ({ count, glueArea, length }: Pick<Joint, "count" | "glueArea" | "length">) =>
+  `${count} times${length > 0 ? `, adding ${Math.round(length * 2) / 2} mm at the end` : ", adding nothing to the part’s length"}${glueArea > 0 ? `; ${Math.round(glueArea / 100)} cm² of glue in each` : ""}.`;

@@ -41,7 +41,7 @@ export function LogForm() {
   const measured = kind === "moisture" || kind === "width" || kind === "air";
   const boards = [
     ...new Set([
-      ...piece.panel.strips.map((strip) => strip.board),
+      ...piece.panels.top.strips.map((strip) => strip.board),
       ...rack.filter((board) => board.species === piece.species).map((board) => board.id),
     ]),
   ];

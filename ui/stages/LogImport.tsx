@@ -15,7 +15,7 @@ export function LogImport() {
   const boards = [
     ...new Set([
       ...rack.map((board) => board.id),
-      ...piece.panel.strips.map((strip) => strip.board),
+      ...piece.panels.top.strips.map((strip) => strip.board),
       ...piece.cutting.sawn.map((each) => each.board.id),
     ]),
   ];

@@ -17,6 +17,7 @@ export function MillingTable() {
   const { withUnit, length } = useUnit();
   const lanes = plan.cutting.milled;
   if (lanes.length === 0) return null;
+  const panels = plan.parts.filter((part) => part.role === "panel").map((part) => part.id);
   const passes = ({ plan: { faces } }: MilledLane) => `${faces.firstPasses} + ${faces.secondPasses}`;
   return (
     <section>
@@ -44,8 +45,8 @@ export function MillingTable() {
                 <td>
                   {lane.pieces.length > 1
                     ? `${lane.mark}: ${lane.pieces.join(" ")}`
-                    : lane.pieces[0] === "top"
-                      ? "strip of the top"
+                    : panels.includes(lane.pieces[0])
+                      ? `strip of the ${lane.pieces[0]}`
                       : lane.mark}
                 </td>
                 <td className="number whitespace-nowrap">

@@ -266,13 +266,13 @@ function Fastening({ piece, set }: { piece: Piece; set: Set }) {
             onTake={(to) => set("Recess lets it swing", ["joints", "figure8", "swing"], to)}
           />
           <Choice
-            label="On the long rails"
-            value={figure8.longRails}
+            label="On what runs along the grain"
+            value={figure8.lengthwise}
             options={[
               { value: "along", name: "Laid along the rail" },
               { value: "across", name: "Pointing inward" },
             ]}
-            onTake={(to) => set("Plates on the long rails", ["joints", "figure8", "longRails"], to)}
+            onTake={(to) => set("Plates along the grain", ["joints", "figure8", "lengthwise"], to)}
           />
           {spacing}
         </>

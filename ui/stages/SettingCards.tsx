@@ -1,5 +1,5 @@
 "use client";
-import type { SettingCard } from "../../core/joinery/settings";
+import type { SettingCard } from "../../core/joinery/joint";
 import { fractions } from "../frame/fractions";
 import { useUnit } from "../frame/unit";
 

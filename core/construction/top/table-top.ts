@@ -2,17 +2,54 @@ import { Outline, rectangle, Spot, straight } from "../../assembly/outline";
 import type { AssemblyPart } from "../../assembly/part";
 import { HOME, Place } from "../../assembly/place";
 import type { Vec } from "../../assembly/vector";
-import { outlineOf } from "../../form/outline";
-import type { TableGeometry } from "../../form/leg-and-apron";
+import { outlineOf } from "./outline";
+import type { PieceGeometry } from "../geometry";
 import type { Breadboards } from "../../movement/breadboard";
 import type { Form } from "../../piece/schema";
 
 /** What a top is made from. */
 export interface TopFacts {
   form: Form;
-  at: TableGeometry;
+  at: PieceGeometry;
   breadboards: Breadboards | null;
 }
+
+type Sort = Pick<AssemblyPart, "name" | "said" | "letter" | "role" | "note">;
+/** What the parts of a top are called, and what the cut list says of each. */
+const SORTS: Record<string, Sort> = {
+  top: {
+    name: "Top",
+    letter: "T",
+    role: "panel",
+    note: "Glued from the boards chosen for it; trimmed when flat.",
+  },
+  slat: { name: "Slat", letter: "S", role: "slat", note: "Drilled before it is finished; edges rounded." },
+  "end-board": {
+    name: "Breadboard end",
+    said: "end board",
+    letter: "D",
+    role: "end-board",
+    note: "Cut when the panel has been measured; grooved and mortised for its tongue.",
+  },
+  "frame-long": {
+    name: "Frame, long side",
+    said: "long side of the frame",
+    letter: "F",
+    role: "frame",
+    note: "Grooved for the panel; corners jointed before.",
+  },
+  "frame-end": {
+    name: "Frame, end",
+    said: "end of the frame",
+    letter: "G",
+    role: "frame",
+    note: "Grooved for the panel; corners jointed before.",
+  },
+};
+const PANEL: Pick<Sort, "name" | "said"> = { name: "Panel of the top", said: "top" };
+
+/** A tongue is so much of its panel's thickness. @source common practice: a third */
+const TONGUE_SHARE = 1 / 3;
 
 /** How far the top is lifted when the piece is pulled apart, and its ends drawn off it, mm. */
 const LIFT = 320;
@@ -27,10 +64,12 @@ const ACROSS = { x: [0, 0, -1] as Vec, y: [-1, 0, 0] as Vec };
 export function tableTop(facts: TopFacts): AssemblyPart[] {
   const { form, at } = facts;
   const up: Vec = [0, LIFT, 0];
-  const flat = (z: number, x: number): Place => ({ ...FLAT, at: [x, at.leg.length, z] });
+  const flat = (z: number, x: number): Place => ({ ...FLAT, at: [x, at.under, z] });
   const { core, top } = at;
-  const part = (given: Pick<AssemblyPart, "id" | "kind" | "name" | "shape" | "place">): AssemblyPart => ({
+  const part = (given: Pick<AssemblyPart, "id" | "kind" | "shape" | "place">): AssemblyPart => ({
     ...given,
+    ...SORTS[given.kind],
+    make: "solid",
     adds: [],
     cuts: [],
     opens: up,
@@ -39,14 +78,13 @@ export function tableTop(facts: TopFacts): AssemblyPart[] {
     case "solid":
     case "channel": {
       const shape = { length: top.length, width: top.width, thickness: top.thickness, face: seen(form, top) };
-      return [part({ id: "T", kind: "top", name: "Top", shape, place: flat(top.width / 2, -top.length / 2) })];
+      return [part({ id: "T", kind: "top", shape, place: flat(top.width / 2, -top.length / 2) })];
     }
     case "slatted":
       return Array.from({ length: core.count }, (_, i) =>
         part({
           id: `S${i + 1}`,
           kind: "slat",
-          name: "Slat",
           shape: { length: core.length, width: core.width, thickness: core.thickness },
           place: flat(top.width / 2 - i * (core.width + form.slats.gap), -top.length / 2),
         }),
@@ -58,23 +96,23 @@ export function tableTop(facts: TopFacts): AssemblyPart[] {
   }
 }
 
-type Make = (given: Pick<AssemblyPart, "id" | "kind" | "name" | "shape" | "place">) => AssemblyPart;
+type Make = (given: Pick<AssemblyPart, "id" | "kind" | "shape" | "place">) => AssemblyPart;
 type Flat = (z: number, x: number) => Place;
 
 /** A panel whose tongues go into two boards across its ends. */
 function withEnds({ form, at, breadboards }: TopFacts, part: Make, flat: Flat): AssemblyPart[] {
   const { core, top } = at;
-  const tongue = breadboards?.tongue ?? { length: 0, thickness: top.thickness / 3 };
+  const asked = breadboards?.tongue ?? { length: 0, thickness: top.thickness * TONGUE_SHARE };
+  const tongue = { ...asked, thickness: Math.min(top.thickness, asked.thickness) };
   const length = breadboards?.length ?? top.width;
   const low = (top.thickness - tongue.thickness) / 2;
   const panel = part({
     id: "T",
     kind: "top",
-    name: "Panel of the top",
     shape: { length: core.shoulder, width: core.width, thickness: top.thickness },
     place: flat(core.width / 2, -core.shoulder / 2),
   });
-  const tongues = form.breadboard.joint === "tongue" && tongue.length > 0 && tongue.thickness < top.thickness;
+  const tongues = form.breadboard.joint === "tongue" && tongue.length > 0;
   const wood = (from: number) => ({
     by: "top+end-board",
     shape: { length: tongue.length, width: core.width, thickness: tongue.thickness },
@@ -91,28 +129,41 @@ function withEnds({ form, at, breadboards }: TopFacts, part: Make, flat: Flat): 
       ...part({
         id: `D${i + 1}`,
         kind: "end-board",
-        name: "End board",
         shape: { length, width: form.breadboard.width, thickness: top.thickness },
-        place: { ...ACROSS, at: [at0, at.leg.length, length / 2] },
+        place: { ...ACROSS, at: [at0, at.under, length / 2] },
       }),
       cuts: tongues ? [groove] : [],
       opens: [side * ENDS, LIFT, 0],
     };
   });
-  return [{ ...panel, adds: tongues ? [wood(-tongue.length), wood(core.shoulder)] : [] }, ...ends];
+  return [{ ...panel, ...PANEL, adds: tongues ? [wood(-tongue.length), wood(core.shoulder)] : [] }, ...ends];
 }
 
-/** A panel that floats in the groove of a frame as thick as itself. */
+/** A panel that floats in the grooves of a frame as thick as itself, by a tongue all round. */
 function inFrame({ form, at }: TopFacts, part: Make, flat: Flat): AssemblyPart[] {
   const { core, top } = at;
-  const { width, corners } = form.frame;
+  const { width, corners, groove } = form.frame;
+  const inner = Math.max(1, top.width - 2 * width);
+  const thin = top.thickness * TONGUE_SHARE;
+  const low = (top.thickness - thin) / 2;
   const panel = part({
     id: "T",
     kind: "top",
-    name: "Panel of the top",
-    shape: { length: core.shoulder, width: Math.max(1, top.width - 2 * width), thickness: top.thickness },
-    place: flat(Math.max(1, top.width - 2 * width) / 2, -core.shoulder / 2),
+    shape: { length: core.shoulder, width: inner, thickness: top.thickness },
+    place: flat(inner / 2, -core.shoulder / 2),
   });
+  const plate = {
+    by: "top+frame",
+    shape: { length: core.length, width: core.width, thickness: thin },
+    place: { ...HOME, at: [(core.shoulder - core.length) / 2, (inner - core.width) / 2, low] as Vec },
+  };
+  const grooved = (length: number) => [
+    {
+      by: "top+frame",
+      shape: { length, width: Math.min(width, groove), thickness: thin },
+      place: { ...HOME, at: [0, Math.max(0, width - groove), low] as Vec },
+    },
+  ];
   const mitre = corners === "mitred";
   const side = (length: number): Outline =>
     mitre
@@ -130,13 +181,12 @@ function inFrame({ form, at }: TopFacts, part: Make, flat: Flat): AssemblyPart[]
     part({
       id: `F${i + 1}`,
       kind: "frame-long",
-      name: "Frame, long side",
       shape: { length: top.length, width, thickness: top.thickness, face: side(top.length) },
       // the outside edge is the low one, so the back side is turned round
       place:
         z > 0
           ? flat(top.width / 2, -top.length / 2)
-          : { x: [-1, 0, 0], y: [0, 0, 1], at: [top.length / 2, at.leg.length, -top.width / 2] },
+          : { x: [-1, 0, 0], y: [0, 0, 1], at: [top.length / 2, at.under, -top.width / 2] },
     }),
   );
   const endLength = mitre ? top.width : Math.max(1, top.width - 2 * width);
@@ -144,19 +194,22 @@ function inFrame({ form, at }: TopFacts, part: Make, flat: Flat): AssemblyPart[]
     part({
       id: `G${i + 1}`,
       kind: "frame-end",
-      name: "Frame, end",
       shape: { length: endLength, width, thickness: top.thickness, face: side(endLength) },
       place:
         x > 0
-          ? { ...ACROSS, at: [top.length / 2, at.leg.length, endLength / 2] }
-          : { x: [0, 0, 1], y: [1, 0, 0], at: [-top.length / 2, at.leg.length, -endLength / 2] },
+          ? { ...ACROSS, at: [top.length / 2, at.under, endLength / 2] }
+          : { x: [0, 0, 1], y: [1, 0, 0], at: [-top.length / 2, at.under, -endLength / 2] },
     }),
   );
-  return [panel, ...long, ...ends];
+  return [
+    { ...panel, ...PANEL, adds: [plate] },
+    ...long.map((side) => ({ ...side, cuts: grooved(side.shape.length) })),
+    ...ends.map((end) => ({ ...end, cuts: grooved(end.shape.length) })),
+  ];
 }
 
 /** The finished outline from above with its cut-outs, from the top's front left corner. */
-function seen(form: Form, top: TableGeometry["top"]): Outline {
+function seen(form: Form, top: PieceGeometry["top"]): Outline {
   const { outline, bulge, notch, cutouts } = form.top;
   // from the middle and anticlockwise seen from above, front at the bottom
   const spots = outlineOf({ ...top, outline, bulge, notch });

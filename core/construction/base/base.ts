@@ -1,0 +1,90 @@
+/** What every base is: choices in, parts and meetings out. A new base is a folder here and a line in `index.ts`. */
+import type { AssemblyPart } from "../../assembly/part";
+import type { Item, Scene } from "../../drawing/scene";
+import type { Joint, SettingCard } from "../../joinery/joint";
+import type { Link } from "../../movement/restraint";
+import type { BaseName } from "../../piece/base-choices";
+import type { AsBuilt, Brief, Form, JointChoices } from "../../piece/schema";
+import type { Shop } from "../../piece/shop";
+import type { Step } from "../../steps/step";
+import type { Verdict } from "../../verdict/verdict";
+import type { Species } from "../../wood/species";
+import type { PieceGeometry } from "../geometry";
+
+/** What a base's parts are made from. */
+export interface BaseFacts<G, J> {
+  form: Form;
+  at: G;
+  joints: readonly J[];
+}
+
+export interface BaseRuleFacts<G, J> extends BaseFacts<G, J> {
+  choices: JointChoices;
+  brief: Brief;
+  shop: Shop;
+  species: Species;
+  /** the longest board of this wood on the rack, mm; 0 when there is none */
+  longest: number;
+  /** of the whole piece, kg */
+  weight: number;
+}
+
+/** Drawings of a joint: of which, in which scene, what it shows. */
+export interface JointSection {
+  joint: string;
+  scene: Scene;
+  caption: string;
+}
+
+/** A rule: its verdict, or null when it has nothing to judge. */
+export type Rule<F> = (facts: F) => Verdict | null;
+
+/** What a base adds to the order of work. Steps that wait for milled wood name `milled`. */
+export interface BaseWork {
+  steps: Step[];
+  /** what is left until the base stands: feet levelled */
+  levelling: Step[];
+  /** the steps at which parts are last each by itself, and the one that closes the base round whatever lies inside it */
+  apart: string[];
+  closing: string;
+  /** after these the base can be finished, and after these the top goes on */
+  closed: string[];
+  standing: string[];
+  /** kinds of part that are finished with the top */
+  seen: string[];
+}
+
+export interface WorkFacts<G, J> extends BaseFacts<G, J> {
+  choices: JointChoices;
+  /** steps after which thick stock, and everything else, is ready to be jointed */
+  thick: string[];
+  milled: string[];
+  /** what is cut in the bearers for the top's fastenings, before they are glued; null where nothing is */
+  grooved: Pick<Step, "title" | "detail" | "hours"> | null;
+  fullHours: number;
+}
+
+export interface Base<G extends PieceGeometry, J extends Omit<Joint, "walls">> {
+  kind: BaseName;
+  name: string;
+  /** places its parts; sizes may come out at or below 0, which its rules judge */
+  place(form: Form, asBuilt: readonly AsBuilt[]): G;
+  /** its joints, sized a group at a time */
+  joints(at: G, form: Form, choices: JointChoices, shop: Shop): J[];
+  /** its parts where they stand, with their joints worked */
+  parts(facts: BaseFacts<G, J>): AssemblyPart[];
+  /** what its joints hold */
+  links(facts: BaseFacts<G, J> & { choices: JointChoices }): Link[];
+  cards(joints: readonly J[]): SettingCard[];
+  formRules: readonly Rule<BaseRuleFacts<G, J>>[];
+  jointRules: readonly Rule<BaseRuleFacts<G, J>>[];
+  work(facts: WorkFacts<G, J>): BaseWork;
+  /** dimensions a maker may type on each view; what only says a size has no path */
+  dimensions(form: Form, at: G): { plan: Item[]; front: Item[]; side: Item[] };
+  /** each joint's drawings, to scale, and what they show */
+  sections(facts: BaseFacts<G, J> & { species: Species }): JointSection[];
+  /** one sentence over the drawing */
+  describe(form: Form, at: G): string;
+  /** its sizes for the sheets: a name and what it measures, mm written as “12 mm” */
+  sizes(form: Form, at: G): [string, string][];
+}

@@ -1,0 +1,56 @@
+import { TENON } from "../../../joinery/blind-tenon";
+import type { SettingCard } from "../../../joinery/joint";
+import { fine, mm } from "../../../verdict/verdict";
+import type { LegRailJoint } from "./joints";
+
+/** Gauge and machine settings for a leg-to-rail joint. */
+export function legRailCard(joint: LegRailJoint): SettingCard {
+  const loose = joint.kind === "loose-tenon";
+  const cut =
+    joint.tool.kind === "none"
+      ? `no cutter of ${mm(joint.thickness)} in the shop`
+      : `${mm(joint.tool.size)} ${joint.tool.kind === "loose tenon" ? "cutter" : joint.tool.kind}`;
+  const lines = [
+    {
+      what: "Mortise gauge, from the leg's outer face",
+      setting: `${mm(joint.offset)} and ${mm(joint.offset + joint.thickness)}`,
+    },
+    { what: "Cutter", setting: cut },
+    { what: "Mortise depth", setting: mm(joint.mortiseDepth) },
+    {
+      what: "Mortise height",
+      setting:
+        joint.tenons === 1
+          ? mm(joint.tenonWidth)
+          : `${joint.tenons} of ${mm(joint.tenonWidth)}, ${mm(joint.gap)} between`,
+    },
+    {
+      what: joint.rail === "cross-rail" ? "Mortise starts below the rail's top" : "Mortise starts below the leg's top",
+      setting: mm(joint.shoulders.top),
+    },
+  ];
+  if (loose)
+    lines.push(
+      {
+        what: "Loose tenon",
+        setting: `${mm(joint.thickness)} by ${mm(joint.tenonWidth)}, ${mm(2 * joint.length)} long`,
+      },
+      { what: "Mortise depth in the rail's end", setting: mm(joint.length + TENON.mortiseDeeper) },
+    );
+  else
+    lines.push(
+      { what: "Tenon cheeks, planed to fit from", setting: fine(joint.thickness + TENON.fit) },
+      { what: "Shoulder to tip", setting: mm(joint.length) },
+      { what: "Shoulder depth each face", setting: fine(joint.shoulders.outer) },
+    );
+  if (joint.mitre > 0)
+    lines.push({ what: "Mitre the tip", setting: `45°, ${mm(joint.mitre)} back on the inner cheek` });
+  if (joint.haunch)
+    lines.push({ what: "Haunch", setting: `${mm(joint.haunch.width)} wide, ${mm(joint.haunch.depth)} deep` });
+  return {
+    joint: joint.id,
+    title: `${joint.name}, ${joint.count} times`,
+    lines,
+    marked: "Shoulders are marked from the dry-fitted frame, not from this list.",
+  };
+}

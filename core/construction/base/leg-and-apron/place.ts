@@ -1,0 +1,164 @@
+import { measuredOr } from "../../../piece/measured";
+import type { AsBuilt, Form } from "../../../piece/schema";
+import type { Bearer, Footprint, PieceGeometry } from "../../geometry";
+import { topOf } from "../../top/core";
+import { USUAL } from "../../usual";
+
+/** Where everything of a leg-and-apron table stands, mm. */
+export interface LegAndApron extends PieceGeometry {
+  kind: "leg-and-apron";
+  leg: { section: number; length: number; foot: number; inner: number };
+  longRail: { shoulder: number; z: number };
+  endRail: { shoulder: number; x: number };
+  rail: { depth: number; thickness: number; reveal: number; lowerEdge: number; upperEdge: number };
+  crossRails: { x: number; shoulder: number }[];
+}
+
+/**
+ * Places the parts of a leg-and-apron table.
+ *
+ * @param form     its dimensions
+ * @param asBuilt  sizes taken from the work, which count before planned ones
+ * @returns geometry; sizes may come out at or below 0 when legs don't fit the top, which its rules judge
+ */
+export function placeLegAndApron(form: Form, asBuilt: readonly AsBuilt[]): LegAndApron {
+  const { top, core } = topOf(form, asBuilt);
+  const section = measuredOr(asBuilt, "leg", "width", form.leg.section);
+  const frame = { length: top.length - 2 * form.overhang.end, width: top.width - 2 * form.overhang.side };
+  const legLength = measuredOr(asBuilt, "leg", "length", form.height - top.thickness);
+  const { depth, reveal } = form.apron;
+  const thickness = measuredOr(asBuilt, "long-rail", "thickness", form.apron.thickness);
+  const longShoulder = frame.length - 2 * section;
+  const between = frame.width - 2 * (reveal + thickness);
+  const foot = form.leg.taper === "none" ? section : Math.min(section, form.leg.foot);
+  const placed = {
+    leg: { section, length: legLength, foot, inner: section - reveal - thickness },
+    longRail: { shoulder: longShoulder, z: frame.width / 2 - reveal - thickness / 2 },
+    endRail: { shoulder: frame.width - 2 * section, x: frame.length / 2 - reveal - thickness / 2 },
+    rail: { depth, thickness, reveal, lowerEdge: legLength - depth, upperEdge: legLength },
+    crossRails: Array.from({ length: form.crossRails }, (_, i) => ({
+      x: -longShoulder / 2 + ((i + 1) * longShoulder) / (form.crossRails + 1),
+      shoulder: between,
+    })),
+  };
+  const inset = taperedBy(form, { section, foot }, legLength - depth);
+  const corners = (size: number): Footprint[] =>
+    [1, -1].flatMap((z) =>
+      [-1, 1].map((x) => ({
+        x: x * (frame.length / 2 - section / 2),
+        z: z * (frame.width / 2 - section / 2),
+        length: size,
+        width: size,
+      })),
+    );
+  return {
+    kind: "leg-and-apron",
+    top,
+    core,
+    frame,
+    ...placed,
+    under: legLength,
+    bearers: bearersOf(placed),
+    posts: corners(section),
+    feet: corners(foot),
+    sticks: [{ kind: "leg", said: "Legs", section }],
+    seats: [
+      {
+        from: -longShoulder / 2 - inset,
+        to: longShoulder / 2 + inset,
+        back: -(frame.width / 2 - section) - inset,
+        front: frame.width / 2 - section + inset,
+        height: form.shelf.height,
+        holders: ["leg"],
+        width: "between",
+      },
+    ],
+    kneeRoom: legLength - depth,
+    between: longShoulder,
+  };
+}
+
+/** How far a leg's inner faces have drawn back at the height of a shelf, mm. @param lowerEdge  of the rails */
+function taperedBy(
+  { leg, shelf }: Form,
+  { section, foot }: Pick<LegAndApron["leg"], "section" | "foot">,
+  lowerEdge: number,
+) {
+  const from = lowerEdge - USUAL.taperBelow;
+  const lost = (section - foot) / (leg.taper === "four-faces" ? 2 : 1);
+  const at = shelf.height + shelf.thickness / 2;
+  return from > 0 ? lost * Math.max(0, 1 - at / from) : 0;
+}
+
+/** Rails bear the top all round, cross-rails in its middle; fasteners sit inside, those of cross-rails on their right. */
+function bearersOf({
+  longRail,
+  endRail,
+  rail,
+  crossRails,
+}: Pick<LegAndApron, "longRail" | "endRail" | "rail" | "crossRails">): Bearer[] {
+  const same = { thickness: rail.thickness, depth: rail.depth };
+  return [
+    ...([1, -1] as const).flatMap((side): Bearer[] => [
+      {
+        ...same,
+        part: side > 0 ? "A2" : "A1",
+        kind: "long-rail",
+        said: "long rail",
+        name: side > 0 ? "long-front" : "long-back",
+        run: "along",
+        at: side * longRail.z,
+        length: longRail.shoulder,
+        inside: side > 0 ? -1 : 1,
+      },
+      {
+        ...same,
+        part: side > 0 ? "E2" : "E1",
+        kind: "end-rail",
+        said: "end rail",
+        name: side > 0 ? "end-right" : "end-left",
+        run: "across",
+        at: side * endRail.x,
+        length: endRail.shoulder,
+        inside: side > 0 ? -1 : 1,
+      },
+    ]),
+    ...crossRails.map(({ x, shoulder }, i): Bearer => ({
+      ...same,
+      part: crossRails.length > 1 ? `C${i + 1}` : "C",
+      kind: "cross-rail",
+      said: "cross-rail",
+      name: `cross-${i + 1}`,
+      run: "across",
+      at: x,
+      length: shoulder,
+      inside: 1,
+    })),
+  ];
+}
+
+/** A cross-rail stops this far short of the long rails' lower edge, so that it does not show, mm. @source common practice */
+export const CROSS_RAIL_DROP = 20;
+
+/** A block is so thick, and its near face stays so far off the leg's inner corner, mm. @source common practice */
+const BLOCK = { thickness: 30, clear: 5 };
+
+/**
+ * A block across the corner where two rails meet, sawn at 45°: it must clear the leg that stands in that corner.
+ *
+ * @returns along each rail from where their inner faces meet: its near and its far point; its long point to long point; mm
+ * @source derived: the leg's inner corner lies √2 × its inner size from the rails' corner, the near face 1/√2 × near
+ */
+export function cornerBlock(at: Pick<LegAndApron, "leg">): {
+  near: number;
+  far: number;
+  length: number;
+  thickness: number;
+} {
+  const { thickness, clear } = BLOCK;
+  const least = 2 * Math.max(0, at.leg.inner) + clear * Math.SQRT2;
+  // a whole mm to saw to
+  const length = Math.ceil((least + thickness * Math.SQRT2) * Math.SQRT2);
+  const far = length / Math.SQRT2;
+  return { near: far - thickness * Math.SQRT2, far, length, thickness };
+}

@@ -1,0 +1,177 @@
+import { grade, mm, set, Verdict, verdict } from "../../../verdict/verdict";
+import { USUAL, usual, usualRange } from "../../usual";
+import type { Rule } from "../base";
+import type { Facts } from "./facts";
+
+/** Every rule of legs and rails, in the order a maker would ask. */
+export const LEG_AND_APRON_RULES: readonly Rule<Facts>[] = [
+  legsFit,
+  kneeRoom,
+  legSection,
+  apronDepth,
+  reveal,
+  taper,
+  longRailStiff,
+];
+
+function legsFit({ form, at }: Facts): Verdict {
+  const room = Math.min(at.longRail.shoulder, at.endRail.shoulder);
+  const most = Math.floor(Math.min(at.frame.width, at.frame.length) / 2 - 100);
+  return verdict({
+    id: "form.legs-fit",
+    stage: "form",
+    subject: ["leg", "end-rail"],
+    level: grade(room, "at least", 200, 60),
+    text: room > 60 ? `${mm(room)} stay between the legs at the end` : `The legs leave ${mm(room)} for the end rail`,
+    why: `The top is ${mm(at.top.width)} wide, less two overhangs of ${mm(form.overhang.side)} and two legs of ${mm(at.leg.section)}.`,
+    limit: 200,
+    actual: Math.round(room),
+    sense: "at least",
+    unit: "mm",
+    remedies:
+      room < 200 && most >= 40 && most < at.leg.section
+        ? [set(`Make legs ${Math.min(most, 75)} mm`, ["form", "leg", "section"], Math.min(most, 75))]
+        : [],
+  });
+}
+
+function kneeRoom({ form, at }: Facts): Verdict | null {
+  if (form.use === "bench") return null;
+  const level = grade(at.kneeRoom, "at least", USUAL.kneeRoom.good, USUAL.kneeRoom.least);
+  const depth = Math.floor(at.leg.length - USUAL.kneeRoom.good);
+  return verdict({
+    id: "form.knee-room",
+    stage: "form",
+    subject: ["long-rail"],
+    level,
+    text:
+      level === "holds"
+        ? `${mm(at.kneeRoom)} of knee room under the rails`
+        : `Knees meet the rail at ${mm(at.kneeRoom)}`,
+    why: `Sitting at a 450 mm seat wants ${mm(USUAL.kneeRoom.good)}; under ${mm(USUAL.kneeRoom.least)} a tall guest can't cross legs.`,
+    limit: USUAL.kneeRoom.good,
+    actual: at.kneeRoom,
+    sense: "at least",
+    unit: "mm",
+    remedies:
+      level === "holds"
+        ? []
+        : [
+            ...(depth >= 60 ? [set(`Make aprons ${depth} mm deep`, ["form", "apron", "depth"], depth)] : []),
+            set(
+              `Raise the top to ${Math.ceil(form.height + USUAL.kneeRoom.good - at.kneeRoom)} mm`,
+              ["form", "height"],
+              Math.ceil(form.height + USUAL.kneeRoom.good - at.kneeRoom),
+            ),
+          ],
+  });
+}
+
+function legSection({ form, at }: Facts) {
+  return usualRange("form.leg", "leg", "Leg section", at.leg.section, usual(form).leg, ["form", "leg", "section"], {
+    low: `Rails ${form.apron.thickness} mm thick leave it little wood around the mortises.`,
+    high: "It will look like a workbench.",
+  });
+}
+
+function apronDepth({ form }: Facts) {
+  return usualRange(
+    "form.apron",
+    "long-rail",
+    "Apron depth",
+    form.apron.depth,
+    usual(form).apron,
+    ["form", "apron", "depth"],
+    {
+      low: "The shoulders that keep the table from racking get short.",
+      high: "It takes knee room, and its own movement works on the tenons.",
+    },
+  );
+}
+
+function reveal({ form, at }: Facts): Verdict {
+  const inside = at.leg.section - form.apron.reveal - at.rail.thickness;
+  const level = inside < 0 ? "fix" : form.apron.reveal < USUAL.reveal.low ? "tight" : "holds";
+  return verdict({
+    id: "form.reveal",
+    stage: "form",
+    subject: ["leg", "long-rail"],
+    level,
+    text:
+      inside < 0
+        ? `The rail stands ${mm(-inside)} out of the leg inside`
+        : level === "tight"
+          ? "Rails nearly flush with the legs"
+          : `A reveal of ${mm(form.apron.reveal)} hides small errors`,
+    why:
+      inside < 0
+        ? "Reveal and rail together are thicker than the leg."
+        : "A flush rail shows the leg's movement and any planing error; about 5 mm is usual.",
+    limit: USUAL.reveal.low,
+    actual: form.apron.reveal,
+    sense: "at least",
+    unit: "mm",
+    remedies: level === "holds" ? [] : [set("Set the reveal to 5 mm", ["form", "apron", "reveal"], 5)],
+  });
+}
+
+function taper({ form, at }: Facts): Verdict | null {
+  if (form.leg.taper === "none") return null;
+  const share = at.leg.foot / at.leg.section;
+  const level = share > 1 || form.leg.foot > form.leg.section ? "fix" : grade(share, "at least", 0.5, 0.35);
+  return verdict({
+    id: "form.taper",
+    stage: "form",
+    subject: ["leg"],
+    level,
+    text:
+      form.leg.foot > form.leg.section
+        ? "The foot is thicker than the leg"
+        : `Legs taper to ${mm(at.leg.foot)} at the floor`,
+    why: `The taper starts ${USUAL.taperBelow} mm below the rail so that the shoulders stay square; a foot under half the section looks pinched and dents floors.`,
+    limit: at.leg.section / 2,
+    actual: at.leg.foot,
+    sense: "at least",
+    unit: "mm",
+    remedies:
+      level === "holds"
+        ? []
+        : [
+            set(
+              `Make the foot ${Math.round(at.leg.section * 0.6)} mm`,
+              ["form", "leg", "foot"],
+              Math.round(at.leg.section * 0.6),
+            ),
+          ],
+  });
+}
+
+function longRailStiff({ form, at }: Facts): Verdict {
+  const free = at.longRail.shoulder / (form.crossRails + 1);
+  const level = grade(free, "at most", USUAL.railAlone, USUAL.railAlone * 1.5);
+  return verdict({
+    id: "form.cross-rails",
+    stage: "form",
+    subject: ["long-rail", "cross-rail"],
+    level,
+    text:
+      level === "holds"
+        ? `Long rails run ${mm(free)} between supports`
+        : `Long rails run ${mm(free)} with nothing to keep them straight`,
+    why: `A ${form.apron.thickness} mm rail bows sideways over more than about ${mm(USUAL.railAlone)}; a cross-rail also holds the middle of the top.`,
+    limit: USUAL.railAlone,
+    actual: Math.round(free),
+    sense: "at most",
+    unit: "mm",
+    remedies:
+      level === "holds"
+        ? []
+        : [
+            set(
+              `Use ${form.crossRails + 1} cross-rail${form.crossRails ? "s" : ""}`,
+              ["form", "crossRails"],
+              form.crossRails + 1,
+            ),
+          ],
+  });
+}

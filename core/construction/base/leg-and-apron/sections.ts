@@ -1,0 +1,157 @@
+import { dimension, Item, line, Point, Scene } from "../../../drawing/scene";
+import type { Species } from "../../../wood/species";
+import type { LegRailJoint } from "./joints";
+import type { LegAndApron } from "./place";
+
+/** What a section is drawn from. */
+interface SectionFacts {
+  at: LegAndApron;
+  joints: readonly LegRailJoint[];
+  species: Species;
+}
+
+/** Looking down on the leg's head, cut through both tenons: reveal, cheeks, mitre, walls. Outer corner at the upper left. */
+export function legSectionScene({ at, joints, species }: SectionFacts): Scene {
+  const leg = at.leg.section;
+  const [long, end] = joints;
+  const stub = Math.max(70, leg * 0.8);
+  const { reveal, thickness: rail } = at.rail;
+  const items: Item[] = [
+    { kind: "wood", x: 0, y: 0, w: leg, h: leg, colour: species.colour, seed: 3, grain: "y", pale: true, id: "leg" },
+    {
+      kind: "wood",
+      x: leg,
+      y: leg - reveal - rail,
+      w: stub,
+      h: rail,
+      colour: species.colour,
+      seed: 13,
+      grain: "x",
+      id: "long-rail",
+    },
+    {
+      kind: "wood",
+      x: reveal,
+      y: -stub,
+      w: rail,
+      h: stub,
+      colour: species.colour,
+      seed: 17,
+      grain: "y",
+      id: "end-rail",
+    },
+    { kind: "path", points: mortise(long, leg), closed: true, ink: "void" },
+    { kind: "path", points: flip(mortise(end, leg), leg), closed: true, ink: "void" },
+    { kind: "path", points: tenon(long, leg), closed: true, ink: "outline", id: "tenon" },
+    { kind: "path", points: flip(tenon(end, leg), leg), closed: true, ink: "outline", id: "tenon" },
+    line(
+      [
+        [leg, leg],
+        [leg, 0],
+        [0, 0],
+      ],
+      "outline",
+    ),
+    dimension([0, leg], [leg, leg], 18, leg, { path: ["form", "leg", "section"], name: "Leg section" }),
+    dimension([leg + stub, leg], [leg + stub, leg - reveal], 12, reveal, {
+      path: ["form", "apron", "reveal"],
+      name: "Reveal",
+    }),
+    dimension([leg + stub * 0.62, leg - reveal], [leg + stub * 0.62, leg - reveal - rail], 0, rail, {
+      path: ["form", "apron", "thickness"],
+      name: "Apron thickness",
+    }),
+    dimension(
+      [leg - long.length, leg - long.offset - long.thickness],
+      [leg, leg - long.offset - long.thickness],
+      -20,
+      long.length,
+      { path: ["joints", "legRail", "length"], name: "Tenon length" },
+    ),
+    dimension([0, leg - long.offset], [0, leg - long.offset - long.thickness], -20, long.thickness, {
+      path: ["joints", "legRail", "thickness"],
+      name: "Tenon thickness",
+    }),
+  ];
+  return {
+    id: "leg-section",
+    title: `Leg section from above: tenons ${long.thickness} mm thick and ${long.length} mm long, ${long.walls.tip} mm of leg beyond them.`,
+    bounds: { x: 0, y: -stub, w: leg + stub, h: leg + stub },
+    margin: [40, 44, 10, 60],
+    items,
+  };
+}
+
+/** The rail's end from the side: tenons, haunch, shoulders, against the leg. */
+export function tenonSideScene({ at, joints, species }: SectionFacts, which: "long-rail" | "end-rail"): Scene {
+  const joint = joints.find((each) => each.rail === which)!;
+  const depth = at.rail.depth;
+  const body = Math.max(60, depth * 0.8);
+  const items: Item[] = [
+    { kind: "wood", x: 0, y: 0, w: body, h: depth, colour: species.colour, seed: 23, grain: "x", id: which },
+    { kind: "rect", x: -at.leg.section, y: -40, w: at.leg.section, h: depth + 40, ink: "hidden", id: "leg" },
+  ];
+  let y = depth - joint.shoulders.top;
+  for (let i = 0; i < joint.tenons; i += 1) {
+    items.push({
+      kind: "rect",
+      x: -joint.length,
+      y: y - joint.tenonWidth,
+      w: joint.length + (joint.kind === "loose-tenon" ? joint.length : 0),
+      h: joint.tenonWidth,
+      ink: joint.kind === "loose-tenon" ? "hole" : "paper",
+      id: "tenon",
+      round: joint.kind === "loose-tenon" ? joint.thickness / 2 : 0,
+    });
+    if (i === 0)
+      items.push(dimension([-joint.length, y], [-joint.length, y - joint.tenonWidth], -18, joint.tenonWidth));
+    y -= joint.tenonWidth + joint.gap;
+  }
+  if (joint.haunch)
+    items.push({
+      kind: "path",
+      closed: true,
+      ink: "paper",
+      id: "tenon",
+      points: [
+        [0, depth],
+        [0, depth - joint.haunch.width],
+        [-joint.haunch.depth, depth - joint.haunch.width],
+        [-joint.haunch.depth, depth],
+      ],
+    });
+  items.push(dimension([body, depth], [body, 0], 18, depth, { path: ["form", "apron", "depth"], name: "Apron depth" }));
+  items.push(dimension([-joint.length, 0], [0, 0], -12, joint.length));
+  items.push(dimension([body * 0.45, depth], [body * 0.45, depth - joint.shoulders.top], 0, joint.shoulders.top));
+  return {
+    id: `tenon-${which}`,
+    title: `Rail end: ${joint.tenons} tenon${joint.tenons > 1 ? "s" : ""} ${joint.tenonWidth.toFixed(1)} mm wide and ${joint.length} mm long.`,
+    bounds: { x: -at.leg.section, y: -40, w: at.leg.section + body, h: depth + 40 },
+    margin: [14, 54, 20, 20],
+    items,
+  };
+}
+
+function tenon(joint: LegRailJoint, leg: number): Point[] {
+  const outer = leg - joint.offset;
+  const inner = outer - joint.thickness;
+  const tip = leg - joint.length;
+  return [
+    [leg, outer],
+    [tip, outer],
+    [tip + joint.mitre, inner],
+    [leg, inner],
+  ];
+}
+function mortise(joint: LegRailJoint, leg: number): Point[] {
+  const outer = leg - joint.offset;
+  const inner = outer - joint.thickness;
+  return [
+    [leg, outer],
+    [leg - joint.mortiseDepth, outer],
+    [leg - joint.mortiseDepth, inner],
+    [leg, inner],
+  ];
+}
+/** The same joint for the rail that runs the other way: mirrored on the diagonal through the outer corner. */
+const flip = (points: Point[], leg: number): Point[] => points.map(([x, y]): Point => [leg - y, leg - x]);

@@ -1,0 +1,6 @@
+import type { KindOfJoint } from "../../../joinery/kinds";
+import type { BaseRuleFacts } from "../base";
+import type { Trestle } from "./place";
+
+/** What the rules of a trestle judge. */
+export type Facts = BaseRuleFacts<Trestle, KindOfJoint>;

@@ -1,0 +1,47 @@
+import { joined } from "../../../assembly/meeting";
+import { jointScene } from "../../../drawing/joint";
+import { KIND_RULES } from "../../../joinery/joint-rules";
+import { cardOf, kindName, KindOfJoint } from "../../../joinery/kinds";
+import { linksOf } from "../../../movement/meetings";
+import type { Base } from "../base";
+import { trestleDimensions } from "./dimensions";
+import { trestleJoints } from "./joints";
+import { trestleMeetings } from "./meetings";
+import { trestleSticks } from "./parts";
+import { placeTrestle, Trestle } from "./place";
+import { TRESTLE_RULES } from "./rules";
+import { trestleWork } from "./work";
+
+const MAKES = { solid: "solid", laminated: "from two leaves" };
+
+/** Two or three ends, each a foot, a post or two and a brace, tied by a stretcher. */
+export const trestle: Base<Trestle, KindOfJoint> = {
+  kind: "trestle",
+  name: "Trestle",
+  place: placeTrestle,
+  joints: trestleJoints,
+  parts: (facts) => joined(trestleSticks(facts), trestleMeetings(facts)),
+  links: (facts) => linksOf(trestleMeetings(facts), facts.choices),
+  cards: (joints) => joints.map(cardOf),
+  formRules: TRESTLE_RULES,
+  jointRules: KIND_RULES,
+  work: trestleWork,
+  dimensions: trestleDimensions,
+  sections: ({ joints, species }) =>
+    joints.map((joint) => ({
+      joint: joint.id,
+      scene: jointScene(joint, species),
+      caption: `${kindName(joint)}: from its side, and from its edge.`,
+    })),
+  describe: ({ trestle: { post } }, { ends, post: { shoulder }, bays }) =>
+    `Trestle on ${ends.length === 3 ? "three" : "two"} ends: ${post.count === 2 ? "two posts" : "a post"} each, ${Math.round(shoulder)} mm between foot and brace, ${Math.round(bays[0].to - bays[0].from)} mm of stretcher between the posts.`,
+  sizes: ({ trestle: choice }, { foot, post, brace, stretcher, ties }) => [
+    ["Feet", `${foot.length} mm by ${foot.height} mm by ${foot.thickness} mm`],
+    ["Posts", `${post.width} mm by ${post.thickness} mm, ${MAKES[choice.post.make]}`],
+    ["Braces", `${brace.length} mm by ${brace.height} mm by ${brace.thickness} mm`],
+    ["Stretcher", `${stretcher.depth} mm by ${stretcher.thickness} mm, ${stretcher.height} mm above the floor`],
+    ...(ties.length > 0
+      ? [["Ties", `${choice.ties.depth} mm by ${choice.ties.thickness} mm`] as [string, string]]
+      : []),
+  ],
+};

@@ -1,0 +1,118 @@
+/**
+ * What stands downstream of every construction: the top, what bears it, and the room it leaves. mm; x along the top from its middle,
+ * y up from the floor, z across the top toward the viewer.
+ */
+
+/** Something under the top that bears it and that it is fastened to: a rail, a brace, a tie. */
+export interface Bearer {
+  /** the part it is, such as "A1", and its kind */
+  part: string;
+  kind: string;
+  /** how a sentence calls it: "long rail" */
+  said: string;
+  /** begins the names of its fasteners, such as "long-front" */
+  name: string;
+  /** how it runs against the top's grain */
+  run: "along" | "across";
+  /** its middle line: z of one that runs along, x of one that runs across */
+  at: number;
+  /** how long it is where fasteners can sit, and how thick and deep */
+  length: number;
+  thickness: number;
+  depth: number;
+  /** the side its fasteners sit on */
+  inside: 1 | -1;
+}
+
+/** Where something stands under the top, from above: its middle and its size along x and z. */
+export interface Footprint {
+  x: number;
+  z: number;
+  length: number;
+  width: number;
+}
+
+/** Where a base can carry a low shelf: between what stands, on what lies there or let in. */
+export interface Seat {
+  from: number;
+  to: number;
+  back: number;
+  front: number;
+  height: number;
+  /** kinds of part it is let into at its ends; it lies on everything else */
+  holders: string[];
+  /** whether a shelf is as wide as the room between what stands, or as wide as the maker says */
+  width: "between" | "free";
+}
+
+/** What a base offers and leaves, whichever it is. */
+export interface Standing {
+  /** height of the top's underside */
+  under: number;
+  /** the base from above, from outside to outside */
+  frame: { length: number; width: number };
+  bearers: Bearer[];
+  /** what comes up to the top and would show beside a joint line */
+  posts: Footprint[];
+  /** what touches the floor */
+  feet: Footprint[];
+  seats: Seat[];
+  /** thick stock that stands on its end or its edge, the widest first: its kind, how a sentence begins with it, its widest side */
+  sticks: { kind: string; said: string; section: number }[];
+  /** free height for knees, and free length for chairs along a side */
+  kneeRoom: number;
+  between: number;
+}
+
+/** What is glued up from boards and moves as one: the whole top, the panel between ends or in a frame, or one slat; `length` counts its tongues. */
+export interface PanelCore {
+  length: number;
+  width: number;
+  thickness: number;
+  shoulder: number;
+  count: number;
+}
+
+/** Something glued up from boards beside the top: its name in the record, its kind and mark, how a sentence calls it. */
+export interface PanelPlace {
+  id: string;
+  kind: string;
+  part: string;
+  name: string;
+  length: number;
+  width: number;
+  thickness: number;
+}
+
+/** A piece whose parts have their places. */
+export interface PieceGeometry extends Standing {
+  top: { length: number; width: number; thickness: number };
+  core: PanelCore;
+}
+
+/** How far from the top's front edge whatever comes up to it stands, from and to; null where nothing does. */
+export function postBand({ posts, top }: Pick<PieceGeometry, "posts" | "top">): { from: number; to: number } | null {
+  if (posts.length === 0) return null;
+  const front = posts.reduce((a, b) => (b.z > a.z ? b : a));
+  return { from: top.width / 2 - front.z - front.width / 2, to: top.width / 2 - front.z + front.width / 2 };
+}
+
+/** How far from the top's left end what stands below it reaches, so that writing can begin clear of it. */
+export function standsTo({ posts, bearers, top }: Pick<PieceGeometry, "posts" | "bearers" | "top">): number {
+  const ends = [
+    ...posts.map(({ x, length }) => ({ x, half: length / 2 })),
+    ...bearers.filter(({ run }) => run === "across").map(({ at, thickness }) => ({ x: at, half: thickness / 2 })),
+  ].filter(({ x }) => x < 0);
+  return ends.length === 0 ? 0 : Math.max(0, Math.min(...ends.map(({ x, half }) => top.length / 2 + x + half)));
+}
+
+/** How a sentence calls what bears the top along its grain or across it: "end rail"; null where nothing does. */
+export const bearersSaid = (at: Pick<Standing, "bearers">, run: Bearer["run"]): string | null =>
+  at.bearers.find((each) => each.run === run)?.said ?? null;
+
+/** Where legs stand under the panel that is composed, from its own edge, as the search for panels has it; far outside where none do. */
+export function legBand(at: PieceGeometry): { overhang: number; leg: number } {
+  const band = postBand(at);
+  if (!band) return { overhang: -2 * at.core.width, leg: 0 };
+  return { overhang: Math.max(0, band.from - (at.top.width - at.core.width) / 2), leg: band.to - band.from };
+}

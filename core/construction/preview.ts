@@ -1,0 +1,13 @@
+import type { Assembly } from "../assembly/part";
+import type { Form, JointChoices } from "../piece/schema";
+import type { Shop } from "../piece/shop";
+import { assemble } from "./assemble";
+import { BaseGeometry, baseOf } from "./base";
+
+/** A piece as another choice would make it, for the small drawings it is chosen by: its parts, without boards, years or rules. */
+export function preview(form: Form, choices: JointChoices, shop: Shop): { geometry: BaseGeometry; assembly: Assembly } {
+  const base = baseOf(form.kind);
+  const geometry = base.place(form, []);
+  const joints = base.joints(geometry, form, choices, shop);
+  return { geometry, assembly: assemble({ form, at: geometry, joints, breadboards: null }) };
+}

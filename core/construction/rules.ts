@@ -1,0 +1,119 @@
+import type { Brief, Form } from "../piece/schema";
+import type { Species } from "../wood/species";
+import { fine, grade, mm, set, Verdict, verdict } from "../verdict/verdict";
+import type { PieceGeometry } from "./geometry";
+import { usual, usualRange } from "./usual";
+
+export interface FormFacts {
+  form: Form;
+  brief: Brief;
+  at: PieceGeometry;
+  species: Species;
+  lift: number;
+}
+
+/** Rules of the form that hold for every base. Each returns its verdict, or null when it has nothing to judge. */
+export const FORM_RULES: ((facts: FormFacts) => Verdict | null)[] = [
+  height,
+  topThickness,
+  sideOverhang,
+  endOverhang,
+  topWeight,
+];
+
+function height({ form, brief }: FormFacts): Verdict {
+  const off = Math.abs(form.height - brief.topHeight);
+  const { low, high } = usual(form).height;
+  const inside = form.height >= low && form.height <= high;
+  return verdict({
+    id: "form.height",
+    stage: "form",
+    subject: ["height"],
+    level: off > 5 ? "tight" : inside ? "holds" : "tight",
+    text:
+      off > 5
+        ? `The top stands at ${mm(form.height)}, the brief asks for ${mm(brief.topHeight)}`
+        : `Top at ${mm(form.height)}, as the brief asks`,
+    why: inside
+      ? `${form.use === "bench" ? "Benches" : "Dining tables"} stand between ${low} and ${high} mm.`
+      : `Outside the ${low} to ${high} mm of ${form.use === "bench" ? "benches: try it with the client's table" : "dining tables: try it with the client's chairs"}.`,
+    limit: brief.topHeight,
+    actual: form.height,
+    unit: "mm",
+    remedies: off > 5 ? [set(`Set the height to ${brief.topHeight} mm`, ["form", "height"], brief.topHeight)] : [],
+  });
+}
+
+function topThickness({ at, form }: FormFacts) {
+  return usualRange(
+    "form.top",
+    "top",
+    "Top thickness",
+    at.top.thickness,
+    usual(form).top,
+    ["form", "top", "thickness"],
+    { low: "It flexes between the rails and drums.", high: "It is heavy to carry and slow to look light." },
+  );
+}
+
+function sideOverhang({ form }: FormFacts) {
+  return usualRange(
+    "form.side-overhang",
+    "top",
+    "Side overhang",
+    form.overhang.side,
+    usual(form).overhang,
+    ["form", "overhang", "side"],
+    { low: "Nothing is left when the top shrinks in the dry month.", high: "A lean on the edge lifts the far side." },
+  );
+}
+
+function endOverhang({ form }: FormFacts): Verdict {
+  const most = 300;
+  const level = form.overhang.end < 20 ? "tight" : grade(form.overhang.end, "at most", most, 400);
+  return verdict({
+    id: "form.end-overhang",
+    stage: "form",
+    subject: ["top"],
+    level,
+    text:
+      level === "holds"
+        ? `End overhang of ${mm(form.overhang.end)} sits well`
+        : form.overhang.end < 20
+          ? `An end overhang of ${mm(form.overhang.end)} shows every error`
+          : `An end overhang of ${mm(form.overhang.end)} tips and sags`,
+    why: "Common practice is 25 to 50 mm, up to 300 mm where a chair sits at the head.",
+    limit: most,
+    actual: form.overhang.end,
+    sense: "at most",
+    unit: "mm",
+    remedies: level === "holds" ? [] : [set("Make it 40 mm", ["form", "overhang", "end"], 40)],
+  });
+}
+
+function topWeight({ at, species, lift }: FormFacts): Verdict {
+  const weight = topMass(at, species.density);
+  const people = Math.max(1, Math.ceil(weight / lift));
+  const level = people <= 2 ? "holds" : "tight";
+  return verdict({
+    id: "form.top-weight",
+    stage: "form",
+    subject: ["top"],
+    level,
+    text: `The top weighs about ${Math.round(weight)} kg: ${people === 1 ? "one person turns it" : `${people} people turn it`}`,
+    why: `${species.name} at ${species.density} kg/m³, ${fine(at.top.thickness)} thick; one person lifts about ${lift} kg here.`,
+    limit: 2 * lift,
+    actual: Math.round(weight),
+    sense: "at most",
+    unit: "kg",
+    source: "density at 12 % from the species table",
+    remedies:
+      level === "holds" || at.top.thickness <= 28
+        ? []
+        : [set("Make the top 28 mm thick", ["form", "top", "thickness"], 28)],
+  });
+}
+
+/** kg, from mm and kg/m³. */
+export const topMass = (at: PieceGeometry, density: number) =>
+  (at.top.length * at.top.width * at.top.thickness * density) / 1e9;

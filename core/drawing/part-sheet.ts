@@ -1,0 +1,101 @@
+/** A part by itself, as it lies on the bench: its face and its edge with every mortise, groove and hole, measured from one end and one edge. */
+import { AssemblyPart, bodyOf } from "../assembly/part";
+import { HOME, toPiece } from "../assembly/place";
+import { solidOf } from "../assembly/shape";
+import { stood } from "../assembly/solid";
+import type { Species } from "../wood/species";
+import { Drawable, projected, View } from "./projection";
+import { dimension, Item, Scene, seedOf, shiftedUp } from "./scene";
+import { silhouette } from "./silhouette";
+
+const FACE: View = { right: [1, 0, 0], up: [0, 1, 0] };
+/** Rolled toward the viewer: the edge that was below lies above. */
+const EDGE: View = { right: [1, 0, 0], up: [0, 0, 1] };
+/** Between the two views, mm for each mm of the part's length, and at least. */
+const GAP = { share: 0.05, least: 60 };
+/** Face above, edge below, to one scale, from the end that is marked. */
+export function partSheet(part: AssemblyPart, species: Species): Scene {
+  const body: Drawable = { id: part.kind, solid: bodyOf(part, FINE) };
+  const [low, high] = reach(part);
+  const { length, width, thickness } = part.shape;
+  const gap = Math.max(GAP.least, (high - low) * GAP.share);
+  const view = (of: View): Item[] => [
+    ...[{ shape: part.shape, place: HOME }, ...part.adds]
+      .map((piece): Item => ({
+        kind: "face",
+        points: silhouette(piece, stood(solidOf(piece.shape, FINE), piece.place), of),
+        colour: species.colour,
+        seed: seedOf(part.id),
+        grain: 0,
+        id: part.kind,
+      }))
+      .filter((item) => item.kind !== "face" || item.points.length > 2),
+    ...[...projected([body], of)]
+      .sort((a, b) => Number(b.hidden) - Number(a.hidden))
+      .map(({ from, to, hidden }): Item => ({
+        kind: "path",
+        points: [from, to],
+        closed: false,
+        ink: hidden ? "hidden" : "outline",
+        id: part.kind,
+      })),
+  ];
+  const up = thickness + gap;
+  const face = [
+    ...view(FACE),
+    dimension([low, width], [high, width], 14, high - low),
+    dimension([high, width], [high, 0], 16, width),
+    ...(high - low > length + 0.5 ? [dimension([0, 0], [length, 0], -16, length)] : []),
+  ];
+  return {
+    id: `part-${part.id}`,
+    title: `${part.name} ${part.id} by itself: ${Math.round(high - low)} by ${Math.round(width)} by ${Math.round(thickness)} mm, face above, edge below.`,
+    bounds: { x: low, y: 0, w: high - low, h: width + up },
+    margin: [34, 54, 14, 20],
+    items: [
+      ...face.map((item) => shiftedUp(item, up)),
+      ...view(EDGE),
+      dimension([high, thickness], [high, 0], 16, thickness),
+    ],
+  };
+}
+
+/** Arcs of a part are drawn so fine, mm. */
+const FINE = 0.1;
+
+function reach({ shape, adds }: AssemblyPart): [number, number] {
+  const ends = adds.flatMap(({ shape: one, place }) => [
+    place.at[0],
+    toPiece(place, [one.length, one.width, one.thickness])[0],
+  ]);
+  return [Math.min(0, ...ends), Math.max(shape.length, ...ends)];
+}
+
+/** One thing cut into a part: from its marked end, from its lower edge, from its face; and how long, wide and deep it is there. mm */
+export interface CutPlace {
+  by: string;
+  end: number;
+  edge: number;
+  face: number;
+  long: number;
+  wide: number;
+  deep: number;
+}
+
+/** Everything that is cut into a part, from the marked end on. */
+export function cutPlaces(part: AssemblyPart): CutPlace[] {
+  const [low] = reach(part);
+  const all = part.cuts.map(({ by, shape, place }): CutPlace => {
+    const corners = [0, shape.length].flatMap((a) =>
+      [0, shape.width].flatMap((b) => [0, shape.thickness].map((c) => toPiece(place, [a, b, c]))),
+    );
+    const span = (i: 0 | 1 | 2, most: number) => {
+      const values = corners.map((corner) => corner[i]);
+      const from = i === 0 ? Math.min(...values) : Math.max(0, Math.min(...values));
+      return { from, size: Math.min(most, Math.max(...values)) - from };
+    };
+    const [x, y, z] = [span(0, Infinity), span(1, part.shape.width), span(2, part.shape.thickness)];
+    return { by, end: x.from - low, edge: y.from, face: z.from, long: x.size, wide: y.size, deep: z.size };
+  });
+  return all.sort((a, b) => a.end - b.end || a.edge - b.edge);
+}

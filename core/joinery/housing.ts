@@ -1,0 +1,57 @@
+import { HOME } from "../assembly/place";
+import { mm } from "../verdict/verdict";
+import { Meets, TENON } from "./blind-tenon";
+import type { Held, Joint, JointBodies, SettingCard } from "./joint";
+
+/** A whole section let in by so much, mm, and at most a third of what it is let into. @source common practice */
+const HOUSING = { depth: 8, share: 1 / 3 };
+
+/** A part let into another by its whole section: its shoulder can't be seen to open. */
+export interface Housing extends Joint {
+  kind: "housing";
+  section: { width: number; thickness: number };
+  behind: number;
+}
+
+export interface HousingInputs {
+  meets: Meets;
+  section: { width: number; thickness: number };
+  into: { depth: number; thickness: number };
+}
+
+/** Sizes a housing for the whole end of a part. */
+export function housing({ meets, section, into }: HousingInputs): Housing {
+  const length = Math.max(1, Math.floor(Math.min(HOUSING.depth, into.depth * HOUSING.share)));
+  return {
+    ...meets,
+    kind: "housing",
+    section,
+    behind: into.depth,
+    length,
+    tool: { kind: "router bit", size: 0 },
+    glueArea: 2 * section.width * length,
+    walls: [{ where: "behind the housing", left: into.depth - length, good: 2 * TENON.wall, least: TENON.wall }],
+  };
+}
+
+export function housingBodies({ section, length }: Housing): JointBodies {
+  const whole = { shape: { length, ...section }, place: HOME };
+  return { adds: [whole], cuts: [whole], own: [] };
+}
+
+export const housingHeld = ({ section }: Housing): Held[] => [
+  { kind: "screw", name: "its screws", from: section.width / 2, to: section.width / 2 },
+];
+
+export function housingCard(joint: Housing): SettingCard {
+  return {
+    joint: joint.id,
+    title: `${joint.name}, ${joint.count} times`,
+    lines: [
+      { what: "Housing", setting: `${mm(joint.length)} deep` },
+      { what: "Long and wide", setting: `${mm(joint.section.width)} by ${mm(joint.section.thickness)}` },
+      { what: "Fixed", setting: "two screws, bored before the glue-up" },
+    ],
+    marked: "The housing is marked from the part itself, held in place.",
+  };
+}

@@ -1,0 +1,76 @@
+/**
+ * A joint as every kind of it is seen: which parts meet, how long it makes the one that enters, what is glued, what it leaves standing.
+ * A kind is a file of this folder and a line in `kinds.ts`.
+ */
+import type { Place } from "../assembly/place";
+import type { Shape } from "../assembly/shape";
+import type { Remedy } from "../verdict/verdict";
+
+/** What cuts it: a cutter or a loose tenon of the shop, or none that it owns. */
+export interface Cutter {
+  kind: "router bit" | "chisel" | "loose tenon" | "drill" | "none";
+  size: number;
+}
+
+/** Wood that is left somewhere, and how much it should be, mm. */
+export interface Wall {
+  where: string;
+  left: number;
+  good: number;
+  least: number;
+}
+
+/** What a joint of any kind says of itself. mm, mm² */
+export interface Joint {
+  /** such as "foot+post": all that share one choice */
+  id: string;
+  group: string;
+  /** such as "Post to foot" */
+  name: string;
+  /** kinds of the parts that meet */
+  receives: string;
+  enters: string;
+  /** times it is cut */
+  count: number;
+  /** added to the entering part at this end */
+  length: number;
+  glueArea: number;
+  tool: Cutter;
+  walls: Wall[];
+}
+
+/** A body of a joint in the frame of the face where two parts meet: x into the part that receives, y along the face, z across it. */
+export interface JointBody {
+  shape: Shape;
+  place: Place;
+  /** comes out on the far side */
+  shows?: boolean;
+}
+
+/** What a joint adds to the part that enters and takes from both. */
+export interface JointBodies {
+  adds: JointBody[];
+  cuts: JointBody[];
+  /** taken from the part that enters: kerfs, holes, slots of loose tenons */
+  own: JointBody[];
+}
+
+/** A stretch along the face that is glued or held, for what moves across it. */
+export interface Held {
+  kind: "glue" | "screw" | "slot";
+  name: string;
+  /** along the face, from the corner, mm */
+  from: number;
+  to: number;
+  /** room along the face each way, mm; none where it is rigid */
+  play?: number;
+  mend?: Remedy[];
+}
+
+/** A card for the bench: what to set, and on what. */
+export interface SettingCard {
+  joint: string;
+  title: string;
+  lines: { what: string; setting: string }[];
+  marked: string;
+}

@@ -1,0 +1,46 @@
+/** Every kind of joint that is sized by itself: what it does in wood, what it holds, its card. A new kind is its file and a line here. */
+import { BlindTenon, blindTenonBodies, blindTenonCard, blindTenonHeld } from "./blind-tenon";
+import { Housing, housingBodies, housingCard, housingHeld } from "./housing";
+import type { Held, JointBodies, SettingCard } from "./joint";
+import { Lagged, laggedBodies, laggedCard, laggedHeld } from "./lag";
+import { SlidingDovetail, slidingDovetailBodies, slidingDovetailCard, slidingDovetailHeld } from "./sliding-dovetail";
+import { ThroughTenon, throughTenonBodies, throughTenonCard, throughTenonHeld } from "./through-tenon";
+
+export type KindOfJoint = BlindTenon | ThroughTenon | SlidingDovetail | Lagged | Housing;
+
+interface Kind<J> {
+  name: string;
+  bodies: (joint: J) => JointBodies;
+  held: (joint: J) => Held[];
+  card: (joint: J) => SettingCard;
+}
+
+const KINDS: { [K in KindOfJoint["kind"]]: Kind<Extract<KindOfJoint, { kind: K }>> } = {
+  "blind-tenon": {
+    name: "Blind mortise and tenon",
+    bodies: blindTenonBodies,
+    held: blindTenonHeld,
+    card: blindTenonCard,
+  },
+  "through-tenon": {
+    name: "Through tenon",
+    bodies: throughTenonBodies,
+    held: throughTenonHeld,
+    card: throughTenonCard,
+  },
+  "sliding-dovetail": {
+    name: "Sliding dovetail",
+    bodies: slidingDovetailBodies,
+    held: slidingDovetailHeld,
+    card: slidingDovetailCard,
+  },
+  housing: { name: "Housing", bodies: housingBodies, held: housingHeld, card: housingCard },
+  lagged: { name: "Lag screw into a loose tenon", bodies: laggedBodies, held: laggedHeld, card: laggedCard },
+};
+
+const of = (joint: KindOfJoint) => KINDS[joint.kind] as Kind<KindOfJoint>;
+
+export const kindName = (joint: KindOfJoint) => of(joint).name;
+export const bodiesOf = (joint: KindOfJoint): JointBodies => of(joint).bodies(joint);
+export const heldBy = (joint: KindOfJoint): Held[] => of(joint).held(joint);
+export const cardOf = (joint: KindOfJoint): SettingCard => of(joint).card(joint);

@@ -1,0 +1,140 @@
+import { circle } from "../assembly/outline";
+import { HOME } from "../assembly/place";
+import type { Shop } from "../piece/shop";
+import { fine, mm } from "../verdict/verdict";
+import { Meets, TENON } from "./blind-tenon";
+import { cuttersOf, ownedSize } from "./cutters";
+import type { Held, Joint, JointBodies, JointBody, SettingCard } from "./joint";
+
+/** Rules of the through tenon, mm. @source common practice */
+const THROUGH = {
+  /** as thick as its shoulders allow: half the part */
+  share: 1 / 2,
+  shoulder: 8,
+  /** where a wedge's kerf ends, in a hole this far from the shoulder and this wide */
+  relief: { from: 12, hole: 6 },
+  /** each wedge opens the mortise by so much on the outside */
+  gain: 3,
+  wedgeFrom: 40,
+};
+
+/** A tenon that comes through and may stand proud; two wedges hold it where it is wide enough. */
+export interface ThroughTenon extends Joint {
+  kind: "through-tenon";
+  thickness: number;
+  tenonWidth: number;
+  proud: number;
+  wedges: number;
+  relief: { from: number; hole: number };
+  gain: number;
+  kerf: number;
+  section: { width: number; thickness: number };
+  behind: number;
+  shoulders: { face: number; end: number };
+}
+
+export interface ThroughInputs {
+  meets: Meets;
+  section: { width: number; thickness: number };
+  into: { depth: number; thickness: number };
+  proud: number;
+  wedged: boolean;
+  thickness: number | null;
+  shop: Shop;
+}
+
+/** Sizes a through tenon: as long as the part it passes is thick, and proud by so much. */
+export function throughTenon({
+  meets,
+  section,
+  into,
+  proud,
+  wedged,
+  thickness: asked,
+  shop,
+}: ThroughInputs): ThroughTenon {
+  const { size, tool } = ownedSize(cuttersOf(shop), section.thickness * THROUGH.share, asked);
+  const end = Math.min(THROUGH.shoulder, section.width / 8);
+  const tenonWidth = section.width - 2 * end;
+  const wedges = wedged ? (tenonWidth >= THROUGH.wedgeFrom ? 2 : 1) : 0;
+  const beside = (into.thickness - size) / 2;
+  return {
+    ...meets,
+    kind: "through-tenon",
+    thickness: size,
+    tenonWidth,
+    proud,
+    wedges,
+    relief: THROUGH.relief,
+    gain: THROUGH.gain,
+    kerf: shop.kerf,
+    length: into.depth + proud,
+    section,
+    behind: into.depth,
+    shoulders: { face: (section.thickness - size) / 2, end },
+    tool,
+    glueArea: 2 * tenonWidth * into.depth,
+    walls: [{ where: "beside the mortise", left: beside, good: 2 * TENON.wall, least: TENON.wall }],
+  };
+}
+
+/** Where the kerfs run, from the face's corner. */
+const kerfsOf = ({ wedges, tenonWidth, shoulders }: ThroughTenon): number[] =>
+  Array.from({ length: wedges }, (_, i) => shoulders.end + (tenonWidth * (i + 0.5)) / wedges);
+
+export function throughTenonBodies(joint: ThroughTenon): JointBodies {
+  const { thickness, tenonWidth, shoulders, relief, kerf, length, behind } = joint;
+  const tenon = (reach: number): JointBody => ({
+    shape: { length: reach, width: tenonWidth, thickness },
+    place: { ...HOME, at: [0, shoulders.end, shoulders.face] },
+  });
+  const own = kerfsOf(joint).flatMap((y): JointBody[] => [
+    {
+      shape: { length: length - relief.from, width: kerf, thickness },
+      place: { ...HOME, at: [relief.from, y - kerf / 2, shoulders.face] },
+    },
+    {
+      shape: {
+        length: relief.hole,
+        width: relief.hole,
+        thickness,
+        face: { outer: circle([relief.hole / 2, relief.hole / 2], relief.hole / 2), holes: [] },
+      },
+      place: { ...HOME, at: [relief.from - relief.hole / 2, y - relief.hole / 2, shoulders.face] },
+    },
+  ]);
+  return { adds: [{ ...tenon(length), shows: true }], cuts: [tenon(behind)], own };
+}
+
+export const throughTenonHeld = ({ shoulders, tenonWidth }: ThroughTenon): Held[] => [
+  { kind: "glue", name: "its wedged tenon", from: shoulders.end, to: shoulders.end + tenonWidth },
+];
+
+export function throughTenonCard(joint: ThroughTenon): SettingCard {
+  const { thickness, tenonWidth, shoulders, tool, proud, wedges, relief, gain, length } = joint;
+  return {
+    joint: joint.id,
+    title: `${joint.name}, ${joint.count} times`,
+    lines: [
+      { what: "Mortise, through", setting: `${mm(thickness)} by ${mm(tenonWidth)}` },
+      {
+        what: "Cutter",
+        setting: tool.kind === "none" ? `no cutter of ${mm(thickness)} in the shop` : `${mm(tool.size)} ${tool.kind}`,
+      },
+      { what: "Cut it", setting: "from both faces, to meet in the middle" },
+      { what: "Shoulder to tip", setting: `${mm(length)}${proud > 0 ? `, ${mm(proud)} proud` : ", flush"}` },
+      { what: "Shoulder depth each face", setting: fine(shoulders.face) },
+      ...(wedges > 0
+        ? [
+            {
+              what: `${wedges} kerfs, ending in a hole`,
+              setting: `${mm(relief.hole)}, ${mm(relief.from)} from the shoulder`,
+            },
+            { what: "Mortise flared outside, each end", setting: fine(gain) },
+            { what: "Wedges", setting: `${mm(joint.kerf + gain)} at the thick end, ${mm(thickness)} wide` },
+          ]
+        : []),
+    ],
+    marked: "The shoulder line is marked from the posts as they stand; the tip is trimmed when the wedges are in.",
+  };
+}

@@ -1,0 +1,132 @@
+/** The piece as a graph of what holds what: one member a part, one link a joint, straight from its parts and what bears its top. */
+import type { AssemblyPart } from "../assembly/part";
+import type { Bearer, PieceGeometry } from "../construction/geometry";
+import type { Piece } from "../piece/schema";
+import { set } from "../verdict/verdict";
+import type { Species } from "../wood/species";
+import { LENGTHWISE } from "./breadboard";
+import type { Fastener } from "./buttons";
+import { boardCoefficient } from "./coefficient";
+import { FASTENING_NAMES, playOf } from "./fastenings";
+import type { Channels } from "./flat";
+import { Axis, Link, Member, point } from "./restraint";
+import { fixedLine, TopMovement, UNKNOWN_RINGS } from "./year";
+
+export interface GraphFacts {
+  piece: Pick<Piece, "form" | "joints" | "choices">;
+  at: PieceGeometry;
+  parts: readonly AssemblyPart[];
+  species: Species;
+  top: TopMovement;
+  /** what the base's and the top's own joints hold */
+  links: readonly Link[];
+  fasteners: readonly Fastener[];
+  channels: Channels | null;
+}
+
+/** Members and links for `stops`. */
+export function graphOf(facts: GraphFacts): { members: Member[]; links: Link[] } {
+  const { parts, species, top, piece, channels } = facts;
+  const steel = (channels?.x ?? []).map((_, i): Member => ({
+    id: `channel-${i + 1}`,
+    kind: "channel",
+    name: "steel channel",
+    grain: null,
+    course: "top",
+    coefficients: [0, 0, 0],
+  }));
+  const fastened =
+    piece.form.construction === "slatted" || piece.form.construction === "framed" ? [] : fastenerLinks(facts);
+  return {
+    members: [...parts.map((part) => memberOf(part, species, top)), ...steel],
+    links: [...facts.links, ...fastened],
+  };
+}
+
+/**
+ * A part as movement sees it: along each axis of the piece it moves by its grain's share of a fiftieth and the rest across.
+ *
+ * @source derived: strain along e is C_along (g·e)² + C_across (1 − (g·e)²), a tensor turned
+ */
+export function memberOf(part: AssemblyPart, species: Species, top: Pick<TopMovement, "coefficient">): Member {
+  const { role, place } = part;
+  const across =
+    role === "leg" || role === "post"
+      ? (species.radial + species.tangential) / 2
+      : role === "panel" || role === "slat"
+        ? top.coefficient
+        : boardCoefficient(species, UNKNOWN_RINGS.left, UNKNOWN_RINGS.right);
+  const along = ([0, 1, 2] as const).map((axis) => place.x[axis] ** 2);
+  const grain = ([0, 1, 2] as const).reduce<Axis>((most, axis) => (along[axis] > along[most] + 1e-9 ? axis : most), 0);
+  return {
+    id: part.id,
+    kind: part.kind,
+    name: part.said ?? part.name.toLowerCase(),
+    grain,
+    course: part.kind,
+    coefficients: along.map((share) => across * (LENGTHWISE * share + (1 - share))) as Member["coefficients"],
+  };
+}
+
+/** The screws of a fixed line that lies outside the base: on the bearer nearest to it. */
+function fixedAlong(along: readonly Bearer[], line: number): Link {
+  const nearest = along.reduce((a, b) => (Math.abs(b.at - line) < Math.abs(a.at - line) ? b : a));
+  return {
+    id: "fixed-long",
+    name: "the fixed screws",
+    a: nearest.part,
+    b: "T",
+    kind: "screw",
+    hold: [point(0), null, point(nearest.at)],
+  };
+}
+
+/** The fixed line first, then every fastener with the room it has. */
+function fastenerLinks({ piece, at, fasteners }: GraphFacts): Link[] {
+  const kind = piece.joints.fastening;
+  const names = FASTENING_NAMES[kind];
+  const line = at.top.width / 2 - fixedLine(piece.choices.fixedLine, at.top.width);
+  const across = at.bearers.filter((each) => each.run === "across");
+  const along = at.bearers.filter((each) => each.run === "along");
+  const inside = Math.max(...along.map((each) => Math.abs(each.at)), ...across.map((each) => each.length / 2), 0);
+  const fixed: Link[] =
+    kind === "loose" || kind === "screwed"
+      ? []
+      : Math.abs(line) < inside || along.length === 0
+        ? across.map((bearer): Link => ({
+            id: `fixed-${bearer.part}`,
+            name: "the fixed screw",
+            a: bearer.part,
+            b: "T",
+            kind: "screw",
+            hold: [point(bearer.at), null, point(Math.max(-inside, Math.min(inside, line)))],
+          }))
+        : [fixedAlong(along, line)];
+  const worst = (rail: "long" | "across") => fasteners.filter((each) => (rail === "long") === (each.run === "along"));
+  const need = { long: extremes(worst("long")), across: extremes(worst("across")) };
+  const places = new Map(at.bearers.map((each) => [each.part, each.at]));
+  const atOf = (each: Fastener) => places.get(each.bearer) ?? each.z;
+  const others = fasteners.map((each): Link => {
+    const rail = each.run === "along" ? "long" : "across";
+    const play = playOf(piece.joints, rail, need[rail]);
+    const side = each.z >= line ? 1 : -1;
+    const range: [number, number] = side > 0 ? [-play.dry, play.wet] : [-play.wet, play.dry];
+    return {
+      id: each.id,
+      name: kind === "screwed" ? "screws driven tight" : names.many.toLowerCase(),
+      a: each.bearer,
+      b: "T",
+      kind: kind === "screwed" ? "screw" : "slot",
+      hold: [null, null, point(each.run === "along" ? atOf(each) : each.z)],
+      ...(kind === "screwed" ? {} : { play: { axis: 2, range: finite(range) } }),
+      mend: kind === "screwed" ? [set("Hold it with wooden buttons", ["joints", "fastening"], "button")] : [],
+    };
+  });
+  return [...fixed, ...others];
+}
+
+const finite = ([low, high]: [number, number]): [number, number] => [Math.max(-1e6, low), Math.min(1e6, high)];
+const extremes = (all: readonly Fastener[]) => ({
+  dry: Math.max(0, ...all.flatMap((each) => [-each.dry, -each.wet])),
+  wet: Math.max(0, ...all.flatMap((each) => [each.dry, each.wet])),
+});

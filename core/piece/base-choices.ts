@@ -1,0 +1,113 @@
+/** What stands below a top: each base a choice with its sizes, kept while another is tried. */
+import * as v from "valibot";
+import { choice, count, distance, size } from "./fields";
+
+export const BASES = ["leg-and-apron", "trestle"] as const;
+export type BaseName = (typeof BASES)[number];
+
+const endChoice = (of: string) => choice(`${of}'s ends`, ["square", "bevelled", "rounded"]);
+/** Thick stock: one stick, or two leaves glued by their faces. */
+const make = (of: string) => choice(`how a ${of} is made`, ["solid", "laminated"]);
+
+/** Fields of the form: a trestle. Heights of the stretcher and the struts from the floor and the post's foot. */
+export const trestleFields = {
+  trestle: v.strictObject({
+    ends: count("ends of the trestle", 2, 3),
+    foot: v.strictObject({
+      length: size("foot length", 60, 2500),
+      height: size("foot height", 20, 300),
+      thickness: size("foot thickness", 15, 300),
+      relief: distance("foot relief", 150),
+      ends: endChoice("foot"),
+      cut: distance("foot end cut", 300),
+      pads: v.boolean("Pads are there or not."),
+      make: make("foot"),
+    }),
+    post: v.strictObject({
+      count: count("posts an end", 1, 2),
+      width: size("post width", 20, 500),
+      thickness: size("post thickness", 15, 300),
+      apart: size("distance of two posts", 20, 2000),
+      make: make("post"),
+    }),
+    brace: v.strictObject({
+      length: size("brace length", 60, 2500),
+      height: size("brace height", 15, 250),
+      thickness: size("brace thickness", 15, 300),
+      ends: endChoice("brace"),
+      cut: distance("brace end cut", 300),
+    }),
+    stretcher: v.strictObject({
+      height: distance("stretcher height", 1200),
+      depth: size("stretcher depth", 15, 400),
+      thickness: size("stretcher thickness", 10, 200),
+      arch: distance("stretcher arch", 200),
+      joint: choice("stretcher joint", ["wedged", "through", "blind", "lagged"]),
+      proud: distance("tenon proud", 80),
+    }),
+    struts: v.strictObject({
+      joint: choice("struts", ["none", "tenoned", "shouldered"]),
+      width: size("strut width", 15, 250),
+      thickness: size("strut thickness", 10, 200),
+      reach: size("strut reach", 30, 1000),
+    }),
+    ties: v.strictObject({
+      count: choice("ties", ["none", "two"]),
+      depth: size("tie depth", 15, 250),
+      thickness: size("tie thickness", 10, 120),
+      apart: size("distance of the ties", 20, 2000),
+    }),
+    uprights: count("uprights on the stretcher", 0, 4),
+  }),
+};
+
+/** Fields of the form: a low shelf, on a base's stretchers or let into its legs. */
+export const shelfFields = {
+  shelf: v.strictObject({
+    kind: choice("shelf", ["none", "solid"]),
+    height: distance("shelf height", 1200),
+    width: size("shelf width", 40, 1500),
+    thickness: size("shelf thickness", 6, 60),
+    gap: distance("gap beside the shelf on the day", 20),
+  }),
+};
+
+/** A group of mortises and tenons as the maker sets it. */
+export const tenonSettingSchema = v.strictObject({
+  kind: choice("tenon", ["tenon", "loose"]),
+  thickness: v.nullable(size("tenon thickness", 2, 100)),
+  length: v.nullable(size("tenon length", 5, 300)),
+  tenons: v.nullable(count("tenons side by side", 1, 3)),
+  twin: v.boolean("Twin tenons or not."),
+  pinned: v.boolean("Pinned or not."),
+});
+
+export type TrestleChoices = v.InferOutput<(typeof trestleFields)["trestle"]>;
+export type TenonChoice = v.InferOutput<typeof tenonSettingSchema>;
+
+export type ShelfChoice = v.InferOutput<(typeof shelfFields)["shelf"]>;
+
+/** @source common practice */
+export const USUAL_SHELF: ShelfChoice = { kind: "none", height: 180, width: 240, thickness: 20, gap: 3 };
+
+/** What a group begins with. */
+export const USUAL_TENON: TenonChoice = {
+  kind: "tenon",
+  thickness: null,
+  length: null,
+  tenons: null,
+  twin: false,
+  pinned: false,
+};
+
+/** @source common practice */
+export const USUAL_TRESTLE: TrestleChoices = {
+  ends: 2,
+  foot: { length: 700, height: 80, thickness: 64, relief: 12, ends: "bevelled", cut: 40, pads: false, make: "solid" },
+  post: { count: 1, width: 150, thickness: 64, apart: 320, make: "laminated" },
+  brace: { length: 700, height: 70, thickness: 64, ends: "bevelled", cut: 40 },
+  stretcher: { height: 260, depth: 110, thickness: 40, arch: 0, joint: "wedged", proud: 6 },
+  struts: { joint: "none", width: 60, thickness: 40, reach: 180 },
+  ties: { count: "none", depth: 60, thickness: 30, apart: 420 },
+  uprights: 0,
+};

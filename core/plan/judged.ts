@@ -1,0 +1,199 @@
+/** Last of the list: every rule of every stage. */
+import { BRIEF_RULES } from "../brief/rules";
+import { BASE_LIST, baseOf } from "../construction/base";
+import { FORM_RULES } from "../construction/rules";
+import { GLUE_RULES } from "../glueup/rules";
+import { FASTENING_RULES } from "../joinery/fastening-rules";
+import { CUTTING_RULES } from "../layout/rules";
+import { FLAT_RULES } from "../movement/flat-rules";
+import { HOLD_RULES } from "../movement/hold-rules";
+import { MOVEMENT_RULES } from "../movement/rules";
+import { BUILD_RULES, LOG_RULES } from "../steps/rules";
+import { ONE_PANEL_RULES, PANEL_RULES } from "../stock/rules";
+import { SHELF_RULES } from "../construction/fitting/shelf-rules";
+import { judgedOf, seenAsTop } from "../panels/lens";
+import { judge, Judged } from "../verdict/faults";
+import type { Stage } from "../verdict/verdict";
+import { WORK } from "./work";
+
+/** Number of verdict rules in force, by stage, over all bases. */
+export const RULE_COUNT: Record<Stage, number> = {
+  brief: BRIEF_RULES.length,
+  form: FORM_RULES.length + SHELF_RULES.length + BASE_LIST.reduce((sum, each) => sum + each.formRules.length, 0),
+  movement: FLAT_RULES.length + HOLD_RULES.length + MOVEMENT_RULES.length,
+  joints: FASTENING_RULES.length + BASE_LIST.reduce((sum, each) => sum + each.jointRules.length, 0),
+  boards: PANEL_RULES.length,
+  "glue-up": GLUE_RULES.length,
+  cutting: CUTTING_RULES.length,
+  build: BUILD_RULES.length,
+  log: LOG_RULES.length,
+};
+
+export const JUDGED = WORK.stage(
+  "briefJudged",
+  "brief",
+  ({ piece, geometry }) => [piece.brief, piece.form, geometry.between],
+  (brief, form, between) => judge("brief", BRIEF_RULES, { brief, form, between }),
+)
+  .stage(
+    "baseFacts",
+    "form",
+    ({ piece, geometry, joints, shop, species, rack, weight }) => [
+      piece.form,
+      geometry,
+      joints,
+      piece.joints,
+      piece.brief,
+      shop,
+      species,
+      rack.reduce((most, each) => (each.species === species.id ? Math.max(most, each.length) : most), 0),
+      weight,
+    ],
+    (form, at, joints, choices, brief, shop, species, longest, weight) => ({
+      ...{ form, at, joints, choices, brief, shop, species, longest, weight },
+    }),
+  )
+  .stage(
+    "formJudged",
+    "form",
+    ({ piece, geometry, species, shop }) => [piece.form, piece.brief, geometry, species, shop.lift],
+    (form, brief, at, species, lift) => judge("form", FORM_RULES, { form, brief, at, species, lift }),
+  )
+  .stage(
+    "baseJudged",
+    "form",
+    ({ baseFacts }) => [baseFacts],
+    (facts) => judge("form", baseOf(facts.form.kind).formRules, facts),
+  )
+  .stage(
+    "movementJudged",
+    "movement",
+    ({ piece, geometry, species, year, top, fasteners, today, delivered, held, insets, stopped }) => [
+      piece,
+      geometry,
+      species,
+      year,
+      top,
+      fasteners,
+      today,
+      delivered,
+      held,
+      insets,
+      stopped,
+    ],
+    (piece, at, species, year, top, fasteners, today, delivered, held, insets, stopped) =>
+      judge("movement", [...FLAT_RULES, ...HOLD_RULES, ...MOVEMENT_RULES], {
+        ...{ piece, at, species, year, top, fasteners, today, delivered, insets, stopped },
+        ...held,
+      }),
+  )
+  .stage(
+    "jointsJudged",
+    "joints",
+    ({ baseFacts }) => [baseFacts],
+    (facts) => judge("joints", baseOf(facts.form.kind).jointRules, facts),
+  )
+  .stage(
+    "fasteningJudged",
+    "joints",
+    ({ piece, geometry }) => [piece, geometry],
+    (piece, at) => judge("joints", FASTENING_RULES, { piece, at }),
+  )
+  .stage(
+    "boardsJudged",
+    "boards",
+    ({ piece, geometry, shop, rack, lay, cutting }) => [
+      piece,
+      geometry,
+      shop,
+      rack,
+      lay.laid,
+      lay.missing,
+      cutting.lacking,
+    ],
+    (piece, at, shop, rack, laid, missing, lacking) =>
+      judge("boards", PANEL_RULES, { name: "top", piece, at, shop, rack, laid, missing, lacking }),
+  )
+  .each(
+    "otherBoardsJudged",
+    "boards",
+    ({ others, piece, shop, rack }) => [[...others.values()], piece, shop, rack],
+    ({ place, at, laid, missing }, piece, shop, rack) => {
+      const seen = seenAsTop(piece, at, place);
+      const said = judge("boards", ONE_PANEL_RULES, {
+        ...seen,
+        name: place.name,
+        shop,
+        rack,
+        laid,
+        missing,
+        lacking: [],
+      });
+      return { ...said, verdicts: said.verdicts.map((each) => judgedOf(each, place, piece)) };
+    },
+  )
+  .stage(
+    "shelfJudged",
+    "form",
+    ({ piece, geometry, otherTops, species }) => [
+      piece.form,
+      geometry,
+      [...otherTops.values()].at(0)?.top ?? null,
+      species,
+    ],
+    (form, at, top, species) => judge("form", SHELF_RULES, { form, at, top, species }),
+  )
+  .stage(
+    "glueUpJudged",
+    "glue-up",
+    ({ piece, glueUp, otherGlue, adhesive, shop }) => [piece, glueUp, otherGlue, adhesive, shop],
+    (piece, stages, others, adhesive, shop) =>
+      judge("glue-up", GLUE_RULES, { piece, stages: [...stages, ...[...others.values()].flat()], adhesive, shop }),
+  )
+  .stage(
+    "cuttingJudged",
+    "cutting",
+    ({ piece, parts, cutting, shop }) => [piece, parts, cutting, shop],
+    (piece, parts, cutting, shop) => judge("cutting", CUTTING_RULES, { piece, parts, ...cutting, shop }),
+  )
+  .stage(
+    "buildJudged",
+    "build",
+    ({ piece, steps, today }) => [piece, steps, today],
+    (piece, steps, today) => judge("build", BUILD_RULES, { piece, steps, today }),
+  )
+  .stage(
+    "logJudged",
+    "log",
+    ({ piece, top, predicted, learned, year, delivered, today }) => [
+      piece,
+      top,
+      predicted,
+      learned,
+      year,
+      delivered,
+      today,
+    ],
+    (piece, top, predicted, learned, year, delivered, today) =>
+      judge("log", LOG_RULES, { piece, top, predicted, learned, year, delivered, today }),
+  );
+
+type Values = ReturnType<ReturnType<typeof JUDGED.runner>>["values"];
+
+/** What the rules said, in the order of the story stick; those that could not be judged are missing. */
+export const allJudged = (at: Values): Judged[] =>
+  [
+    at.briefJudged,
+    at.baseJudged,
+    at.formJudged,
+    at.shelfJudged,
+    at.movementJudged,
+    at.jointsJudged,
+    at.fasteningJudged,
+    at.boardsJudged,
+    ...(at.otherBoardsJudged?.values() ?? []),
+    at.glueUpJudged,
+    at.cuttingJudged,
+    at.buildJudged,
+    at.logJudged,
+  ].filter((each): each is Judged => each !== undefined);

@@ -1,0 +1,177 @@
+/** Second of the list: joints sized, parts worked, the cut list, and how moisture goes through each. */
+import { ROUGH, unplaced, weighed } from "../assembly/weight";
+import { assemble } from "../construction/assemble";
+import { baseOf } from "../construction/base";
+import { cutParts } from "../layout/cut-list";
+import { breadboards } from "../movement/breadboard";
+import { courseOfPart, coursesByKind, dryingThickness, stoppedIn, thinnestCourse } from "../movement/courses";
+import { fastenersFor } from "../movement/fastenings";
+import { channels, framedTop, slats } from "../movement/flat";
+import { insetMovements } from "../movement/insets";
+import { partMovements } from "../movement/parts";
+import { topMovement } from "../movement/year";
+import { topLinks } from "../construction/top/links";
+import { SHAPE } from "./shape";
+
+export const PARTS = SHAPE.stage(
+  "top",
+  "movement",
+  ({ geometry, surroundings, topCourse, strips, piece }) => [
+    geometry.core,
+    surroundings,
+    topCourse,
+    strips,
+    piece.fitted,
+  ],
+  ({ width, thickness }, { species, start }, course, laid, fitted) =>
+    topMovement({
+      ...{ width, thickness, species, start, course, fitted },
+      strips: laid.map((each) => ({ strip: each.strip, board: each.board, width: each.full })),
+    }),
+)
+  .stage(
+    "fasteners",
+    "movement",
+    ({ piece, geometry, top }) => [piece.form, piece.joints, piece.choices, geometry, top],
+    (form, joints, choices, at, top) => fastenersFor({ form, joints, choices }, at, top),
+  )
+  .stage(
+    "joints",
+    "joints",
+    ({ geometry, piece, shop }) => [geometry, piece.form, piece.joints, shop],
+    (at, form, choices, shop) => baseOf(form.kind).joints(at, form, choices, shop),
+  )
+  .stage(
+    "held",
+    "movement",
+    ({ piece, geometry, top, species }) => [piece.form, geometry, top, piece.choices.fixedLine, species],
+    (form, at, top, fixed, species) => {
+      const kind = form.construction;
+      return {
+        breadboards: kind === "breadboard" ? breadboards(form, top, fixed) : null,
+        channels: kind === "channel" ? channels(form, at, top, fixed) : null,
+        slats: kind === "slatted" ? slats(form, top) : null,
+        framed: kind === "framed" ? framedTop(form, top, species) : null,
+      };
+    },
+  )
+  .items(
+    "assembled",
+    "form",
+    ({ piece, geometry, joints, held }) => [piece.form, geometry, joints, held.breadboards],
+    (form, at, joints, ends) => [...assemble({ form, at, joints, breadboards: ends }).parts],
+  )
+  .stage(
+    "assembly",
+    "form",
+    ({ assembled }) => [assembled],
+    (parts) => ({ parts }),
+  )
+  .items(
+    "unplaced",
+    "form",
+    ({ assembled }) => [assembled],
+    (parts) => parts.map(unplaced),
+  )
+  .each(
+    "bodies",
+    "form",
+    ({ unplaced: parts }) => [parts],
+    (part) => weighed(part, ROUGH),
+  )
+  .stage(
+    "weight",
+    "form",
+    ({ bodies, species }) => [bodies, species.density],
+    (bodies, density) => [...bodies.values()].reduce((sum, { volume }) => sum + (volume / 1e9) * density, 0),
+    0,
+  )
+  .stage(
+    "parts",
+    "form",
+    ({ piece, assembled, fasteners, shop }) => [assembled, fasteners.length, piece.joints, piece.asBuilt, shop],
+    (parts, fasteners, { fastening, buttons: { width, tongue } }, asBuilt, shop) =>
+      cutParts(parts, { count: fastening === "button" ? fasteners : 0, width, tongue }, asBuilt, shop),
+  )
+  .each(
+    "byThickness",
+    "movement",
+    ({ parts, surroundings }) => [parts.map(dryingThickness).filter((each) => each !== null), surroundings],
+    courseOfPart,
+  )
+  .stage("courses", "movement", ({ parts, topCourse, byThickness }) => [parts, topCourse, byThickness], coursesByKind)
+  // each other panel through its years, strip by strip, as the top
+  .each(
+    "otherTops",
+    "movement",
+    ({ others, surroundings, courses, piece }) => [[...others.values()], surroundings, courses, piece.fitted],
+    ({ place, laid }, { species, start }, courses, fitted) => ({
+      place,
+      top: topMovement({
+        ...{ width: place.width, thickness: place.thickness, species, start, fitted },
+        course: courses[place.kind] ?? courses.top,
+        strips: laid.map((each) => ({ strip: each.strip, board: each.board, width: each.full })),
+      }),
+    }),
+  )
+  .stage(
+    "stopped",
+    "movement",
+    ({ piece, geometry, assembled, species, top, joints, fasteners, held, courses }) => [
+      piece.form,
+      piece.joints,
+      piece.choices,
+      geometry,
+      assembled,
+      species,
+      top,
+      joints,
+      fasteners,
+      held,
+      courses,
+    ],
+    (form, choices, kept, at, parts, species, top, joints, fasteners, held, courses) =>
+      stoppedIn(
+        {
+          ...{ at, parts, species, top, fasteners, channels: held.channels },
+          piece: { form, joints: choices, choices: kept },
+          links: [...baseOf(form.kind).links({ form, at, joints, choices }), ...topLinks({ form, at, ...held })],
+        },
+        courses,
+      ),
+  )
+  .stage(
+    "insets",
+    "movement",
+    ({ piece, species, start, byThickness, topCourse }) => [
+      piece.insets,
+      species,
+      start.value,
+      thinnestCourse(byThickness, topCourse),
+    ],
+    insetMovements,
+  )
+  .stage(
+    "cards",
+    "joints",
+    ({ piece, joints }) => [piece.form.kind, joints],
+    (kind, joints) => baseOf(kind).cards(joints),
+  )
+  .stage(
+    "partMoves",
+    "movement",
+    ({ parts, courses, species, start, top, otherTops }) => [
+      parts,
+      courses,
+      species,
+      start.value,
+      top.coefficient,
+      otherTops,
+    ],
+    (parts, courses, species, start, coefficient, shelves) =>
+      partMovements(parts, courses, {
+        species,
+        start,
+        panel: (kind) => [...shelves.values()].find(({ place }) => place.kind === kind)?.top.coefficient ?? coefficient,
+      }),
+  );

@@ -1,0 +1,174 @@
+/** First of the list: what the piece is made of, where it stands, and the boards of its panel. */
+import { moistureYear } from "../climate/year";
+import { proposeTable } from "../brief/propose";
+import { BaseGeometry, baseOf } from "../construction/base";
+import { panelCandidates, panelNeed } from "../layout/candidates";
+import { knownBoards, layStrips } from "../layout/lay";
+import { addDays } from "../movement/course";
+import { courseOfTop, roomAirOf, shopAirOf, Surroundings } from "../movement/courses";
+import { filmsOf } from "../movement/faces";
+import { latestMoisture } from "../piece/measured";
+import type { PanelPlace, PieceGeometry } from "../construction/geometry";
+import { panelSeen } from "../panels/lens";
+import { panelPlaces } from "../panels/places";
+import type { PanelChoice, Piece } from "../piece/schema";
+import type { LaidStrip } from "../stock/rules";
+import type { Shop } from "../piece/shop";
+import type { RackBoard } from "../stock/board";
+import { stageList } from "../stages";
+import { findSpecies, SPECIES } from "../wood/species";
+import type { PlanInputs } from "./inputs";
+
+/** Days from the first working day to delivery where no day is promised. @source common practice: six weeks */
+const USUAL_BUILD = 42;
+
+export const SHAPE = stageList<PlanInputs>()
+  .stage(
+    "species",
+    "form",
+    ({ piece, ownSpecies }) => [piece.species, ownSpecies],
+    (id, own) => findSpecies(id, own) ?? SPECIES[0],
+  )
+  .stage("proposal", "brief", ({ piece }) => [piece.brief], proposeTable)
+  .stage(
+    "geometry",
+    "form",
+    ({ piece }) => [piece.form, piece.asBuilt],
+    (form, asBuilt): BaseGeometry => baseOf(form.kind).place(form, asBuilt),
+  )
+  .stage("year", "movement", ({ piece }) => [piece.brief.climate], moistureYear)
+  .stage(
+    "start",
+    "movement",
+    ({ piece }) => [piece.moisture, piece.log],
+    (moisture, log) => latestMoisture({ moisture, log }),
+  )
+  .stage(
+    "delivered",
+    "movement",
+    ({ piece }) => [piece.delivery ?? piece.brief.deadline ?? addDays(piece.day, USUAL_BUILD)],
+    (day) => day,
+  )
+  .stage("films", "movement", ({ piece }) => [piece.finish, piece.faces], filmsOf)
+  .stage("shopAir", "movement", ({ shop }) => [shop.climate], shopAirOf)
+  .stage("roomAir", "movement", ({ year, piece }) => [year, piece.faces], roomAirOf)
+  .stage(
+    "surroundings",
+    "movement",
+    ({ species, start, delivered, shopAir, roomAir, films, year }) => [
+      species,
+      start,
+      delivered,
+      shopAir,
+      roomAir,
+      films,
+      year,
+    ],
+    (species, start, delivered, shop, room, films, year): Surroundings => ({
+      ...{ species, start, delivered, shop, room, films, year },
+    }),
+  )
+  .stage("topCourse", "movement", ({ geometry, surroundings }) => [geometry.core.thickness, surroundings], courseOfTop)
+  .items("places", "boards", ({ piece, geometry }) => [piece.form, geometry], panelPlaces)
+  .stage(
+    "found",
+    "boards",
+    ({ rack, species, geometry, shop, piece }) => [
+      rack,
+      species.id,
+      geometry,
+      shop,
+      piece.panels.top,
+      piece.form.top,
+      ...elsewhere(piece, "top"),
+    ],
+    (rack, species, at, shop, choice, top, ...others) =>
+      candidatesFor({ rack, species, at, shop, choice: withOthers(choice, others), top }),
+  )
+  .stage("known", "boards", ({ rack, piece }) => [rack, piece.cutting.sawn], knownBoards)
+  .stage(
+    "lay",
+    "boards",
+    ({ piece, known, geometry, shop, found }) => [
+      piece.panels.top,
+      piece.form.top,
+      known,
+      geometry,
+      shop,
+      found.candidates,
+      piece.cutting.sawn,
+    ],
+    (panel, top, boards, at, shop, candidates, sawn) => layStrips({ panel, top, boards, at, shop, candidates, sawn }),
+  )
+  .each(
+    "others",
+    "boards",
+    ({ places, piece, geometry, known, rack, shop, species }) => [
+      places,
+      piece.panels,
+      geometry,
+      known,
+      rack,
+      shop,
+      species.id,
+      piece.cutting.sawn,
+    ],
+    (place, panels, geometry, boards, rack, shop, species, sawn): OtherPanel => {
+      const { at, choice, top } = panelSeen(panels, geometry, place);
+      const found = candidatesFor({
+        rack,
+        species,
+        at,
+        shop,
+        top,
+        choice: withOthers(choice, elsewhere({ panels }, place.id)),
+      });
+      return {
+        place,
+        at,
+        found,
+        ...layStrips({ panel: choice, top, boards, at, shop, candidates: found.candidates, sawn }),
+      };
+    },
+  )
+  // rings of boards that can't be laid are unknown, as before any are chosen
+  .stage(
+    "strips",
+    "boards",
+    ({ lay }) => [lay.laid],
+    (laid) => laid,
+    [],
+  );
+
+/** A panel beside the top: the boards it could have and those that are laid. */
+export interface OtherPanel {
+  place: PanelPlace;
+  at: PieceGeometry;
+  found: ReturnType<typeof candidatesFor>;
+  laid: LaidStrip[];
+  missing: string[];
+}
+
+/** Strips of every other panel, which a panel leaves alone: no two claim one board. */
+const elsewhere = ({ panels }: Pick<Piece, "panels">, id: string): PanelChoice["strips"][] =>
+  Object.entries(panels).flatMap(([name, panel]) => (name === id ? [] : [panel.strips]));
+
+const withOthers = (choice: PanelChoice, others: readonly PanelChoice["strips"][]): PanelChoice => ({
+  ...choice,
+  banned: [...choice.banned, ...others.flatMap((strips) => strips.map((each) => each.board))],
+});
+
+interface CandidateFacts {
+  rack: readonly RackBoard[];
+  species: string;
+  at: PieceGeometry;
+  shop: Shop;
+  choice: Pick<PanelChoice, "banned" | "crosscutFirst">;
+  top: Piece["form"]["top"];
+}
+
+function candidatesFor({ rack, species, at, shop, choice, top }: CandidateFacts) {
+  // slats are placed with the other parts: there is no panel to compose
+  if (at.core.count > 1) return { candidates: [], unfit: [] };
+  return panelCandidates(rack, species, panelNeed(at, top), shop, choice);
+}

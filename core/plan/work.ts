@@ -1,0 +1,179 @@
+/** Third of the list: glue-ups, cutting, the order of work, and what the log says. */
+import { baseOf } from "../construction/base";
+import { findAdhesive } from "../glueup/adhesives";
+import { blankStages } from "../glueup/blanks";
+import { glueStages } from "../glueup/stages";
+import { cuttingStage } from "../layout/stage";
+import { Learned, learned } from "../learning/offers";
+import { boardCoefficient } from "../movement/coefficient";
+import { Course, sampleOn } from "../movement/course";
+import { courseOfTop } from "../movement/courses";
+import { topMovement, TopMovement, UNKNOWN_RINGS } from "../movement/year";
+import { firstMoisture } from "../piece/measured";
+import type { Piece } from "../piece/schema";
+import { stepsFor } from "../steps/order";
+import { scheduled } from "../steps/schedule";
+import type { RackBoard } from "../stock/board";
+import type { Species } from "../wood/species";
+import { seenAsTop } from "../panels/lens";
+import { PARTS } from "./parts";
+
+export const WORK = PARTS.stage("adhesive", "glue-up", ({ piece }) => [piece.glueUp.adhesive], findAdhesive)
+  .stage(
+    "glueUp",
+    "glue-up",
+    ({ lay, piece, geometry, species, shop, adhesive }) => [lay.laid, geometry, piece, species, shop, adhesive],
+    (laid, at, piece, species, shop, adhesive) => glueStages(laid, at, { piece, species, shop, adhesive }),
+  )
+  .each(
+    "otherGlue",
+    "glue-up",
+    ({ others, piece, species, shop, adhesive }) => [[...others.values()], piece, species, shop, adhesive],
+    ({ place, laid, at }, piece, species, shop, adhesive) =>
+      glueStages(laid, at, { piece: seenAsTop(piece, at, place).piece, species, shop, adhesive }).map((stage) => ({
+        ...stage,
+        id: `${place.id}-${stage.id}`,
+        name: `${place.name[0].toUpperCase()}${place.name.slice(1)}: ${stage.name[0].toLowerCase()}${stage.name.slice(1)}`,
+      })),
+  )
+  .stage(
+    "blanks",
+    "glue-up",
+    ({ parts, piece, species, shop, adhesive }) => [parts, piece, species, shop, adhesive],
+    (parts, piece, species, shop, adhesive) => blankStages(parts, { piece, species, shop, adhesive }),
+  )
+  .stage(
+    "cutting",
+    "cutting",
+    ({ parts, rack, lay, others, piece, species, shop, geometry }) => [
+      parts,
+      rack,
+      lay.laid,
+      others,
+      piece.cutting,
+      species,
+      shop,
+      geometry,
+    ],
+    (parts, rack, laid, others, cutting, species, shop, at) =>
+      cuttingStage({
+        ...{ parts, rack, cutting, species, shop, at },
+        panels: [
+          { name: "Top", kind: "top", laid, thickness: at.core.thickness },
+          ...[...others.values()].map((each) => ({
+            name: each.place.name[0].toUpperCase() + each.place.name.slice(1),
+            kind: each.place.kind,
+            laid: each.laid,
+            thickness: each.place.thickness,
+          })),
+        ],
+      }),
+  )
+  .stage(
+    "steps",
+    "build",
+    ({ piece, geometry, parts, joints, glueUp, otherGlue, adhesive, start, year }) => [
+      piece,
+      geometry,
+      parts,
+      joints,
+      glueUp,
+      otherGlue,
+      adhesive,
+      start.value < year.driest.moisture || start.value > year.wettest.moisture,
+    ],
+    (piece, at, parts, joints, glueUp, others, adhesive, outOfRoom) => {
+      const { form, joints: choices, day, done } = piece;
+      const work = baseOf(form.kind).work;
+      const steps = stepsFor({
+        ...{ piece, at, parts, adhesive, outOfRoom, stages: glueUp, shelves: [...others.values()] },
+        work: (told) => work({ form, at, joints, choices, ...told }),
+      });
+      return scheduled(steps, day, done);
+    },
+  )
+  .stage(
+    "first",
+    "log",
+    ({ piece }) => [piece.moisture, piece.log],
+    (moisture, log) => firstMoisture({ moisture, log }),
+  )
+  .stage(
+    "recordCourse",
+    "log",
+    ({ first, start, top, geometry, surroundings }) => [
+      first.on === start.on ? top.course : null,
+      geometry.core.thickness,
+      first,
+      surroundings,
+    ],
+    (same, thickness, start, surroundings) => same ?? courseOfTop(thickness, { ...surroundings, start }),
+  )
+  .stage(
+    "record",
+    "log",
+    ({ first, start, top, geometry, species, recordCourse, strips, piece }) => [
+      first.on === start.on ? top : null,
+      geometry.core,
+      species,
+      first,
+      recordCourse,
+      strips,
+      piece.fitted,
+    ],
+    (same, { width, thickness }, species, first, course, laid, fitted) =>
+      same ??
+      topMovement({
+        ...{ width, thickness, species, start: first, course, fitted },
+        strips: laid.map((each) => ({ strip: each.strip, board: each.board, width: each.full })),
+      }),
+  )
+  .stage("predicted", "log", ({ piece, record }) => [piece.log, record], predictedWidths)
+  .stage(
+    "learned",
+    "log",
+    ({ piece, top, record, rack, species }) => [piece.log, piece.fitted, top, record.course, rack, species],
+    (log, fitted, top, course, rack, species) => learnedFrom({ log, fitted, top, course, rack, species }),
+  )
+  .stage(
+    "names",
+    "boards",
+    ({ found }) => [found],
+    ({ candidates, unfit }) => ({
+      candidates: candidates.map(({ board, width, slide }) => ({ board: board.id, width, slide })),
+      unfit: unfit.map(({ board, reason }) => ({ board: board.id, reason })),
+    }),
+  );
+
+/** What Movement says the top measures on each day its width was taken; from the second on, against the first that was taken. */
+function predictedWidths(log: Piece["log"], record: TopMovement): { on: string; width: number }[] {
+  const widths = log
+    .filter(
+      (each): each is Extract<Piece["log"][number], { kind: "width" }> => each.kind === "width" && each.what === "top",
+    )
+    .sort((a, b) => (a.on < b.on ? -1 : 1));
+  const on = (day: string) => record.changes[sampleOn(record.course, day)];
+  const from = widths.length > 1 ? widths[0].value - on(widths[0].on) : record.width;
+  return widths.map((each) => ({ on: each.on, width: from + on(each.on) }));
+}
+
+interface LearnedFacts {
+  log: Piece["log"];
+  fitted: Piece["fitted"];
+  top: TopMovement;
+  course: Course;
+  rack: readonly RackBoard[];
+  species: Species;
+}
+
+/** What the table says of a board, by its rings, beside what was measured on it. */
+function learnedFrom({ log, fitted, top, course, rack, species }: LearnedFacts): Learned[] {
+  const ofBoard = (id: string | null) => {
+    const board = rack.find((each) => each.id === id);
+    return board
+      ? boardCoefficient(species, board.ringLeft, board.ringRight)
+      : boardCoefficient(species, UNKNOWN_RINGS.left, UNKNOWN_RINGS.right);
+  };
+  const whole = top.strips.reduce((sum, strip) => sum + ofBoard(strip.board) * strip.width, 0) / top.width;
+  return learned({ log, fitted }, top, course, rack, (id) => (id === null ? whole : ofBoard(id)));
+}

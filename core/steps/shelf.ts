@@ -1,0 +1,67 @@
+import type { BaseWork } from "../construction/base/base";
+import type { Standing } from "../construction/geometry";
+import type { GlueStage } from "../glueup/stages";
+import type { Part } from "../layout/cut-list";
+import { Step, stepOf as step, TIME } from "./step";
+
+const [HOUSE, SIZE] = ["shelf-house", "shelf-size"];
+
+/**
+ * What a shelf asks for: its gluings, its size, its housings.
+ *
+ * @param gluings  of each shelf, in order
+ */
+export function shelfSteps(parts: readonly Part[], gluings: readonly GlueStage[][], { seats }: Standing): Step[] {
+  const shelf = parts.find((part) => part.id === "shelf");
+  if (!shelf) return [];
+  const glue = gluings.flatMap((stages) =>
+    stages.map((stage, i) =>
+      step({
+        id: `glue-${stage.id}`,
+        title: `Glue the ${stage.name[0].toLowerCase()}${stage.name.slice(1)}`,
+        detail: `${stage.strips.join(", ")}; ${stage.clamps.places.length} clamps, ${Math.ceil(stage.grams)} g of glue.`,
+        parts: ["shelf"],
+        // the last seam closes what the others glued
+        after: i > 0 && i === stages.length - 1 ? stages.slice(0, i).map((each) => `glue-${each.id}`) : ["mill"],
+        hours: 0.5 + stage.minutes / 60,
+        wait: TIME.seam,
+        waitFor: "seams to stop sinking",
+      }),
+    ),
+  );
+  return [
+    ...glue,
+    step({
+      id: SIZE,
+      title: "Flatten the shelf and cut it to size",
+      detail: `Length from the dry frame, ${Math.round(shelf.finished.length)} mm by the list.`,
+      parts: ["shelf"],
+      after: glue.length > 0 ? glue.map((each) => each.id) : ["mill"],
+      hours: 1,
+    }),
+    step({
+      id: HOUSE,
+      title: "Cut the housings for the shelf",
+      detail: "While each part is square and by itself: no router reaches them when the base is closed.",
+      parts: [...new Set(seats.flatMap((seat) => seat.holders))].filter((kind) => parts.some(({ id }) => id === kind)),
+      after: ["mortise"],
+      hours: 1.5,
+    }),
+  ];
+}
+
+/** The base's steps round a shelf: housings before any part is glued to another, the shelf in hand before the base is closed. */
+export function roundShelf({ steps, apart, closing }: BaseWork): Step[] {
+  return steps.map((each) =>
+    each.id === closing
+      ? {
+          ...each,
+          detail: `${each.detail} The shelf goes in with them, dry: it can't be put in afterwards.`,
+          parts: [...each.parts, "shelf"],
+          after: [...each.after, SIZE],
+        }
+      : apart.includes(each.id)
+        ? { ...each, after: [...each.after, HOUSE] }
+        : each,
+  );
+}

@@ -1,0 +1,47 @@
+/** One step of the work. `after` names the steps it waits for; hours at the bench, then hours of waiting. */
+export interface Step {
+  id: string;
+  title: string;
+  detail: string;
+  parts: string[];
+  after: string[];
+  hours: number;
+  wait: number;
+  waitFor: string;
+  caution: string;
+  check: string;
+}
+
+export interface DatedStep extends Step {
+  starts: string;
+  ready: string;
+  done: boolean;
+}
+
+/** A step from what is said of it; the rest is empty. */
+export const stepOf = (given: Partial<Step> & Pick<Step, "id" | "title" | "detail" | "hours">): Step => ({
+  parts: [],
+  after: [],
+  wait: 0,
+  waitFor: "",
+  caution: "",
+  check: "",
+  ...given,
+});
+
+/** Hours a job takes, and waits. @source common practice; the maker's own record will replace them */
+export const TIME = {
+  acclimatise: 7 * 24,
+  mill: 0.35,
+  mortise: 0.25,
+  tenon: 0.3,
+  dryFit: 1.5,
+  shape: 0.4,
+  glueFrame: 1,
+  flatten: 2.5,
+  sand: 3,
+  coat: 0.75,
+  attach: 1,
+  release: 24,
+  seam: 24,
+};

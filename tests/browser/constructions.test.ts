@@ -1,0 +1,80 @@
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import type { Piece } from "../../core/piece/schema";
+import { choose, fileOf, go, Maker, makePiece, press, saved, sitDown, typeDimension, until } from "./maker";
+
+let maker: Maker;
+let id: string;
+beforeAll(async () => {
+  maker = await sitDown();
+  id = await makePiece((piece) => ({ ...piece, name: "Trestle by hand" }));
+});
+afterAll(async () => {
+  await maker.close();
+  expect(maker.faults).toEqual([]);
+});
+const record = async () => JSON.parse(await fileOf(id)) as Piece;
+
+describe("a maker stands the dining table on a trestle, gives it a shelf, and finds it everywhere", () => {
+  it("by the small drawing; a size is typed on the large one, and undo leads back to legs", async () => {
+    const { page } = maker;
+    await go(page, `/pieces/${id}/form`);
+    await (await page.waitForSelector('::-p-xpath(//button[@role="radio"][.//text()="Trestle"])'))!.click();
+    await page.waitForSelector('g[role="button"][aria-label^="Foot length:"]');
+    await typeDimension(page, "Foot length", "640");
+    await saved(page);
+    expect([(await record()).form.kind, (await record()).form.trestle.foot.length]).toEqual(["trestle", 640]);
+    await press(page, "Undo");
+    await press(page, "Undo");
+    await until(page, () => document.querySelector('g[aria-label^="Apron depth:"]') !== null);
+    await press(page, "Redo");
+    await press(page, "Redo");
+    await page.waitForSelector('g[role="button"][aria-label^="Foot length: 640"]');
+  });
+  it("a part opens by itself, with every cut in it and the joint it belongs to", async () => {
+    const { page } = maker;
+    await press(page, "Post");
+    await page.waitForSelector('[data-scene="part-P1"]');
+    const cuts = await page.$$eval('section[aria-label="Parts"] table:last-of-type td:first-child', (cells) =>
+      cells.map((cell) => cell.textContent),
+    );
+    expect(cuts).toContain("Stretcher to post");
+  });
+  it("a shelf is chosen, and its boards are composed beside the top's: no board is in both", async () => {
+    const { page } = maker;
+    await choose(page, "Low shelf", "solid");
+    await saved(page);
+    await go(page, `/pieces/${id}/boards`);
+    for (const panel of ["The shelf", "The top"]) {
+      await press(page, panel);
+      await press(page, "Compose from the rack");
+      await page.waitForSelector('[data-search="done"]', { timeout: 40_000 });
+      await saved(page);
+    }
+    const { top, shelf } = (await record()).panels;
+    const boards = [...top.strips, ...shelf.strips].map((each) => each.board);
+    expect(shelf.strips.length).toBeGreaterThan(0);
+    expect(top.strips.length).toBeGreaterThan(2);
+    expect(new Set(boards).size).toBe(boards.length);
+  });
+  it("joints stand one at a time, gluings of top, shelf and leaves stand side by side", async () => {
+    const { page } = maker;
+    await go(page, `/pieces/${id}/joints`);
+    await press(page, "Stretcher to post");
+    await page.waitForSelector('[data-scene="joint-post+stretcher"]');
+    expect(await page.$eval("main", (each) => each.textContent)).toMatch(/Mortise, through/);
+    await go(page, `/pieces/${id}/glue-up`);
+    const names = await page.$$eval("main button[aria-pressed]", (all) => all.map((each) => each.textContent));
+    expect(names.some((name) => /Shelf: the whole panel/.test(name ?? ""))).toBe(true);
+    expect(names.some((name) => /Post from 2 leaves/.test(name ?? ""))).toBe(true);
+  });
+});
+
+it("a breadboard's tongue is typed on the drawing of what holds the top", async () => {
+  const { page } = maker;
+  const other = await makePiece((piece) => ({ ...piece, name: "Tongue" }), "Reading table");
+  await go(page, `/pieces/${other}/joints`);
+  await press(page, "Top");
+  await typeDimension(page, "Tongue length", "38");
+  await saved(page);
+  expect(JSON.parse(await fileOf(other)).form.breadboard.tongue).toBe(38);
+});

@@ -1,0 +1,33 @@
+"use client";
+import { ReactNode, useCallback, useMemo } from "react";
+import { changed, seenAsTop } from "../../core/panels/lens";
+import type { PlannedPanel } from "../../core/panels/planned";
+import type { Patch } from "../../core/piece/patch";
+import { PieceContext, usePiece } from "./PieceProvider";
+
+/** A panel beside the top in its place, for what is inside: whatever is shown and changed there is this panel's. */
+export function PanelLens({ panel, children }: { panel: PlannedPanel; children: ReactNode }) {
+  const open = usePiece();
+  const { piece, plan, edit } = open;
+  const { place, laid, lines, candidates, unfit, top } = panel;
+  const through = useCallback(
+    (label: string, patches: Patch[]) => {
+      const mine = patches.map((patch) => changed(patch, place, piece));
+      return mine.every((patch) => patch !== null)
+        ? edit(label, mine)
+        : `The ${place.name}'s length follows from what it stands between: change that under Form.`;
+    },
+    [edit, place, piece],
+  );
+  const value = useMemo(() => {
+    const seen = seenAsTop(piece, plan.geometry, place);
+    const geometry = { ...plan.geometry, ...seen.at };
+    return {
+      ...open,
+      piece: seen.piece,
+      plan: { ...plan, geometry, top, panel: { laid, lines, candidates, unfit } },
+      edit: through,
+    };
+  }, [open, piece, plan, place, laid, lines, candidates, unfit, top, through]);
+  return <PieceContext.Provider value={value}>{children}</PieceContext.Provider>;
+}
