@@ -3,19 +3,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { serveDevices } from "../../bin/devices.mjs";
-import {
-  choose,
-  fileOf,
-  go,
-  level,
-  Maker,
-  makePiece,
-  press,
-  saved,
-  sitDown,
-  typeField,
-  until,
-} from "./maker";
+import { choose, fileOf, go, level, Maker, makePiece, press, saved, sitDown, typeField, until } from "./maker";
 
 let maker: Maker;
 beforeAll(async () => {
