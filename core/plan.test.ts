@@ -10,10 +10,10 @@ import { demoBoard } from "./testing/boards";
 import { at, find, planOf, plainRack, strips, tableWith, TODAY } from "./testing/plans";
 
 const seven = at("panels.top.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"));
-const bread = at("form.construction", "breadboard");
-const channel = at("form.construction", "channel");
-const slatted = at("form.construction", "slatted");
-const framed = at("form.construction", "framed");
+const bread = at("form.ends", "breadboards");
+const channel = at("form.stiffener", "channels");
+const slatted = at("form.field", "slats");
+const framed = at("form.ends", "frame");
 const rank = { holds: 0, tight: 1, fix: 2 };
 
 /** Tables that go wrong in as many ways as there are rules. */
@@ -363,7 +363,7 @@ describe("the plan", () => {
           at("form.top.width", o.width),
           at("form.top.thickness", o.thickness),
           at("form.leg.section", o.leg),
-          at("form.apron", { depth: o.depth, thickness: o.rail, reveal: o.reveal }),
+          at("form.apron", { depth: o.depth, thickness: o.rail, reveal: o.reveal, arch: 0 }),
           at("form.overhang", { end: o.end, side: o.side }),
           at("form.crossRails", o.cross),
         );

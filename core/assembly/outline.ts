@@ -18,6 +18,8 @@ export interface Outline {
 }
 
 export const straight = (spots: readonly Spot[]): Loop => spots.map((at) => ({ at, rise: 0 }));
+/** A corner from which a straight edge goes on. */
+export const straightAt = (a: number, b: number): Corner => ({ at: [a, b], rise: 0 });
 export const rectangle = (length: number, width: number): Outline => ({
   outer: straight([
     [0, 0],

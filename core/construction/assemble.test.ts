@@ -1,28 +1,20 @@
 import { describe, expect, it } from "vitest";
 import { shared } from "../assembly/carve";
-import { AssemblyPart, bodyOf } from "../assembly/part";
+import { bodyOf } from "../assembly/part";
 import { wholeWeight } from "../assembly/weight";
 import { toPart } from "../assembly/place";
 import { weighed } from "../assembly/weight";
 import { boundsOf, bulkOf, facet, Solid, stood } from "../assembly/solid";
 import type { Vec } from "../assembly/vector";
 import type { Piece } from "../piece/schema";
+import { bodiesOfParts, clashes } from "../testing/clashes";
 import { at, legs, planOf, railJoints, tableWith } from "../testing/plans";
 
 const built = (piece: Piece) => {
   const plan = planOf(piece);
   const { parts } = plan.assembly;
-  return { plan, parts, bodies: new Map(parts.map((part) => [part.id, stood(bodyOf(part), part.place)])) };
+  return { plan, parts, bodies: bodiesOfParts(parts) };
 };
-/** Pairs of parts that fill the same room, with how much of it, mm³. */
-function clashes(parts: readonly AssemblyPart[], bodies: ReadonlyMap<string, Solid>): string[] {
-  return parts.flatMap((a, i) =>
-    parts.slice(i + 1).flatMap((b) => {
-      const both = bulkOf(shared(bodies.get(a.id)!, bodies.get(b.id)!)).volume;
-      return both > 0.5 ? [`${a.id} and ${b.id} share ${both.toFixed(0)} mm³`] : [];
-    }),
-  );
-}
 const plain = at("form.cornerBlocks", false);
 
 const TABLES: [string, Piece][] = [
@@ -41,10 +33,42 @@ const TABLES: [string, Piece][] = [
   ],
   ["two cross-rails", tableWith(plain, at("form.crossRails", 2))],
   ["loose tenons", tableWith(plain, at("joints.legRail.kind", "loose-tenon"))],
-  ["breadboards with tongues", tableWith(plain, at("form.construction", "breadboard"))],
-  ["slats", tableWith(plain, at("form.construction", "slatted"))],
-  ["a mitred frame", tableWith(plain, at("form.construction", "framed"), at("form.frame.corners", "mitred"))],
-  ["a tenoned frame", tableWith(plain, at("form.construction", "framed"), at("form.frame.corners", "tenoned"))],
+  ["breadboards with tongues", tableWith(plain, at("form.ends", "breadboards"))],
+  ["slats", tableWith(plain, at("form.field", "slats"))],
+  ["a mitred frame", tableWith(plain, at("form.ends", "frame"), at("form.frame.corners", "mitred"))],
+  ["a tenoned frame", tableWith(plain, at("form.ends", "frame"), at("form.frame.corners", "tenoned"))],
+  [
+    "rectangular legs, deeper than wide, tapered all round",
+    tableWith(plain, at("form.leg.across", 95), at("form.leg.taper", "four-faces"), at("form.leg.foot", 40)),
+  ],
+  ["arched rails", tableWith(plain, at("form.apron.arch", 30), at("form.crossRails", 2))],
+  ["stretchers all round", tableWith(plain, at("form.low.kind", "box"))],
+  [
+    "stretchers all round tapered legs, sawn to them",
+    tableWith(plain, at("form.low.kind", "box"), at("form.leg.taper", "two-faces"), at("form.leg.foot", 45)),
+  ],
+  [
+    "an H of stretchers between legs tapered all round",
+    tableWith(plain, at("form.low.kind", "h"), at("form.leg.taper", "four-faces"), at("form.leg.foot", 45)),
+  ],
+  [
+    "stretchers at the ends of rectangular legs",
+    tableWith(plain, at("form.low.kind", "ends"), at("form.leg.across", 60)),
+  ],
+  [
+    "legs up through the notched corners",
+    tableWith(plain, at("form.leg.top", "through"), at("form.overhang", { end: 0, side: 0 })),
+  ],
+  ["slats between breadboards", tableWith(plain, at("form.field", "slats"), at("form.ends", "breadboards"))],
+  [
+    "slats in a mitred frame",
+    tableWith(plain, at("form.field", "slats"), at("form.ends", "frame"), at("form.frame.corners", "mitred")),
+  ],
+  ["battens below", tableWith(plain, at("form.stiffener", "battens"), at("form.batten.count", 3))],
+  [
+    "battens under breadboards",
+    tableWith(plain, at("form.stiffener", "battens"), at("form.ends", "breadboards"), at("form.crossRails", 0)),
+  ],
   [
     "a round top",
     tableWith(plain, at("form.top.length", 900), at("form.top.width", 900), at("form.top.outline", "ellipse")),
@@ -79,7 +103,7 @@ describe("a leg-and-apron table as parts that meet", () => {
       if (listed.role === "button") continue;
       const mine = parts.filter((each) => each.kind === listed.id);
       expect([listed.id, mine.length]).toEqual([listed.id, listed.count]);
-      if (listed.role === "frame" || (listed.role === "panel" && piece.form.construction === "framed")) continue;
+      if (listed.role === "frame" || (listed.role === "panel" && piece.form.ends === "frame")) continue;
       const { least, most } = boundsOf(bodyOf(mine[0]));
       const size = [0, 1, 2].map((i) => most[i] - least[i]);
       expect(size[0], `${listed.id} is as long`).toBeCloseTo(listed.finished.length, 1);
@@ -94,7 +118,7 @@ describe("a leg-and-apron table as parts that meet", () => {
     expect(least[1]).toBeCloseTo(0, 6);
     expect(most[1]).toBeCloseTo(piece.form.height, 6);
     expect(most[0] - least[0]).toBeCloseTo(piece.form.top.length, 4);
-    if (piece.form.construction !== "breadboard") expect(most[2] - least[2]).toBeCloseTo(piece.form.top.width, 4);
+    if (piece.form.ends !== "breadboards") expect(most[2] - least[2]).toBeCloseTo(piece.form.top.width, 4);
   });
 
   it("corner blocks lie against both rails and clear the leg", () => {

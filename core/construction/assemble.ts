@@ -1,5 +1,6 @@
 import type { Assembly } from "../assembly/part";
 import type { Breadboards } from "../movement/breadboard";
+import type { Stiffeners } from "../movement/flat";
 import type { Form } from "../piece/schema";
 import { BaseGeometry, BaseJoint, baseOf } from "./base";
 import { seated, shelfParts, shelfPlaces } from "./fitting/shelf";
@@ -11,15 +12,16 @@ export interface AssembleFacts {
   at: BaseGeometry;
   joints: readonly BaseJoint[];
   breadboards: Breadboards | null;
+  stiffeners: Stiffeners | null;
 }
 
 /**
  * Every part of a piece where it stands, with its joints worked: what lies on top, what stands below.
  *
- * @example const { parts } = assemble({ form: piece.form, at: plan.geometry, joints: plan.joints, breadboards: plan.breadboards });
+ * @example const { parts } = assemble({ form: piece.form, at: plan.geometry, joints: plan.joints, breadboards: plan.breadboards, stiffeners: plan.stiffeners });
  */
-export function assemble({ form, at, joints, breadboards }: AssembleFacts): Assembly {
-  const top = tableTop({ form, at, breadboards });
+export function assemble({ form, at, joints, breadboards, stiffeners }: AssembleFacts): Assembly {
+  const top = tableTop({ form, at, breadboards, stiffeners });
   const panel = top.filter((part) => part.role === "panel" || part.role === "slat");
   const ends = top.filter((part) => !panel.includes(part));
   const places = shelfPlaces(form, at.seats);

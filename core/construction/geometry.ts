@@ -57,6 +57,8 @@ export interface Standing {
   /** what touches the floor */
   feet: Footprint[];
   seats: Seat[];
+  /** what posts that run up level with the top take from each of its corners, and the gap beside them in that; null where none do */
+  through: { length: number; width: number; gap: number } | null;
   /** thick stock that stands on its end or its edge, the widest first: its kind, how a sentence begins with it, its widest side */
   sticks: { kind: string; said: string; section: number }[];
   /** free height for knees, and free length for chairs along a side */

@@ -9,5 +9,5 @@ export function preview(form: Form, choices: JointChoices, shop: Shop): { geomet
   const base = baseOf(form.kind);
   const geometry = base.place(form, []);
   const joints = base.joints(geometry, form, choices, shop);
-  return { geometry, assembly: assemble({ form, at: geometry, joints, breadboards: null }) };
+  return { geometry, assembly: assemble({ form, at: geometry, joints, breadboards: null, stiffeners: null }) };
 }

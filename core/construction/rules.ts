@@ -18,6 +18,7 @@ export const FORM_RULES: ((facts: FormFacts) => Verdict | null)[] = [
   topThickness,
   sideOverhang,
   endOverhang,
+  postsAtCorners,
   topWeight,
 ];
 
@@ -56,7 +57,8 @@ function topThickness({ at, form }: FormFacts) {
   );
 }
 
-function sideOverhang({ form }: FormFacts) {
+function sideOverhang({ form, at }: FormFacts) {
+  if (at.through) return null;
   return usualRange(
     "form.side-overhang",
     "top",
@@ -68,7 +70,8 @@ function sideOverhang({ form }: FormFacts) {
   );
 }
 
-function endOverhang({ form }: FormFacts): Verdict {
+function endOverhang({ form, at }: FormFacts): Verdict | null {
+  if (at.through) return null;
   const most = 300;
   const level = form.overhang.end < 20 ? "tight" : grade(form.overhang.end, "at most", most, 400);
   return verdict({
@@ -88,6 +91,28 @@ function endOverhang({ form }: FormFacts): Verdict {
     sense: "at most",
     unit: "mm",
     remedies: level === "holds" ? [] : [set("Make it 40 mm", ["form", "overhang", "end"], 40)],
+  });
+}
+
+/** Posts that come up through the corners stand at the top's edges: what overhangs is cut away with the notch. */
+function postsAtCorners({ form, at }: FormFacts): Verdict | null {
+  if (!at.through) return null;
+  const most = Math.max(form.overhang.end, form.overhang.side);
+  return verdict({
+    id: "form.posts-at-corners",
+    stage: "form",
+    subject: ["top", "leg"],
+    level: most > 0 ? "tight" : "holds",
+    text:
+      most > 0
+        ? `The notches take ${mm(most)} of top outside the legs as well`
+        : "Legs stand level with the top’s edges in its corners",
+    why: "A leg that runs up through a corner stands flush with both edges: nothing overhangs it there.",
+    limit: 0,
+    actual: most,
+    sense: "at most",
+    unit: "mm",
+    remedies: most > 0 ? [set("Bring the legs out to the edges", ["form", "overhang"], { end: 0, side: 0 })] : [],
   });
 }
 

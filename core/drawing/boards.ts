@@ -1,7 +1,7 @@
 import { standsTo } from "../construction/geometry";
 import type { Plan } from "../plan/derived";
 import type { Piece } from "../piece/schema";
-import { outlineOf } from "../construction/top/outline";
+import { outlineOf, shapedTop } from "../construction/top/outline";
 import { alignmentPlaces } from "../glueup/alignment";
 import type { Shop } from "../piece/shop";
 import { Board, narrowest } from "../stock/board";
@@ -53,7 +53,7 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
     });
   }
   if (panel.laid.length === 0) items.push(rect(0, 0, length, width, "hidden", "top"));
-  const { top } = piece.form;
+  const top = shapedTop(piece.form.top, at);
   if (length === at.top.length) {
     if (top.outline !== "rectangle")
       items.push({

@@ -68,12 +68,14 @@ function pegInSlot(plan: Plan, piece: Piece, { id, play }: Governing, moved: num
 
 /** A button, bolt, screw or plate in the room it has. */
 function bodyInSlot(plan: Plan, piece: Piece, { id, play, what }: Governing, moved: number, day: string): Scene {
-  const kind = plan.channels ? "bolt" : piece.joints.fastening;
+  const kind = plan.stiffeners ? "bolt" : piece.joints.fastening;
   const width =
     kind === "button"
       ? piece.joints.buttons.width
       : kind === "bolt"
-        ? piece.form.channel.bolt
+        ? plan.stiffeners?.kind === "battens"
+          ? piece.form.batten.screw
+          : piece.form.channel.bolt
         : kind === "slotted"
           ? piece.joints.slotted.screw
           : kind === "oversized"

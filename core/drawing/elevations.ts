@@ -3,6 +3,7 @@ import { AssemblyPart, standingBody } from "../assembly/part";
 import { Solid, stood } from "../assembly/solid";
 import { cross, dot } from "../assembly/vector";
 import { baseOf } from "../construction/base";
+import { TOP_NAMES } from "../piece/movement-choices";
 import type { Form } from "../piece/schema";
 import type { Plan } from "../plan/derived";
 import { EdgeLine, linesOf } from "./edges";
@@ -122,13 +123,13 @@ export function topChoiceScene(drawable: Drawable): Scene {
   const parts = drawable.assembly.parts.filter((part) => TOP_KINDS.includes(part.kind));
   return {
     id: "top-choice",
-    title: drawable.form.construction,
+    title: `${TOP_NAMES.field[drawable.form.field]}, at its ends ${TOP_NAMES.ends[drawable.form.ends].toLowerCase()}`,
     margin: [4, 4, 4, 4],
     bounds: { x: -length / 2, y: -width / 2, w: length, h: width },
     items: viewItems({ ...drawable, assembly: { parts } }, VIEWS.plan, false),
   };
 }
-const TOP_KINDS = ["top", "slat", "frame-long", "frame-end", "end-board"];
+const TOP_KINDS = ["top", "slat", "frame-long", "frame-end", "end-board", "batten"];
 
 /** A view over the floor's line, with what the top's edge shows. */
 function elevation(drawable: Drawable, view: View, wide: number, hidden: boolean): Item[] {

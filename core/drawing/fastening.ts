@@ -45,7 +45,7 @@ export function fasteningScene(plan: Plan, piece: Piece): Scene {
       ...items,
     ],
   });
-  switch (piece.form.construction === "slatted" ? "slat" : joints.fastening) {
+  switch (piece.form.field === "slats" ? "slat" : joints.fastening) {
     case "slat":
       return {
         ...body("slat", `A slat screwed down to the ${across?.said ?? "rail"} through one clearance hole.`, [
@@ -229,7 +229,7 @@ export function holdingScene(plan: Plan, piece: Piece): Scene | null {
       items,
     };
   }
-  if (plan.channels) {
+  if (plan.stiffeners?.kind === "channels") {
     const { slot, bolt, washer } = piece.form.channel;
     const items: Item[] = [
       {

@@ -14,7 +14,7 @@ const trestle = at("form.kind", "trestle");
 const PIECES: [string, Piece][] = [
   ["a table with tapered legs", tableWith(at("form.leg.taper", "four-faces"), at("form.leg.foot", 40))],
   ["a table with a shelf", tableWith(at("form.shelf.kind", "solid"))],
-  ["slats over cross-rails", tableWith(at("form.construction", "slatted"), at("form.crossRails", 2))],
+  ["slats over cross-rails", tableWith(at("form.field", "slats"), at("form.crossRails", 2))],
   ["a round top", tableWith(at("form.top.outline", "ellipse"))],
   ["a trestle with struts", tableWith(trestle, at("form.trestle.struts.joint", "tenoned"))],
   [

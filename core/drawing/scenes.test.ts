@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { at, legs, plainRack, planOf, sectionOf, strips, tableWith } from "../testing/plans";
+import { USUAL_LEG } from "../piece/base-choices";
 import { USUAL_SHOP } from "../piece/shop";
 import { boardScene, panelScene } from "./boards";
 import { cuttingScene } from "./cutting";
@@ -17,7 +18,7 @@ import { endGrainScene, movementScene } from "./top";
 
 const piece = tableWith(
   at("panels.top.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7")),
-  at("form.leg", { section: 80, taper: "two-faces", foot: 50, make: "solid" }),
+  at("form.leg", { ...USUAL_LEG, section: 80, taper: "two-faces", foot: 50, make: "solid" }),
 );
 const plan = planOf(piece);
 const drawable = { ...plan, form: piece.form };
@@ -43,7 +44,13 @@ const scenes: Scene[] = [
   ),
 ];
 const others = [
-  ...(["breadboard", "channel", "slatted", "framed"] as const).map((kind) => [at("form.construction", kind)]),
+  [at("form.ends", "breadboards")],
+  [at("form.ends", "frame")],
+  [at("form.field", "slats")],
+  [at("form.field", "slats"), at("form.ends", "breadboards")],
+  [at("form.field", "slats"), at("form.ends", "frame")],
+  [at("form.stiffener", "channels")],
+  [at("form.stiffener", "battens"), at("form.ends", "breadboards")],
   ...(["figure-8", "z-clip", "slotted", "oversized", "loose", "screwed"] as const).map((kind) => [
     at("joints.fastening", kind),
   ]),

@@ -1,4 +1,5 @@
 import { standsTo } from "../construction/geometry";
+import { slatLines } from "../construction/top/core";
 import type { Plan } from "../plan/derived";
 import type { Piece } from "../piece/schema";
 import { sampleDate } from "../movement/course";
@@ -23,6 +24,7 @@ export function movementScene(plan: Plan, piece: Piece, sample: number, exaggera
   const items: Item[] = [
     ...(slatted ? slatItems(plan, piece, now, exaggeration) : panelItems(plan, piece, sample, exaggeration)),
     ...heldItems(plan, piece, sample),
+    ...stiffenerItems(plan, piece),
   ];
   const bad = (id: string) => plan.verdicts.some((each) => each.level === "fix" && each.subject.includes(id));
   if (!plan.breadboards) items.push(...fastenerItems(plan, piece, sample, bad));
@@ -140,56 +142,91 @@ function panelItems(plan: Plan, piece: Piece, sample: number, exaggeration: numb
 
 /** Slats, each about its own middle; the rails below show through the gaps. */
 function slatItems({ geometry: at, species, top }: Plan, piece: Piece, now: number, exaggeration: number): Item[] {
-  const pitch = at.core.width + piece.form.slats.gap;
   const bearers = at.bearers.filter((each) => each.run === "across");
+  const under = bearers.filter((each) => Math.abs(each.at) < at.core.shoulder / 2);
   const wide = (change: number) => Math.max(1, at.core.width + change * exaggeration);
   return [
     ...bearers.map((each): Item => {
       const { at: x, thickness, kind } = each;
       return rect(x - thickness / 2, -at.frame.width / 2, thickness, at.frame.width, "hidden", kind);
     }),
-    ...Array.from({ length: at.core.count }, (_, i) => -at.top.width / 2 + at.core.width / 2 + i * pitch).flatMap(
-      (y, i): Item[] => [
-        {
-          kind: "wood",
-          x: -at.top.length / 2,
-          y: y - wide(now) / 2,
-          w: at.top.length,
-          h: wide(now),
-          colour: species.colour,
-          seed: 61 + i,
-          grain: "x",
-          id: "slat",
-        },
-        {
-          kind: "rect",
-          x: -at.top.length / 2,
-          y: y - wide(top.wet.change) / 2,
-          w: at.top.length,
-          h: wide(top.wet.change),
-          ink: "layout",
-          id: "outline-wet",
-        },
-        ...bearers.flatMap(({ at: x }): Item[] =>
-          (piece.form.slats.screws === "one"
-            ? [0]
-            : [-piece.form.slats.screwSpread / 2, piece.form.slats.screwSpread / 2]
-          ).map((off) => ({ kind: "circle", x, y: y + off, r: 5, ink: "peg", id: "slat" })),
-        ),
-      ],
-    ),
+    ...slatLines(piece.form, at).flatMap((y, i): Item[] => [
+      {
+        kind: "wood",
+        x: -at.core.shoulder / 2,
+        y: y - wide(now) / 2,
+        w: at.core.shoulder,
+        h: wide(now),
+        colour: species.colour,
+        seed: 61 + i,
+        grain: "x",
+        id: "slat",
+      },
+      {
+        kind: "rect",
+        x: -at.core.shoulder / 2,
+        y: y - wide(top.wet.change) / 2,
+        w: at.core.shoulder,
+        h: wide(top.wet.change),
+        ink: "layout",
+        id: "outline-wet",
+      },
+      ...under.flatMap(({ at: x }): Item[] =>
+        (piece.form.slats.screws === "one"
+          ? [0]
+          : [-piece.form.slats.screwSpread / 2, piece.form.slats.screwSpread / 2]
+        ).map((off) => ({ kind: "circle", x, y: y + off, r: 5, ink: "peg", id: "slat" })),
+      ),
+    ]),
   ];
 }
 
-/** End boards with their pegs and slots, frame, or channels. */
+/** Channels let in, or battens below, with their bolts or screws in their slots. */
+function stiffenerItems({ geometry: at, stiffeners }: Plan, piece: Piece): Item[] {
+  if (!stiffeners) return [];
+  const steel = stiffeners.kind === "channels";
+  const wide = steel ? 32 : piece.form.batten.width;
+  const slot = steel ? piece.form.channel.slot : piece.form.batten.slot;
+  return stiffeners.x.flatMap((x): Item[] => [
+    ...(steel ? [rect(x - 20, -stiffeners.groove / 2, 40, stiffeners.groove, "hidden", "top")] : []),
+    rect(
+      x - wide / 2,
+      -stiffeners.length / 2,
+      wide,
+      stiffeners.length,
+      steel ? "tool" : "hidden",
+      steel ? "top" : "batten",
+    ),
+    ...stiffeners.bolts.flatMap((bolt): Item[] => [
+      ...(bolt.fixed
+        ? []
+        : [
+            {
+              kind: "rect",
+              x: x - 5,
+              y: bolt.at - at.top.width / 2 - slot / 2,
+              w: 10,
+              h: slot,
+              ink: "hole",
+              round: 5,
+              id: bolt.id,
+            } as Item,
+          ]),
+      { kind: "circle", x, y: bolt.at - at.top.width / 2, r: 5, ink: "peg", id: bolt.id },
+    ]),
+  ]);
+}
+
+/** End boards with their pegs and slots, or a frame. */
 function heldItems(plan: Plan, piece: Piece, sample: number): Item[] {
-  const { geometry: at, species, top, breadboards, channels, framed } = plan;
+  const { geometry: at, species, top, breadboards, framed, slats } = plan;
+  const panel = slats ? at.top.width : at.core.width;
   const { length, width } = at.top;
   if (breadboards) {
     const wide = piece.form.breadboard.width;
     const held = breadboards.pegs.find((each) => each.fixed)!;
     // what it is longer lies beyond each edge by how far that is from the fixed peg
-    const first = -at.core.width / 2 - ((breadboards.length - at.core.width) * held.at) / at.core.width;
+    const first = slats ? -breadboards.length / 2 : -panel / 2 - ((breadboards.length - panel) * held.at) / panel;
     return [-1, 1].flatMap((side): Item[] => {
       const x = side < 0 ? -length / 2 : length / 2 - wide;
       const moved = (peg: (typeof breadboards.pegs)[number]) =>
@@ -207,7 +244,7 @@ function heldItems(plan: Plan, piece: Piece, sample: number): Item[] {
           id: "end-board",
         },
         ...breadboards.pegs.flatMap((peg): Item[] => {
-          const y = peg.at - at.core.width / 2;
+          const y = peg.at - panel / 2;
           const bad = plan.verdicts.some((each) => each.level === "fix" && each.subject.includes(peg.id));
           const out = Math.sign(peg.at - held.at) * peg.setOff;
           return [
@@ -232,7 +269,7 @@ function heldItems(plan: Plan, piece: Piece, sample: number): Item[] {
       ];
     });
   }
-  if (framed) {
+  if (framed || piece.form.ends === "frame") {
     const wide = piece.form.frame.width;
     const mitred = piece.form.frame.corners === "mitred";
     return [
@@ -272,29 +309,6 @@ function heldItems(plan: Plan, piece: Piece, sample: number): Item[] {
           )
         : []),
     ];
-  }
-  if (channels) {
-    return channels.x.flatMap((x): Item[] => [
-      rect(x - 20, -channels.groove / 2, 40, channels.groove, "hidden", "top"),
-      rect(x - 16, -channels.length / 2, 32, channels.length, "tool", "top"),
-      ...channels.bolts.flatMap((bolt): Item[] => [
-        ...(bolt.fixed
-          ? []
-          : [
-              {
-                kind: "rect",
-                x: x - 5,
-                y: bolt.at - width / 2 - piece.form.channel.slot / 2,
-                w: 10,
-                h: piece.form.channel.slot,
-                ink: "hole",
-                round: 5,
-                id: bolt.id,
-              } as Item,
-            ]),
-        { kind: "circle", x, y: bolt.at - width / 2, r: 5, ink: "peg", id: bolt.id },
-      ]),
-    ]);
   }
   return [];
 }

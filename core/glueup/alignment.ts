@@ -1,5 +1,5 @@
 import type { PieceGeometry } from "../construction/geometry";
-import { keptAt } from "../construction/top/outline";
+import { keptAt, shapedTop } from "../construction/top/outline";
 import type { Piece } from "../piece/schema";
 import type { LaidStrip } from "../stock/rules";
 
@@ -23,14 +23,14 @@ export interface AlignmentPlace {
  */
 export function alignmentPlaces(
   laid: readonly LaidStrip[],
-  at: Pick<PieceGeometry, "core" | "top">,
+  at: Pick<PieceGeometry, "core" | "top" | "through">,
   piece: Pick<Piece, "choices" | "form">,
 ): AlignmentPlace[] {
   if (piece.choices.alignment === "none") return [];
   const { core } = at;
   const whole = core.length === at.top.length;
   const top = {
-    ...piece.form.top,
+    ...shapedTop(piece.form.top, at),
     length: core.length,
     width: core.width,
     ...(whole ? {} : { outline: "rectangle" as const, cutouts: [] }),

@@ -87,7 +87,7 @@ describe("alignment aids", () => {
     }
   });
   it("keep clear of the tongue of a breadboard's panel", () => {
-    const { places, plan } = aided(at("form.construction", "breadboard"));
+    const { places, plan } = aided(at("form.ends", "breadboards"));
     for (const { x } of places)
       expect(Math.abs(x)).toBeLessThanOrEqual(plan.geometry.core.shoulder / 2 - ALIGN_CLEAR + 0.1);
   });

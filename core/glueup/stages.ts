@@ -75,7 +75,7 @@ const CLAMP_SPACING = { least: 200, most: 300 };
  */
 export function glueStages(
   laid: readonly LaidStrip[],
-  at: Pick<PieceGeometry, "core" | "top">,
+  at: Pick<PieceGeometry, "core" | "top" | "through">,
   facts: GlueFacts,
 ): GlueStage[] {
   if (laid.length === 0) return [];

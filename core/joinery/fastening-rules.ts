@@ -12,7 +12,7 @@ export const FASTENING_RULES: ((facts: FasteningFacts) => Verdict | null)[] = [g
 
 function grooveClear({ piece, at }: FasteningFacts): Verdict | null {
   const { fastening, buttons, zClip } = piece.joints;
-  if (piece.form.construction === "slatted" || (fastening !== "button" && fastening !== "z-clip")) return null;
+  if (piece.form.field === "slats" || (fastening !== "button" && fastening !== "z-clip")) return null;
   const [groove, path, name] =
     fastening === "button"
       ? [buttons.grooveDepth, ["joints", "buttons", "grooveDepth"], "button"]

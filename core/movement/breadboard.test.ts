@@ -9,7 +9,7 @@ import { topMovement } from "./year";
 
 const form = (choice: Partial<typeof USUAL_TOP.breadboard>) => ({
   ...freshPiece("t", "2026-11-23").form,
-  construction: "breadboard" as const,
+  ends: "breadboards" as const,
   breadboard: { ...USUAL_TOP.breadboard, ...choice },
 });
 
@@ -62,7 +62,7 @@ describe("breadboard slots against a plain independent calculation, 500 random t
     );
   });
   it("a slot that is not set off is as long both ways as its longer travel, and both remedies let the pegs go", () => {
-    const bread = [at("form.construction", "breadboard"), at("form.breadboard.setOff", false), at("moisture.value", 7)];
+    const bread = [at("form.ends", "breadboards"), at("form.breadboard.setOff", false), at("moisture.value", 7)];
     const plan = planOf(tableWith(...bread));
     for (const peg of plan.breadboards!.pegs.filter((each) => !each.fixed))
       expect(peg.need).toBeCloseTo(10 + 2 * Math.max(Math.abs(peg.wet), Math.abs(peg.dry)) + 1, 9);
@@ -108,7 +108,7 @@ describe("a breadboard fixed at an edge", () => {
 });
 
 describe("verdicts of a breadboard top", () => {
-  const bread = at("form.construction", "breadboard");
+  const bread = at("form.ends", "breadboards");
   it("slots cut to what is computed let the pegs travel, short ones bind and say when", () => {
     expect(find(planOf(tableWith(bread)), "movement.pegs").level).toBe("holds");
     const short = find(

@@ -1,3 +1,5 @@
+import type { PieceGeometry } from "../construction/geometry";
+import { slatLines } from "../construction/top/core";
 import type { Form } from "../piece/schema";
 import { SAMPLES_A_YEAR, sampleDate } from "./course";
 import { widthChange } from "./width";
@@ -104,8 +106,27 @@ export function breadboards(form: Form, top: TopMovement, fixed: "centre" | "fro
   };
 }
 
+/** End boards across slats: each slat is held at its own middle, so that no peg needs a slot. @param top  one slat through its years */
+export function slatEnds(form: Form, at: Pick<PieceGeometry, "core" | "top">, top: TopMovement): Breadboards {
+  const { breadboard: choice, slats } = form;
+  const whole = at.top.width;
+  const length = endBoardLength(choice, { ...top, width: whole });
+  const over = (length - whole) / 2;
+  const pegs = slatLines(form, at).map((z, i): Peg => ({
+    ...{ id: `peg-${i + 1}`, at: whole / 2 - z, fixed: true, dry: 0, wet: 0 },
+    ...{ slot: choice.peg, need: choice.peg, setOff: 0, room: { dry: 0, wet: 0 } },
+  }));
+  return {
+    ...{ length, pegs, flush: [] },
+    tongue: { length: choice.tongue, thickness: choice.thickness ?? Math.round((top.thickness / 3) * 2) / 2 },
+    proud: { dry: over - top.dry.change / 2, wet: over - top.wet.change / 2 },
+    // in one groove two tongues have the gap of their slats between them
+    mortise: { need: Math.max(0, top.wet.change), has: slats.gap },
+  };
+}
+
 /** End boards by school: longer than the panel ever is, flush today, or flush in the middle of the year. mm */
-function endBoardLength(choice: Form["breadboard"], top: TopMovement): number {
+function endBoardLength(choice: Form["breadboard"], top: Pick<TopMovement, "width" | "wet" | "dry">): number {
   switch (choice.school) {
     case "long":
       return Math.ceil((top.width + Math.max(0, top.wet.change)) * 2) / 2;

@@ -38,7 +38,7 @@ describe("two choices side by side", () => {
     expect(differences({ plan, piece }, { plan, piece })).toEqual([]);
   });
   it("breadboards bring their end boards into the parts", () => {
-    const there = applyPatches(piece, all.find((each) => each.id === "Top-breadboard")!.patches);
+    const there = applyPatches(piece, all.find((each) => each.id === "Ends-breadboards")!.patches);
     expect(
       differences({ plan, piece }, { plan: planOf(there), piece: there }).find((row) => row.what === "Parts"),
     ).toBeDefined();

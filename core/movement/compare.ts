@@ -3,7 +3,7 @@ import type { Plan } from "../plan/derived";
 import type { Piece } from "../piece/schema";
 import type { Patch } from "../piece/patch";
 import type { Species } from "../wood/species";
-import { CONSTRUCTION_NAMES } from "../piece/movement-choices";
+import { TOP_NAMES } from "../piece/movement-choices";
 import { coefficientAt } from "./coefficient";
 import { FASTENING_NAMES } from "./fastenings";
 import { FILMS } from "./finish";
@@ -48,7 +48,19 @@ export function alternatives(piece: Piece, species: Species): Alternative[] {
       ? { ...each, patches: [...each.patches, { path: ["panels", "top", "strips"], value: [] }] }
       : each;
   return [
-    ...others("Top", CONSTRUCTION_NAMES, piece.form.construction, ["form", "construction"]),
+    ...others("Field", TOP_NAMES.field, piece.form.field, ["form", "field"]),
+    ...others(
+      "Ends",
+      { none: "Nothing at its ends", breadboards: "Breadboard ends", frame: "A frame round it" },
+      piece.form.ends,
+      ["form", "ends"],
+    ),
+    ...others(
+      "Flat by",
+      { none: "Nothing below", channels: "Steel channels let in", battens: "Battens below" },
+      piece.form.stiffener,
+      ["form", "stiffener"],
+    ),
     unboarded(ring("quarter", "All quarter-sawn", QUARTER_SAWN)),
     unboarded(ring("flat", "All flat-sawn", 0)),
     ...others("Finish", Object.fromEntries(films) as Record<Piece["finish"], string>, piece.finish, ["finish"]),

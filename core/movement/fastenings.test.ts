@@ -80,10 +80,10 @@ describe("fasteners under a top", () => {
     expect(
       fasteningNeeds(
         joints("slotted"),
-        planOf(tableWith(at("joints.fastening", "slotted"), at("form.construction", "framed"))).fasteners,
+        planOf(tableWith(at("joints.fastening", "slotted"), at("form.ends", "frame"))).fasteners,
       ).every((each) => each.need.wet === 0),
     ).toBe(true);
-    expect(planOf(tableWith(at("form.construction", "slatted"))).fasteners).toEqual([]);
+    expect(planOf(tableWith(at("form.field", "slats"))).fasteners).toEqual([]);
   });
   it("no wooden buttons are cut for another fastening", () => {
     expect(planOf(tableWith(at("joints.fastening", "z-clip"))).parts.some((part) => part.id === "button")).toBe(false);

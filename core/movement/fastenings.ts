@@ -38,13 +38,13 @@ export function fastenersFor(
   top: TopMovement,
 ): Fastener[] {
   const { form, joints, choices } = piece;
-  if (form.construction === "slatted") return [];
+  if (form.field === "slats") return [];
   const kind = joints.fastening;
   const width = kind === "button" ? joints.buttons.width : FASTENER_WIDTH;
   const line = fixedLine(choices.fixedLine, at.top.width);
   // a framed top is held by its frame, which moves along its grain only; the panel in it goes its own way
   const travels =
-    form.construction === "framed" ? () => ({ dry: 0, wet: 0 }) : (fromFront: number) => travel(top, fromFront, line);
+    form.ends === "frame" ? () => ({ dry: 0, wet: 0 }) : (fromFront: number) => travel(top, fromFront, line);
   return placeFasteners(at, FASTENING_NAMES[kind].id, { width, spacing: joints.buttons.spacing }, travels);
 }
 

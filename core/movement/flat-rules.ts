@@ -83,8 +83,9 @@ function pegs({ piece, breadboards, top }: MovementFacts): Verdict | null {
 }
 
 /** Pegs too near one another are not drilled, or the tongue splits: on a narrow top fewer fit than are asked for. */
-function pegsFit({ piece, breadboards, top }: MovementFacts): Verdict | null {
-  if (!breadboards) return null;
+function pegsFit({ piece, breadboards, slats, top }: MovementFacts): Verdict | null {
+  // slats have one each
+  if (!breadboards || slats) return null;
   const { pegs: asked, peg } = piece.form.breadboard;
   const fit = breadboards.pegs.length;
   return verdict({
@@ -106,7 +107,7 @@ function pegsFit({ piece, breadboards, top }: MovementFacts): Verdict | null {
   });
 }
 
-function endBoardLength({ piece, breadboards, top }: MovementFacts): Verdict | null {
+function endBoardLength({ piece, breadboards, slats, top, at }: MovementFacts): Verdict | null {
   if (!breadboards) return null;
   const { dry, wet } = breadboards.proud;
   const { school } = piece.form.breadboard;
@@ -122,7 +123,7 @@ function endBoardLength({ piece, breadboards, top }: MovementFacts): Verdict | n
       wet < -FLAT_LIMITS.shy
         ? `The panel stands ${fine(-wet)} past its breadboards in ${top.wet.name}`
         : `Breadboards stand ${fine(Math.max(0, dry))} proud in ${top.dry.name}`,
-    why: `${school === "long" ? "Left long on purpose so that they are never shy" : school === "flush-today" ? "Flush on the day they were fitted" : "Flush in the middle of the year"}: ${fine(breadboards.length)} long against ${fine(top.width)} of panel today.${flush}`,
+    why: `${school === "long" ? "Left long on purpose so that they are never shy" : school === "flush-today" ? "Flush on the day they were fitted" : "Flush in the middle of the year"}: ${fine(breadboards.length)} long against ${slats ? `${fine(at.top.width)} of slats` : `${fine(top.width)} of panel`} today.${flush}`,
     limit: FLAT_LIMITS.proud,
     actual: round1(Math.max(Math.abs(dry), Math.abs(wet))),
     sense: "at most",
@@ -137,8 +138,9 @@ function endBoardLength({ piece, breadboards, top }: MovementFacts): Verdict | n
   });
 }
 
-function mortiseEnds({ piece, breadboards, top }: MovementFacts): Verdict | null {
-  if (!breadboards) return null;
+function mortiseEnds({ piece, breadboards, slats, top }: MovementFacts): Verdict | null {
+  // slats share one groove: their gaps are judged
+  if (!breadboards || slats) return null;
   const { need, has } = breadboards.mortise;
   const level: Level = has < need ? "fix" : piece.form.breadboard.endGap < FLAT_LIMITS.endGap ? "tight" : "holds";
   const gap = Math.max(25, Math.ceil(need + 8));
@@ -162,7 +164,7 @@ function mortiseEnds({ piece, breadboards, top }: MovementFacts): Verdict | null
   });
 }
 
-function shoulder({ piece, breadboards }: MovementFacts): Verdict | null {
+function shoulder({ piece, breadboards, slats }: MovementFacts): Verdict | null {
   if (!breadboards) return null;
   const { drawOffset, glued } = piece.form.breadboard;
   const { low, high } = FLAT_LIMITS.drawOffset;
@@ -180,7 +182,7 @@ function shoulder({ piece, breadboards }: MovementFacts): Verdict | null {
           : glued > FLAT_LIMITS.glued
             ? `${mm(glued)} glued across the grain is long`
             : `Pegs draw the shoulder by ${fine(drawOffset)}`,
-    why: `Peg holes in the tongue stand ${low} to ${high} mm nearer the shoulder. Glue ${mm(glued)} of tongue at the fixed peg; the other pegs are glued in the end board only.`,
+    why: `Peg holes in the tongue stand ${low} to ${high} mm nearer the shoulder. ${slats ? `Glue the middle of each slat’s tongue, ${mm(Math.min(glued, slats.width / 3))} at most.` : `Glue ${mm(glued)} of tongue at the fixed peg; the other pegs are glued in the end board only.`}`,
     limit: drawOffset > high ? high : low,
     actual: drawOffset,
     sense: drawOffset > high ? "at most" : "at least",
@@ -237,24 +239,32 @@ function tongueSize({ piece, breadboards, at }: MovementFacts): Verdict | null {
   });
 }
 
-function channelSlots({ piece, channels, top }: MovementFacts): Verdict | null {
-  if (!channels) return null;
-  const moving = channels.bolts.filter((each) => !each.fixed);
+function channelSlots({ piece, stiffeners, top }: MovementFacts): Verdict | null {
+  if (!stiffeners) return null;
+  const moving = stiffeners.bolts.filter((each) => !each.fixed);
+  const steel = stiffeners.kind === "channels";
+  const said = steel
+    ? { one: "bolt", many: "Bolts of the channel", each: "channel", all: "channels" }
+    : { one: "screw", many: "Screws of the battens", each: "batten", all: "battens" };
+  const group = steel ? "channel" : "batten";
+  const { slot: has, bolt: size } = steel
+    ? piece.form.channel
+    : { slot: piece.form.batten.slot, bolt: piece.form.batten.screw };
   if (moving.length === 0)
     return verdict({
       id: "movement.channel-slots",
       stage: "movement",
       subject: ["top"],
       level: "fix",
-      text: "One bolt a channel can't hold the top flat",
-      why: `Across ${mm(top.width)} no second bolt fits 90 mm from the edge. A top this narrow needs no channel.`,
-      remedies: [set("Leave the channels out", ["form", "construction"], "solid")],
+      text: `One ${said.one} a ${said.each} can't hold the top flat`,
+      why: `Across ${mm(top.width)} no second ${said.one} fits in from the edge. A top this narrow needs no ${said.each}.`,
+      remedies: [set(`Leave the ${said.all} out`, ["form", "stiffener"], "none")],
     });
   const short = (bolt: (typeof moving)[number]) =>
     Math.min(bolt.room.wet - Math.max(0, bolt.wet), bolt.room.dry + Math.min(0, bolt.dry));
   const worst = moving.reduce((a, b) => (short(b) < short(a) ? b : a));
   const left = short(worst);
-  const slot = Math.ceil(piece.form.channel.bolt + 2 * Math.max(Math.abs(worst.dry), Math.abs(worst.wet)) + 1);
+  const slot = Math.ceil(size + 2 * Math.max(Math.abs(worst.dry), Math.abs(worst.wet)) + 1);
   const level: Level = left < 0 ? "fix" : left < FLAT_LIMITS.clearance ? "tight" : "holds";
   return verdict({
     id: "movement.channel-slots",
@@ -263,23 +273,24 @@ function channelSlots({ piece, channels, top }: MovementFacts): Verdict | null {
     level,
     text:
       level === "fix"
-        ? `Bolts of the channel bind in ${worst.room.wet - worst.wet < worst.room.dry + worst.dry ? top.wet.name : top.dry.name}`
+        ? `${said.many} bind in ${worst.room.wet - worst.wet < worst.room.dry + worst.dry ? top.wet.name : top.dry.name}`
         : level === "tight"
-          ? `Bolts of the channel close to ${fine(left)}`
-          : "Bolts slide in the channel all year",
-    why: `The outer bolts go out ${fine(Math.max(0, worst.wet))} and in ${fine(Math.max(0, -worst.dry))}; a ${fine(piece.form.channel.slot)} slot for a ${fine(piece.form.channel.bolt)} bolt gives ${fine(worst.room.wet)} and ${fine(worst.room.dry)}.`,
+          ? `${said.many} close to ${fine(left)}`
+          : `${said.many} slide all year`,
+    why: `The outer ones go out ${fine(Math.max(0, worst.wet))} and in ${fine(Math.max(0, -worst.dry))}; a ${fine(has)} slot for a ${fine(size)} ${said.one} gives ${fine(worst.room.wet)} and ${fine(worst.room.dry)}.`,
     limit: round1(worst.need),
-    actual: piece.form.channel.slot,
+    actual: has,
     sense: "at least",
     unit: "mm",
     source: TRAVEL,
-    remedies: level === "holds" ? [] : [set(`Order slots of ${slot} mm`, ["form", "channel", "slot"], slot)],
+    remedies:
+      level === "holds" ? [] : [set(`${steel ? "Order" : "Cut"} slots of ${slot} mm`, ["form", group, "slot"], slot)],
   });
 }
 
-function channelEnds({ piece, channels, top }: MovementFacts): Verdict | null {
-  if (!channels) return null;
-  const { need, has } = channels.ends;
+function channelEnds({ piece, stiffeners, top }: MovementFacts): Verdict | null {
+  if (!stiffeners?.ends) return null;
+  const { need, has } = stiffeners.ends;
   const broad = piece.form.channel.washer >= piece.form.channel.slot * 0.6 + piece.form.channel.bolt;
   const level: Level = has < need ? "fix" : has < need + 1 || !broad ? "tight" : "holds";
   const room = Math.ceil(need + 3);
@@ -294,7 +305,7 @@ function channelEnds({ piece, channels, top }: MovementFacts): Verdict | null {
         : !broad
           ? "The washer hardly bridges its slot"
           : `The groove keeps ${fine(has - need)} beyond the steel at its least`,
-    why: `Steel ${mm(channels.length)} long in a groove of ${mm(channels.groove)}; each end of the groove comes in ${fine(need)} when the top is dry. A ${mm(piece.form.channel.washer)} washer over a ${fine(piece.form.channel.slot)} slot.`,
+    why: `Steel ${mm(stiffeners.length)} long in a groove of ${mm(stiffeners.groove)}; each end of the groove comes in ${fine(need)} when the top is dry. A ${mm(piece.form.channel.washer)} washer over a ${fine(piece.form.channel.slot)} slot.`,
     limit: round1(need),
     actual: has,
     sense: "at least",

@@ -9,10 +9,10 @@ const of = (...patches: Parameters<typeof tableWith>) => {
 };
 
 describe("steel channels", () => {
-  const { plan } = of(at("form.construction", "channel"));
+  const { plan } = of(at("form.stiffener", "channels"));
   it("bolts travel by their distance from the fixed one (by hand)", () => {
-    const held = plan.channels!.bolts.find((each) => each.fixed)!;
-    for (const bolt of plan.channels!.bolts)
+    const held = plan.stiffeners!.bolts.find((each) => each.fixed)!;
+    for (const bolt of plan.stiffeners!.bolts)
       expect(bolt.wet).toBeCloseTo(
         Math.abs(bolt.at - held.at) * plan.top.coefficient * (plan.top.wet.moisture - plan.top.start.value),
         6,
@@ -20,14 +20,14 @@ describe("steel channels", () => {
     expect(held.at).toBe(425);
   });
   it("the groove is longer than the steel by its room at both ends", () =>
-    expect(plan.channels!.groove - plan.channels!.length).toBe(20));
+    expect(plan.stiffeners!.groove - plan.stiffeners!.length).toBe(20));
   it("slots set off for the season give where the travel goes", () => {
     const { plan: off } = of(
-      at("form.construction", "channel"),
+      at("form.stiffener", "channels"),
       at("form.channel.setOff", true),
       at("moisture.value", 7),
     );
-    const bolt = off.channels!.bolts[0];
+    const bolt = off.stiffeners!.bolts[0];
     expect(bolt.room.wet - bolt.room.dry).toBeCloseTo(bolt.wet + bolt.dry, 6);
     expect(bolt.room.wet + bolt.room.dry).toBeCloseTo(12, 9);
   });
@@ -35,14 +35,14 @@ describe("steel channels", () => {
 
 describe("slats", () => {
   it("fill the width with their gaps, and each gap takes one slat's change (by hand)", () => {
-    const { plan, piece } = of(at("form.construction", "slatted"), at("brief.climate.id", "porch-temperate"));
+    const { plan, piece } = of(at("form.field", "slats"), at("brief.climate.id", "porch-temperate"));
     const { count, gap } = piece.form.slats;
     expect(count * plan.slats!.width + (count - 1) * gap).toBeCloseTo(850, 9);
     expect(plan.slats!.gap.wet).toBeCloseTo(gap - plan.top.wet.change, 9);
     expect(plan.slats!.gap.dry).toBeGreaterThanOrEqual(gap);
   });
   it("are sawn out one by one, with nothing to glue", () => {
-    const { plan } = of(at("form.construction", "slatted"));
+    const { plan } = of(at("form.field", "slats"));
     expect(plan.parts.find((part) => part.id === "slat")!.count).toBe(5);
     expect([plan.glueUp, plan.panel.laid]).toEqual([[], []]);
     expect(plan.steps.some((step) => step.id.startsWith("glue-panel") || step.id === "flatten")).toBe(false);
@@ -51,7 +51,7 @@ describe("slats", () => {
     const load = (...patches: Parameters<typeof tableWith>) =>
       Math.max(
         0,
-        ...of(at("form.construction", "slatted"), ...patches).plan.stopped.flatMap((stop) =>
+        ...of(at("form.field", "slats"), ...patches).plan.stopped.flatMap((stop) =>
           stop.link.name === "the screws through it" ? [stop.load] : [],
         ),
       );
@@ -64,13 +64,13 @@ describe("slats", () => {
 
 describe("a panel in a frame", () => {
   it("goes half of its change into each groove (by hand)", () => {
-    const { plan } = of(at("form.construction", "framed"));
+    const { plan } = of(at("form.ends", "frame"));
     expect(plan.framed!.room.wet.need).toBeCloseTo(plan.top.wet.change / 2, 9);
     expect(plan.top.width).toBe(850 - 2 * 80 + 2 * (14 - 5));
   });
   it("a mitre opens by ε b √2 (derived): 1 % of 80 mm is 1.13", () => expect(mitreGap(0.8)).toBeCloseTo(1.131, 3));
   it("glued in, it is found stopped and one press frees it", () => {
-    const patches = [at("form.construction", "framed"), at("form.frame.panel", "glued")];
+    const patches = [at("form.ends", "frame"), at("form.frame.panel", "glued")];
     const verdict = planOf(tableWith(...patches)).verdicts.find((each) => each.text.includes("glue in its groove"))!;
     expect(verdict.level).toBe("fix");
     expect(find(planOf(tableWith(...patches, ...verdict.remedies[0].patches)), "movement.stopped").level).toBe("holds");
@@ -79,20 +79,23 @@ describe("a panel in a frame", () => {
 
 describe("what would stop the top first", () => {
   it.each([
-    ["breadboard", /outermost peg/],
-    ["channel", /bolt of a channel/],
-    ["slatted", /each slat/],
-    ["framed", /the panel at each groove/],
-    ["solid", /end button/],
-  ] as const)("of a %s top", (kind, what) => {
-    const { plan, piece } = of(at("form.construction", kind));
+    ["breadboards", [at("form.ends", "breadboards")], /outermost peg/],
+    ["channels", [at("form.stiffener", "channels")], /bolt of a channel/],
+    ["battens", [at("form.stiffener", "battens")], /screw of a batten/],
+    ["slats", [at("form.field", "slats")], /each slat/],
+    ["slats between breadboards", [at("form.field", "slats"), at("form.ends", "breadboards")], /each slat/],
+    ["slats in a frame", [at("form.field", "slats"), at("form.ends", "frame")], /each slat/],
+    ["a panel in a frame", [at("form.ends", "frame")], /the panel at each groove/],
+    ["nothing", [], /end button/],
+  ] as const)("of a top with %s", (_, patches, what) => {
+    const { plan, piece } = of(...patches);
     const found = governing(plan, piece);
     expect(found.what).toMatch(what);
     expect(found.travel).toHaveLength(plan.top.course.mean.length);
     expect(found.travel[0]).toBeCloseTo(0, 9);
   });
   it("its most is the travel the verdicts speak of", () => {
-    const { plan, piece } = of(at("form.construction", "breadboard"));
+    const { plan, piece } = of(at("form.ends", "breadboards"));
     expect(Math.max(...governing(plan, piece).travel)).toBeCloseTo(
       Math.max(...plan.breadboards!.pegs.map((each) => each.wet)),
       1,

@@ -17,27 +17,36 @@ export interface ChannelBolt {
   room: { dry: number; wet: number };
   need: number;
 }
-export interface Channels {
+/** Channels let in, or battens below: where each lies along the top, how long it is, its bolts or screws. */
+export interface Stiffeners {
+  kind: "channels" | "battens";
   length: number;
   groove: number;
   bolts: ChannelBolt[];
-  ends: { need: number; has: number };
+  /** room beyond the steel in its groove; battens lie free */
+  ends: { need: number; has: number } | null;
   x: number[];
 }
 
 /** Bolts of a channel, how far apart they stand at least and how far the outer ones from the edges, mm. @source common practice */
 const BOLTS = { count: 5, apart: 60, fromEdge: 90, channelFromEdge: 50, clearance: 1 };
+/** A batten stays so far inside what bears the top along its grain, and its outer screws so far from its ends, mm. @source common practice */
+const BATTEN = { clear: 8, screw: 40 };
 
-/** Channels across the underside: slots and bolts, and the groove longer than the steel by what the wood gives. */
-export function channels(
+/** What keeps a solid top flat; null where nothing does, and in a frame, which does it itself. */
+export function stiffeners(
   form: Form,
   at: PieceGeometry,
   top: TopMovement,
   fixed: "centre" | "front-edge" | "back-edge",
-): Channels {
-  const { channel: choice } = form;
+): Stiffeners | null {
+  if (form.stiffener === "none" || form.field === "slats" || form.ends === "frame") return null;
+  const battens = form.stiffener === "battens";
+  const { slot, bolt, setOff: off } = battens ? { ...form.batten, bolt: form.batten.screw } : form.channel;
   const line = fixedLine(fixed, top.width);
-  const first = Math.min(top.width / 2, BOLTS.fromEdge);
+  const length = battens ? battenLength(at) : Math.max(50, top.width - 2 * BOLTS.channelFromEdge);
+  const from = battens ? (top.width - length) / 2 + BATTEN.screw : BOLTS.fromEdge;
+  const first = Math.min(top.width / 2, from);
   const places = evenPlaces(
     first,
     top.width - first,
@@ -49,8 +58,8 @@ export function channels(
     const [out, back] = [Math.max(0, dry, wet), Math.max(0, -dry, -wet)];
     const isFixed = place === held;
     // here the slot is in the steel and the bolt goes with the wood: set off the other way than a peg's
-    const setOff = choice.setOff && !isFixed ? (out - back) / 2 : 0;
-    const half = isFixed ? 0 : Math.max(0, (choice.slot - choice.bolt) / 2);
+    const setOff = off && !isFixed ? (out - back) / 2 : 0;
+    const half = isFixed ? 0 : Math.max(0, (slot - bolt) / 2);
     return {
       id: `bolt-${i + 1}`,
       at: place,
@@ -59,19 +68,38 @@ export function channels(
       wet,
       setOff,
       room: { dry: half - setOff, wet: half + setOff },
-      need: choice.bolt + out + back + BOLTS.clearance,
+      need: bolt + out + back + BOLTS.clearance,
     };
   });
-  const length = Math.max(50, top.width - 2 * BOLTS.channelFromEdge);
+  if (battens) return { kind: "battens", length, groove: length, bolts, ends: null, x: battenPlaces(form, at) };
   const end = travel(top, BOLTS.channelFromEdge, held);
   const otherEnd = travel(top, top.width - BOLTS.channelFromEdge, held);
+  const { count, endRoom } = form.channel;
   return {
+    kind: "channels",
     length,
-    groove: length + 2 * choice.endRoom,
+    groove: length + 2 * endRoom,
     bolts,
-    ends: { need: Math.max(0, -end.dry, -otherEnd.dry, -end.wet, -otherEnd.wet), has: choice.endRoom },
-    x: Array.from({ length: choice.count }, (_, i) => -at.top.length / 2 + ((i + 0.5) * at.top.length) / choice.count),
+    ends: { need: Math.max(0, -end.dry, -otherEnd.dry, -end.wet, -otherEnd.wet), has: endRoom },
+    x: Array.from({ length: count }, (_, i) => -at.top.length / 2 + ((i + 0.5) * at.top.length) / count),
   };
+}
+
+/** As long as there is room between what bears the top along its grain, or nearly the top's width. */
+function battenLength({ bearers, core }: PieceGeometry): number {
+  const along = bearers.filter(({ run }) => run === "along");
+  const inside = along.map(({ at, thickness }) => 2 * (Math.abs(at) - thickness / 2 - BATTEN.clear));
+  return Math.max(50, Math.min(core.width - 2 * BOLTS.channelFromEdge, ...inside));
+}
+
+/** Each batten in the middle of the widest space that is left between what bears the top across. */
+function battenPlaces({ batten }: Form, { bearers, core }: PieceGeometry): number[] {
+  const across = bearers.filter(({ run }) => run === "across").map(({ at }) => at);
+  const lines = [-core.shoulder / 2, ...across, core.shoulder / 2].sort((a, b) => a - b);
+  const spaces = lines.slice(1).map((to, i) => ({ from: lines[i], to, count: 0 }));
+  const share = ({ from, to, count }: (typeof spaces)[number]) => (to - from) / (count + 1);
+  for (let i = 0; i < batten.count; i += 1) spaces.reduce((a, b) => (share(b) > share(a) + 1e-9 ? b : a)).count += 1;
+  return spaces.flatMap((space) => Array.from({ length: space.count }, (_, i) => space.from + (i + 1) * share(space)));
 }
 
 /** So many places from one end to the other, evenly; a single one stands in the middle. */

@@ -16,7 +16,7 @@ export interface Governing {
   play: { dry: number; wet: number };
 }
 
-type Needs = Pick<Plan, "top" | "fasteners" | "breadboards" | "channels" | "slats" | "framed">;
+type Needs = Pick<Plan, "top" | "fasteners" | "breadboards" | "stiffeners" | "slats" | "framed">;
 
 /** The outermost peg, bolt, fastener, slat or groove, by how the top is made. */
 export function governing(plan: Needs, piece: Pick<Piece, "form" | "joints" | "choices">): Governing {
@@ -35,11 +35,11 @@ export function governing(plan: Needs, piece: Pick<Piece, "form" | "joints" | "c
       play: peg.room,
     };
   }
-  if (plan.channels && plan.channels.bolts.some((each) => !each.fixed)) {
-    const held = plan.channels.bolts.find((each) => each.fixed)!.at;
-    const bolt = closest(plan.channels.bolts);
+  if (plan.stiffeners && plan.stiffeners.bolts.some((each) => !each.fixed)) {
+    const held = plan.stiffeners.bolts.find((each) => each.fixed)!.at;
+    const bolt = closest(plan.stiffeners.bolts);
     return {
-      what: "the outermost bolt of a channel",
+      what: `the outermost ${plan.stiffeners.kind === "channels" ? "bolt of a channel" : "screw of a batten"}`,
       room: "its slot",
       id: bolt.id,
       travel: moving(bolt.at, held),

@@ -8,7 +8,7 @@ import { LENGTHWISE } from "./breadboard";
 import type { Fastener } from "./buttons";
 import { boardCoefficient } from "./coefficient";
 import { FASTENING_NAMES, playOf } from "./fastenings";
-import type { Channels } from "./flat";
+import type { Stiffeners } from "./flat";
 import { Axis, Link, Member, point } from "./restraint";
 import { fixedLine, TopMovement, UNKNOWN_RINGS } from "./year";
 
@@ -21,13 +21,13 @@ export interface GraphFacts {
   /** what the base's and the top's own joints hold */
   links: readonly Link[];
   fasteners: readonly Fastener[];
-  channels: Channels | null;
+  stiffeners: Stiffeners | null;
 }
 
 /** Members and links for `stops`. */
 export function graphOf(facts: GraphFacts): { members: Member[]; links: Link[] } {
-  const { parts, species, top, piece, channels } = facts;
-  const steel = (channels?.x ?? []).map((_, i): Member => ({
+  const { parts, species, top, piece, stiffeners } = facts;
+  const steel = (stiffeners?.kind === "channels" ? stiffeners.x : []).map((_, i): Member => ({
     id: `channel-${i + 1}`,
     kind: "channel",
     name: "steel channel",
@@ -35,8 +35,7 @@ export function graphOf(facts: GraphFacts): { members: Member[]; links: Link[] }
     course: "top",
     coefficients: [0, 0, 0],
   }));
-  const fastened =
-    piece.form.construction === "slatted" || piece.form.construction === "framed" ? [] : fastenerLinks(facts);
+  const fastened = piece.form.field === "slats" || piece.form.ends === "frame" ? [] : fastenerLinks(facts);
   return {
     members: [...parts.map((part) => memberOf(part, species, top)), ...steel],
     links: [...facts.links, ...fastened],

@@ -32,8 +32,7 @@ export const HOLD_RULES: ((facts: MovementFacts) => Verdict | Verdict[] | null)[
 /** Plates, clips, slots and holes; wooden buttons have rules of their own. */
 function fastened({ piece, at, fasteners, top }: MovementFacts): Verdict[] | null {
   const kind = piece.joints.fastening;
-  if (kind === "button" || kind === "screwed" || fasteners.length === 0 || piece.form.construction === "framed")
-    return null;
+  if (kind === "button" || kind === "screwed" || fasteners.length === 0 || piece.form.ends === "frame") return null;
   const names = FASTENING_NAMES[kind];
   return fasteningNeeds(piece.joints, fasteners).map(({ rail, need, has, subject }) => {
     const left = Math.min(has.wet - need.wet, has.dry - need.dry);

@@ -7,7 +7,7 @@ import type { Breadboards } from "./breadboard";
 import { BUTTON_PLAY, Fastener, LEAST_ENGAGED, playAlong, slotPlay, worstTravel } from "./buttons";
 import { daysBetween } from "./course";
 import { outOfSquare } from "./cup";
-import type { Channels, FramedTop, Slats } from "./flat";
+import type { Stiffeners, FramedTop, Slats } from "./flat";
 import type { InsetMovement } from "./insets";
 import type { Stop } from "./restraint";
 import { LINEAR_RANGE, SATURATION } from "./width";
@@ -26,7 +26,7 @@ export interface MovementFacts {
   today: string;
   delivered: string;
   breadboards: Breadboards | null;
-  channels: Channels | null;
+  stiffeners: Stiffeners | null;
   slats: Slats | null;
   framed: FramedTop | null;
   insets: readonly InsetMovement[];
@@ -219,9 +219,10 @@ function readingAge({ top, today }: MovementFacts): Verdict {
   });
 }
 
-function overhangLeft({ piece, top }: MovementFacts): Verdict {
-  const loss =
-    piece.form.construction === "slatted" || piece.form.construction === "framed" ? 0 : Math.min(0, top.dry.change);
+function overhangLeft({ piece, top, at }: MovementFacts): Verdict | null {
+  // posts up through the corners: their gaps are judged
+  if (at.through) return null;
+  const loss = piece.form.field === "slats" || piece.form.ends === "frame" ? 0 : Math.min(0, top.dry.change);
   const left = piece.form.overhang.side + loss / (piece.choices.fixedLine === "centre" ? 2 : 1);
   return verdict({
     id: "movement.overhang",
@@ -293,7 +294,8 @@ function square({ at, species, top }: MovementFacts): Verdict | null {
   });
 }
 
-const hasButtons = (piece: Piece) => piece.joints.fastening === "button" && piece.form.construction !== "framed";
+const hasButtons = (piece: Piece) =>
+  piece.joints.fastening === "button" && piece.form.ends !== "frame" && piece.form.field === "solid";
 
 function formulaRange({ top }: MovementFacts): Verdict {
   const low = Math.min(top.dry.moisture, top.start.value);

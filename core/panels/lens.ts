@@ -16,7 +16,7 @@ export function seenAsTop(piece: Piece, at: PieceGeometry, place: PanelPlace): {
     piece: {
       ...piece,
       panels: { ...piece.panels, top: choice },
-      form: { ...piece.form, construction: "solid", top, overhang: { end: 0, side: 0 } },
+      form: { ...piece.form, field: "solid", ends: "none", stiffener: "none", top, overhang: { end: 0, side: 0 } },
     },
     at: alone,
   };
@@ -32,7 +32,7 @@ export function panelSeen(
   return {
     choice: panels[id] ?? NOTHING,
     top: { ...size, edge: { kind: "square", size: 0 }, ...USUAL_OUTLINE },
-    at: { ...at, top: size, core: { ...size, shoulder: length, count: 1 }, posts: [], bearers: [] },
+    at: { ...at, top: size, core: { ...size, shoulder: length, count: 1 }, posts: [], bearers: [], through: null },
   };
 }
 const NOTHING = freshPanel();

@@ -61,6 +61,21 @@ export const trestleFields = {
   }),
 };
 
+/** Legs end below the top, or run up through its notched corners and stand level with it. */
+export const LEG_TOPS = ["under", "through"] as const;
+/** Stretchers low between legs: none, from leg to leg all round, two at the ends with one between them, at the ends only. */
+export const LOWS = ["none", "box", "h", "ends"] as const;
+
+/** Fields of the form: stretchers low between legs. */
+export const lowFields = {
+  low: v.strictObject({
+    kind: choice("low stretchers", LOWS),
+    height: distance("height of the low stretchers", 1200),
+    depth: size("low stretcher depth", 10, 200),
+    thickness: size("low stretcher thickness", 8, 120),
+  }),
+};
+
 /** Fields of the form: a low shelf, on a base's stretchers or let into its legs. */
 export const shelfFields = {
   shelf: v.strictObject({
@@ -85,7 +100,13 @@ export const tenonSettingSchema = v.strictObject({
 export type TrestleChoices = v.InferOutput<(typeof trestleFields)["trestle"]>;
 export type TenonChoice = v.InferOutput<typeof tenonSettingSchema>;
 
+export type LowChoice = v.InferOutput<(typeof lowFields)["low"]>;
 export type ShelfChoice = v.InferOutput<(typeof shelfFields)["shelf"]>;
+
+/** @source common practice */
+export const USUAL_LOW: LowChoice = { kind: "none", height: 120, depth: 45, thickness: 25 };
+/** What legs and aprons begin with beside their sizes: square, below the top, straight rails. */
+export const USUAL_LEG = { across: null, top: "under" as const, gap: 3 };
 
 /** @source common practice */
 export const USUAL_SHELF: ShelfChoice = { kind: "none", height: 180, width: 240, thickness: 20, gap: 3 };

@@ -1,4 +1,4 @@
-import { USUAL_SHELF, USUAL_TRESTLE } from "./base-choices";
+import { USUAL_LEG, USUAL_LOW, USUAL_SHELF, USUAL_TRESTLE } from "./base-choices";
 import { freshCutting, USUAL_OUTLINE } from "./cutting-choices";
 import { USUAL_FASTENING, USUAL_TOP } from "./movement-choices";
 import { PanelChoice, Piece, PIECE_FORMAT, PIECE_VERSION } from "./schema";
@@ -29,8 +29,9 @@ export function freshPiece(name: string, day: string): Piece {
       top: { length: 1800, width: 850, thickness: 28, edge: { kind: "eased", size: 3 }, ...USUAL_OUTLINE },
       overhang: { end: 40, side: 40 },
       height: 750,
-      leg: { section: 75, taper: "none", foot: 50, make: "solid" },
-      apron: { depth: 95, thickness: 25, reveal: 5 },
+      leg: { section: 75, taper: "none", foot: 50, make: "solid", ...USUAL_LEG },
+      apron: { depth: 95, thickness: 25, reveal: 5, arch: 0 },
+      low: USUAL_LOW,
       crossRails: 1,
       cornerBlocks: true,
       trestle: USUAL_TRESTLE,

@@ -2,20 +2,23 @@
 import * as v from "valibot";
 import { between, choice, count, distance, name, size, text } from "./fields";
 
-export const CONSTRUCTIONS = ["solid", "breadboard", "channel", "slatted", "framed"] as const;
-/** How a choice is called. */
-export const CONSTRUCTION_NAMES: Record<(typeof CONSTRUCTIONS)[number], string> = {
-  solid: "Solid",
-  breadboard: "Breadboard ends",
-  channel: "Steel channels let in",
-  slatted: "Slats",
-  framed: "Panel in a frame",
-};
+/** A top is a field, what is at its ends, and what keeps it flat: each its own choice. */
+export const FIELDS = ["solid", "slats"] as const;
+export const ENDS = ["none", "breadboards", "frame"] as const;
+export const STIFFENERS = ["none", "channels", "battens"] as const;
+/** How each choice is called. */
+export const TOP_NAMES = {
+  field: { solid: "One panel", slats: "Slats" },
+  ends: { none: "Nothing", breadboards: "Breadboards", frame: "A frame" },
+  stiffener: { none: "Nothing", channels: "Steel channels", battens: "Battens" },
+} as const;
 export const FASTENINGS = ["button", "figure-8", "z-clip", "slotted", "oversized", "loose", "screwed"] as const;
 
 /** Fields of the form: how the top is made. `slot` null: each slot as long as Movement asks. */
 export const topConstructionFields = {
-  construction: choice("top construction", CONSTRUCTIONS),
+  field: choice("top's field", FIELDS),
+  ends: choice("top's ends", ENDS),
+  stiffener: choice("what keeps the top flat", STIFFENERS),
   breadboard: v.strictObject({
     width: size("breadboard width", 20, 300),
     joint: choice("breadboard joint", ["tongue", "loose-tenons"]),
@@ -37,6 +40,14 @@ export const topConstructionFields = {
     bolt: size("bolt", 3, 16),
     washer: size("washer", 4, 60),
     endRoom: distance("room at the channel's ends", 60),
+    setOff: v.boolean("Slots are set off or not."),
+  }),
+  batten: v.strictObject({
+    count: count("battens", 1, 6),
+    width: size("batten width", 15, 200),
+    thickness: size("batten thickness", 8, 80),
+    screw: size("batten screw", 2, 12),
+    slot: size("batten slot", 3, 60),
     setOff: v.boolean("Slots are set off or not."),
   }),
   slats: v.strictObject({
@@ -114,7 +125,9 @@ export type FasteningChoices = v.InferOutput<v.StrictObjectSchema<typeof fasteni
 
 /** @source common practice */
 export const USUAL_TOP: TopChoices = {
-  construction: "solid",
+  field: "solid",
+  ends: "none",
+  stiffener: "none",
   breadboard: {
     width: 90,
     joint: "tongue",
@@ -131,6 +144,7 @@ export const USUAL_TOP: TopChoices = {
     glued: 80,
   },
   channel: { count: 3, slot: 18, bolt: 6, washer: 25, endRoom: 10, setOff: false },
+  batten: { count: 2, width: 60, thickness: 25, screw: 5, slot: 16, setOff: false },
   slats: { count: 5, gap: 6, screws: "one", screwSpread: 40, clearance: 2 },
   frame: { width: 80, corners: "tenoned", groove: 14, gap: 5, panel: "floating" },
 };

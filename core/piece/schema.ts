@@ -1,7 +1,7 @@
 /** The record that is stored for a piece: choices and measurements only. Everything else is derived from it. */
 import * as v from "valibot";
 import { MAKES } from "../assembly/sort";
-import { BASES, shelfFields, tenonSettingSchema, trestleFields } from "./base-choices";
+import { BASES, LEG_TOPS, lowFields, shelfFields, tenonSettingSchema, trestleFields } from "./base-choices";
 import { climateSchema } from "./climate";
 import { cuttingSchema, glueRunSchema, outlineFields } from "./cutting-choices";
 import { fasteningFields, insetSchema, topConstructionFields } from "./movement-choices";
@@ -42,15 +42,20 @@ const formSchema = v.strictObject({
   height: size("height", 150, 1500),
   leg: v.strictObject({
     section: size("leg section", 15, 300),
+    across: v.nullable(size("leg section across the top", 15, 300)),
     taper: choice("taper", ["none", "two-faces", "four-faces"]),
     foot: size("leg foot", 10, 300),
     make: choice("leg making", MAKES),
+    top: choice("where legs end", LEG_TOPS),
+    gap: distance("gap beside a leg in its notch", 40),
   }),
   apron: v.strictObject({
     depth: size("apron depth", 20, 400),
     thickness: size("apron thickness", 6, 100),
     reveal: distance("reveal", 100),
+    arch: distance("arch below the rails", 200),
   }),
+  ...lowFields,
   crossRails: count("cross-rails", 0, 6),
   cornerBlocks: v.boolean("Corner blocks are there or not."),
   ...trestleFields,

@@ -12,7 +12,7 @@ import type { Learned } from "../learning/offers";
 import type { Breadboards } from "../movement/breadboard";
 import type { Fastener } from "../movement/buttons";
 import type { Course } from "../movement/course";
-import type { Channels, FramedTop, Slats } from "../movement/flat";
+import type { Stiffeners, FramedTop, Slats } from "../movement/flat";
 import type { InsetMovement } from "../movement/insets";
 import type { PartMove } from "../movement/parts";
 import type { Stop } from "../movement/restraint";
@@ -39,7 +39,7 @@ export interface Plan {
   delivered: string;
   fasteners: Fastener[];
   breadboards: Breadboards | null;
-  channels: Channels | null;
+  stiffeners: Stiffeners | null;
   slats: Slats | null;
   framed: FramedTop | null;
   insets: InsetMovement[];

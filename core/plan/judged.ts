@@ -7,6 +7,7 @@ import { FASTENING_RULES } from "../joinery/fastening-rules";
 import { CUTTING_RULES } from "../layout/rules";
 import { FLAT_RULES } from "../movement/flat-rules";
 import { HOLD_RULES } from "../movement/hold-rules";
+import { NOTCH_RULES } from "../movement/notch-rules";
 import { MOVEMENT_RULES } from "../movement/rules";
 import { BUILD_RULES, LOG_RULES } from "../steps/rules";
 import { ONE_PANEL_RULES, PANEL_RULES } from "../stock/rules";
@@ -20,7 +21,7 @@ import { WORK } from "./work";
 export const RULE_COUNT: Record<Stage, number> = {
   brief: BRIEF_RULES.length,
   form: FORM_RULES.length + SHELF_RULES.length + BASE_LIST.reduce((sum, each) => sum + each.formRules.length, 0),
-  movement: FLAT_RULES.length + HOLD_RULES.length + MOVEMENT_RULES.length,
+  movement: FLAT_RULES.length + HOLD_RULES.length + NOTCH_RULES.length + MOVEMENT_RULES.length,
   joints: FASTENING_RULES.length + BASE_LIST.reduce((sum, each) => sum + each.jointRules.length, 0),
   boards: PANEL_RULES.length,
   "glue-up": GLUE_RULES.length,
@@ -82,7 +83,7 @@ export const JUDGED = WORK.stage(
       stopped,
     ],
     (piece, at, species, year, top, fasteners, today, delivered, held, insets, stopped) =>
-      judge("movement", [...FLAT_RULES, ...HOLD_RULES, ...MOVEMENT_RULES], {
+      judge("movement", [...FLAT_RULES, ...HOLD_RULES, ...NOTCH_RULES, ...MOVEMENT_RULES], {
         ...{ piece, at, species, year, top, fasteners, today, delivered, insets, stopped },
         ...held,
       }),

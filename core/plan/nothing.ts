@@ -19,4 +19,4 @@ export const NOTHING_CUT: CuttingStage = {
   lines: [],
   lacking: [],
 };
-export const NOTHING_HELD = { breadboards: null, channels: null, slats: null, framed: null };
+export const NOTHING_HELD = { breadboards: null, stiffeners: null, slats: null, framed: null };

@@ -3,10 +3,10 @@ import { ROUGH, unplaced, weighed } from "../assembly/weight";
 import { assemble } from "../construction/assemble";
 import { baseOf } from "../construction/base";
 import { cutParts } from "../layout/cut-list";
-import { breadboards } from "../movement/breadboard";
+import { breadboards, slatEnds } from "../movement/breadboard";
 import { courseOfPart, coursesByKind, dryingThickness, stoppedIn, thinnestCourse } from "../movement/courses";
 import { fastenersFor } from "../movement/fastenings";
-import { channels, framedTop, slats } from "../movement/flat";
+import { framedTop, slats, stiffeners } from "../movement/flat";
 import { insetMovements } from "../movement/insets";
 import { partMovements } from "../movement/parts";
 import { topMovement } from "../movement/year";
@@ -46,20 +46,21 @@ export const PARTS = SHAPE.stage(
     "movement",
     ({ piece, geometry, top, species }) => [piece.form, geometry, top, piece.choices.fixedLine, species],
     (form, at, top, fixed, species) => {
-      const kind = form.construction;
+      const laid = form.field === "slats";
       return {
-        breadboards: kind === "breadboard" ? breadboards(form, top, fixed) : null,
-        channels: kind === "channel" ? channels(form, at, top, fixed) : null,
-        slats: kind === "slatted" ? slats(form, top) : null,
-        framed: kind === "framed" ? framedTop(form, top, species) : null,
+        breadboards:
+          form.ends !== "breadboards" ? null : laid ? slatEnds(form, at, top) : breadboards(form, top, fixed),
+        stiffeners: stiffeners(form, at, top, fixed),
+        slats: laid ? slats(form, top) : null,
+        framed: form.ends === "frame" && !laid ? framedTop(form, top, species) : null,
       };
     },
   )
   .items(
     "assembled",
     "form",
-    ({ piece, geometry, joints, held }) => [piece.form, geometry, joints, held.breadboards],
-    (form, at, joints, ends) => [...assemble({ form, at, joints, breadboards: ends }).parts],
+    ({ piece, geometry, joints, held }) => [piece.form, geometry, joints, held.breadboards, held.stiffeners],
+    (form, at, joints, ends, stiff) => [...assemble({ form, at, joints, breadboards: ends, stiffeners: stiff }).parts],
   )
   .stage(
     "assembly",
@@ -133,7 +134,7 @@ export const PARTS = SHAPE.stage(
     (form, choices, kept, at, parts, species, top, joints, fasteners, held, courses) =>
       stoppedIn(
         {
-          ...{ at, parts, species, top, fasteners, channels: held.channels },
+          ...{ at, parts, species, top, fasteners, stiffeners: held.stiffeners },
           piece: { form, joints: choices, choices: kept },
           links: [...baseOf(form.kind).links({ form, at, joints, choices }), ...topLinks({ form, at, ...held })],
         },

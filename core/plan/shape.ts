@@ -2,6 +2,7 @@
 import { moistureYear } from "../climate/year";
 import { proposeTable } from "../brief/propose";
 import { BaseGeometry, baseOf } from "../construction/base";
+import { shapedTop } from "../construction/top/outline";
 import { panelCandidates, panelNeed } from "../layout/candidates";
 import { knownBoards, layStrips } from "../layout/lay";
 import { addDays } from "../movement/course";
@@ -83,7 +84,7 @@ export const SHAPE = stageList<PlanInputs>()
       ...elsewhere(piece, "top"),
     ],
     (rack, species, at, shop, choice, top, ...others) =>
-      candidatesFor({ rack, species, at, shop, choice: withOthers(choice, others), top }),
+      candidatesFor({ rack, species, at, shop, choice: withOthers(choice, others), top: shapedTop(top, at) }),
   )
   .stage("known", "boards", ({ rack, piece }) => [rack, piece.cutting.sawn], knownBoards)
   .stage(
@@ -98,7 +99,8 @@ export const SHAPE = stageList<PlanInputs>()
       found.candidates,
       piece.cutting.sawn,
     ],
-    (panel, top, boards, at, shop, candidates, sawn) => layStrips({ panel, top, boards, at, shop, candidates, sawn }),
+    (panel, top, boards, at, shop, candidates, sawn) =>
+      layStrips({ panel, top: shapedTop(top, at), boards, at, shop, candidates, sawn }),
   )
   .each(
     "others",

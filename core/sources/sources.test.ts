@@ -11,7 +11,7 @@ describe("every number can be done again by hand", () => {
     expect(new Set(ids).size).toBe(ids.length);
     for (const piece of [
       tableWith(seven),
-      tableWith(at("form.construction", "breadboard")),
+      tableWith(at("form.ends", "breadboards")),
       tableWith(at("moisture.value", 45)),
     ])
       for (const line of worked(planOf(piece), piece)) expect(ids).toContain(line.formula);

@@ -1,3 +1,4 @@
+import { USUAL_LEG } from "../piece/base-choices";
 import { describe, expect, it } from "vitest";
 import { at, find, planOf, strips, tableWith } from "../testing/plans";
 import { scheduled } from "./schedule";
@@ -21,7 +22,7 @@ describe("the order of work", () => {
   const plans = [
     tableWith(seven),
     tableWith(seven, at("choices.stages", "halves")),
-    tableWith(at("form.leg", { section: 80, taper: "four-faces", foot: 50, make: "laminated" })),
+    tableWith(at("form.leg", { ...USUAL_LEG, section: 80, taper: "four-faces", foot: 50, make: "laminated" })),
     tableWith(at("form.crossRails", 0), at("form.cornerBlocks", false)),
   ].map((piece) => planOf(piece));
 

@@ -6,7 +6,8 @@ import type { Standing } from "../construction/geometry";
 import type { Piece } from "../piece/schema";
 import { Step, stepOf as step, TIME } from "./step";
 import { roundShelf, shelfSteps } from "./shelf";
-import { attachStep, fasteningStep, topSteps } from "./top";
+import { attachStep, fasteningStep } from "./fastening";
+import { topSteps } from "./top";
 
 const COATS: Record<Piece["finish"], { name: string; coats: number; dry: number; cure: number; oily: boolean }> = {
   "oil-wax": { name: "oil-wax", coats: 2, dry: 12, cure: 7 * 24, oily: true },
@@ -41,7 +42,7 @@ export function stepsFor({ piece, at, parts, work, stages, shelves, adhesive, ou
     .reduce((sum, part) => sum + (sticks.includes(part.role) ? part.count * part.leaves : 1), 0);
   const laminated = parts.filter((part) => part.leaves > 1);
   const coats = COATS[piece.finish];
-  const topPart = piece.form.construction === "slatted" ? "slat" : "top";
+  const topPart = piece.form.field === "slats" ? "slat" : "top";
   const below = {
     alike: "Both faces of the top alike, and the base.",
     "one-coat": "The upper face and the base; one coat only below the top.",
@@ -140,12 +141,12 @@ export function stepsFor({ piece, at, parts, work, stages, shelves, adhesive, ou
       );
     last = id;
   });
-  const made = topSteps(piece, last);
+  const made = topSteps(piece, at, last);
   out.push(...made.map((each) => step(each)));
   out.push(
     step({
       id: "sand-top",
-      title: piece.form.construction === "slatted" ? "Sand the slats all round" : "Sand the top, both faces",
+      title: piece.form.field === "slats" ? "Sand the slats all round" : "Sand the top, both faces",
       detail: `To ${coats.oily ? "180 or 220" : "150"} grit; raise the grain once.`,
       parts: [topPart],
       after: [made.at(-1)!.id],

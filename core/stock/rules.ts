@@ -1,5 +1,5 @@
 import { Footprint, PieceGeometry, postBand } from "../construction/geometry";
-import { chordAt } from "../construction/top/outline";
+import { chordAt, shapedTop } from "../construction/top/outline";
 import { jointLines, NARROWEST_STRIP, widestWindow, WIDEST_STRIP } from "../layout/candidates";
 import { LINES } from "../layout/arrange";
 import type { Piece, Strip } from "../piece/schema";
@@ -409,7 +409,7 @@ function partsHaveBoards({ lacking, laid, at }: PanelFacts): Verdict | null {
 
 /** What stands below must lie under the finished outline, and no hole be cut over it. */
 function outlineClear({ at, piece }: PanelFacts): Verdict | null {
-  const { top } = piece.form;
+  const top = shapedTop(piece.form.top, at);
   const whole = at.core.count === 1 && at.core.length === at.top.length;
   if (!whole || (top.outline === "rectangle" && top.cutouts.length === 0)) return null;
   const shape = { ...top, length: at.top.length, width: at.top.width };

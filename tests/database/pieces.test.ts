@@ -234,11 +234,7 @@ describe("a state saved by the Taller before this one", () => {
     ]);
     const opened = await openPiece(shop, id);
     expect(firstFault(pieceSchema, opened!.piece)).toBeNull();
-    expect([opened!.piece.version, opened!.piece.name, opened!.piece.form.construction]).toEqual([
-      4,
-      old.name,
-      "solid",
-    ]);
+    expect([opened!.piece.version, opened!.piece.name, opened!.piece.form.field]).toEqual([4, old.name, "solid"]);
     expect(opened!.piece.joints.fastening).toBe("button");
     const saved = await savePiece(shop, id, opened!.revision, [edit(2, 1, { ...opened!.piece, name: "Changed" })]);
     expect(saved.kind).toBe("saved");

@@ -58,7 +58,21 @@ const HINTS: Hints = {
 };
 
 /** What is drawn often: a maker changes these first, and rules meet there. */
-const OFTEN = ["construction", "fastening", "width", "length", "species", "count", "strips", "outline"];
+const OFTEN = [
+  "kind",
+  "field",
+  "ends",
+  "stiffener",
+  "taper",
+  "make",
+  "fastening",
+  "width",
+  "length",
+  "species",
+  "count",
+  "strips",
+  "outline",
+];
 
 const patchesOf = (schema: v.GenericSchema, most: number) => {
   const units = unitsOf(schema);

@@ -3,7 +3,7 @@ import { baseOf } from "../../core/construction/base";
 import { boardScene, panelScene } from "../../core/drawing/boards";
 import { closeUp } from "../../core/drawing/close-up";
 import { cuttingScene } from "../../core/drawing/cutting";
-import { elevationsScene, frontScene, planScene, sideScene, thumbScene } from "../../core/drawing/elevations";
+import { elevationsScene, planScene, thumbScene } from "../../core/drawing/elevations";
 import { fasteningScene, holdingScene } from "../../core/drawing/fastening";
 import { glueScene } from "../../core/drawing/glue-up";
 import { insetScene } from "../../core/drawing/inset";
@@ -30,8 +30,6 @@ export function scenesOf(plan: Plan, piece: Piece, shop: Shop): Scene[] {
   return [
     roomScene(piece, plan.species.colour),
     planScene(drawable),
-    frontScene(drawable),
-    sideScene(drawable),
     elevationsScene(drawable),
     thumbScene(drawable),
     ...days.flatMap((day) => [

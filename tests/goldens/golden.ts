@@ -20,12 +20,16 @@ export function heldPlan(name: string): Plan {
   return planPiece({ piece: read.piece, shop: DEMO_SHOP, rack: DEMO_RACK, ownSpecies: [], today: TODAY });
 }
 
+const withoutKind = ({ length, groove, bolts, ends, x }: NonNullable<Plan["stiffeners"]>) => ({
+  ...{ length, groove, bolts, ends, x },
+});
+
 /** What was written down of it. */
 export const goldenFile = (name: string) => new URL(`golden/${name}.json`, FOLDER);
 
 /** Everything of a plan that a maker measures, cuts or reads, by names that outlive any one construction. */
 export function goldenOf(plan: Plan): unknown {
-  const { parts, joints, cards, fasteners, breadboards, channels, slats, framed, insets, top, courses } = plan;
+  const { parts, joints, cards, fasteners, breadboards, stiffeners, slats, framed, insets, top, courses } = plan;
   return rounded({
     parts: parts.map(({ id, name, count, marks, finished, milled, rough, leaves, note }) => ({
       ...{ id, name, count, marks, finished, milled, rough, leaves, note },
@@ -35,7 +39,8 @@ export function goldenOf(plan: Plan): unknown {
     holding: {
       fasteners: fasteners.map(({ id, x, z, dry, wet }) => ({ id, x, z, dry, wet })),
       breadboards,
-      channels,
+      // as they were called when they were the only ones
+      channels: stiffeners && withoutKind(stiffeners),
       slats,
       framed,
       insets,

@@ -53,7 +53,7 @@ const FOUND: [string, Patch[], string | null][] = [
   [
     "channels under a top 85 wide: all bolts fell together",
     [
-      { path: ["form", "construction"], value: "channel" },
+      { path: ["form", "stiffener"], value: "channels" },
       { path: ["form", "top", "width"], value: 85 },
     ],
     "movement.channel-slots",
@@ -61,7 +61,7 @@ const FOUND: [string, Patch[], string | null][] = [
   [
     "breadboards on a top 100 wide: all pegs fell together",
     [
-      { path: ["form", "construction"], value: "breadboard" },
+      { path: ["form", "ends"], value: "breadboards" },
       { path: ["form", "top", "width"], value: 100 },
     ],
     "movement.pegs-fit",
@@ -69,7 +69,7 @@ const FOUND: [string, Patch[], string | null][] = [
   [
     "breadboards on a top 60 wide with fifteen pegs",
     [
-      { path: ["form", "construction"], value: "breadboard" },
+      { path: ["form", "ends"], value: "breadboards" },
       { path: ["form", "top", "width"], value: 60 },
       { path: ["form", "breadboard", "pegs"], value: 15 },
     ],

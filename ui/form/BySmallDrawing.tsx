@@ -4,7 +4,7 @@ import { choiceScene, topChoiceScene } from "../../core/drawing/elevations";
 import { preview } from "../../core/construction/preview";
 import type { Scene } from "../../core/drawing/scene";
 import { BASE_LIST } from "../../core/construction/base";
-import { CONSTRUCTION_NAMES, CONSTRUCTIONS } from "../../core/piece/movement-choices";
+import { ENDS, FIELDS, TOP_NAMES } from "../../core/piece/movement-choices";
 import type { Form } from "../../core/piece/schema";
 import { SceneView } from "../drawing/SceneView";
 import { usePiece } from "../piece/PieceProvider";
@@ -30,14 +30,13 @@ export function BySmallDrawing() {
       })),
     [form, joints, shop, species],
   );
-  const tops = useMemo(
-    () =>
-      CONSTRUCTIONS.map((value) => ({
-        ...{ value, name: CONSTRUCTION_NAMES[value] },
-        scene: drawn({ ...form, construction: value }, topChoiceScene),
-      })),
-    [form, joints, shop, species],
-  );
+  const tops = useMemo(() => {
+    const drawnTop = (changed: Partial<Form>) => drawn({ ...form, ...changed }, topChoiceScene);
+    return {
+      fields: FIELDS.map((field) => ({ value: field, name: TOP_NAMES.field[field], scene: drawnTop({ field }) })),
+      ends: ENDS.map((ends) => ({ value: ends, name: TOP_NAMES.ends[ends], scene: drawnTop({ ends }) })),
+    };
+  }, [form, joints, shop, species]);
   return (
     <div className="flex flex-wrap gap-x-8 gap-y-3">
       <Choose
@@ -50,9 +49,16 @@ export function BySmallDrawing() {
       <Choose
         label="What lies on top"
         size={SMALL.top}
-        choices={tops}
-        chosen={piece.form.construction}
-        onChoose={(value, name) => set(`Top: ${name.toLowerCase()}`, ["form", "construction"], value)}
+        choices={tops.fields}
+        chosen={piece.form.field}
+        onChoose={(value, name) => set(`Top: ${name.toLowerCase()}`, ["form", "field"], value)}
+      />
+      <Choose
+        label="At its ends"
+        size={SMALL.top}
+        choices={tops.ends}
+        chosen={piece.form.ends}
+        onChoose={(value, name) => set(`Ends: ${name.toLowerCase()}`, ["form", "ends"], value)}
       />
     </div>
   );

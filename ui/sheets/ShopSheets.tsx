@@ -5,7 +5,7 @@ import { ReactNode, useLayoutEffect, useRef, useState } from "react";
 import { frontScene, planScene, sideScene } from "../../core/drawing/elevations";
 import { glueScene } from "../../core/drawing/glue-up";
 import { allLaid } from "../../core/panels/planned";
-import { attachStep } from "../../core/steps/top";
+import { attachStep } from "../../core/steps/fastening";
 import { fasteningScene, holdingScene } from "../../core/drawing/fastening";
 import { baseOf } from "../../core/construction/base";
 import type { JointSection } from "../../core/construction/base/base";

@@ -1,5 +1,6 @@
 "use client";
 import { legBand } from "../../core/construction/geometry";
+import { shapedTop } from "../../core/construction/top/outline";
 import { useMemo, useRef, useState } from "react";
 import { panelScene } from "../../core/drawing/boards";
 import { endGrainScene } from "../../core/drawing/top";
@@ -99,7 +100,10 @@ function PanelBoards({ name, elsewhere }: { name: string; elsewhere: readonly st
             ...panelScene(
               {
                 ...plan,
-                panel: { ...plan.panel, laid: laidAs(plan.panel.laid, order, piece.form.top, plan.geometry) },
+                panel: {
+                  ...plan.panel,
+                  laid: laidAs(plan.panel.laid, order, shapedTop(piece.form.top, plan.geometry), plan.geometry),
+                },
               },
               piece,
               shop,
@@ -114,7 +118,7 @@ function PanelBoards({ name, elsewhere }: { name: string; elsewhere: readonly st
     start({
       rack,
       species: plan.species.id,
-      need: panelNeed(plan.geometry, piece.form.top),
+      need: panelNeed(plan.geometry, shapedTop(piece.form.top, plan.geometry)),
       shop,
       frame: {
         width: plan.geometry.core.width,

@@ -69,7 +69,7 @@ export function JointsStage() {
         <p className="text-graphite">A stub tenon half through its rail; its card has the sizes.</p>
       )}
       {joint ? (
-        form.kind === "leg-and-apron" ? (
+        "rail" in joint ? (
           <LegRailFields />
         ) : (
           <GroupFields key={joint.id} joint={joint} />

@@ -1,10 +1,11 @@
 "use client";
 import { FASTENING_NAMES } from "../../core/movement/fastenings";
 import { FILMS } from "../../core/movement/finish";
-import { CONSTRUCTION_NAMES, CONSTRUCTIONS, FASTENINGS } from "../../core/piece/movement-choices";
+import { ENDS, FASTENINGS, FIELDS, STIFFENERS, TOP_NAMES } from "../../core/piece/movement-choices";
 import type { Piece } from "../../core/piece/schema";
-import { AutoLengthField, Choice, DateField, FieldRow, LengthField, NumberField, Tick } from "../fields/fields";
+import { Choice, DateField, FieldRow, LengthField, NumberField, Tick } from "../fields/fields";
 import { usePiece } from "../piece/PieceProvider";
+import { TopFields } from "./TopFields";
 import { useSet } from "../piece/useSet";
 
 type Set = ReturnType<typeof useSet>["set"];
@@ -32,14 +33,28 @@ export function MovementFields() {
     <>
       <FieldRow>
         {choose(
-          "How the top is made",
-          ["form", "construction"],
-          form.construction,
-          CONSTRUCTIONS.map((kind) => [kind, CONSTRUCTION_NAMES[kind]] as const),
+          "The top",
+          ["form", "field"],
+          form.field,
+          FIELDS.map((id) => [id, TOP_NAMES.field[id]] as const),
         )}
-        <Construction piece={piece} set={set} thickness={plan.breadboards?.tongue.thickness ?? 0} />
+        {choose(
+          "At its ends",
+          ["form", "ends"],
+          form.ends,
+          ENDS.map((id) => [id, TOP_NAMES.ends[id]] as const),
+        )}
+        {form.field === "solid" &&
+          form.ends !== "frame" &&
+          choose(
+            "Kept flat by",
+            ["form", "stiffener"],
+            form.stiffener,
+            STIFFENERS.map((id) => [id, TOP_NAMES.stiffener[id]] as const),
+          )}
+        <TopFields piece={piece} set={set} thickness={plan.breadboards?.tongue.thickness ?? 0} />
       </FieldRow>
-      {form.construction !== "slatted" && (
+      {form.field !== "slats" && (
         <FieldRow>
           {choose(
             "Top fastened by",
@@ -97,147 +112,6 @@ export function MovementFields() {
       </FieldRow>
     </>
   );
-}
-
-function Construction({ piece, set, thickness }: { piece: Piece; set: Set; thickness: number }) {
-  const { breadboard, channel, slats, frame, construction } = piece.form;
-  const length = (label: string, group: string, field: string, value: number) => (
-    <LengthField label={label} value={value} onTake={(to) => set(label, ["form", group, field], to)} />
-  );
-  switch (construction) {
-    case "solid":
-      return null;
-    case "breadboard":
-      return (
-        <>
-          {length("End board width", "breadboard", "width", breadboard.width)}
-          <Choice
-            label="Joined by"
-            value={breadboard.joint}
-            options={[
-              { value: "tongue", name: "Tongue, wider tenons" },
-              { value: "loose-tenons", name: "Loose tenons" },
-            ]}
-            onTake={(to) => set("Breadboard joint", ["form", "breadboard", "joint"], to)}
-          />
-          {length("Tongue length", "breadboard", "tongue", breadboard.tongue)}
-          <AutoLengthField
-            label="Tongue thickness"
-            value={breadboard.thickness}
-            auto={thickness}
-            onTake={(to) => set("Tongue thickness", ["form", "breadboard", "thickness"], to)}
-          />
-          <NumberField
-            label="Pegs an end"
-            value={breadboard.pegs}
-            onTake={(to) => set("Pegs an end", ["form", "breadboard", "pegs"], to)}
-          />
-          {length("Peg", "breadboard", "peg", breadboard.peg)}
-          <Choice
-            label="Slots"
-            value={breadboard.slots}
-            options={[
-              { value: "computed", name: "Each as long as it needs" },
-              { value: "given", name: "All of one length" },
-              { value: "none", name: "None: pegs tight" },
-            ]}
-            onTake={(to) => set("Peg slots", ["form", "breadboard", "slots"], to)}
-          />
-          {breadboard.slots === "given" && length("Slot length", "breadboard", "slot", breadboard.slot)}
-          {breadboard.slots !== "none" && (
-            <Tick
-              label="Set off to the side they travel"
-              checked={breadboard.setOff}
-              onTake={yesNo(set, "Slots set off", ["form", "breadboard", "setOff"])}
-            />
-          )}
-          {length("Draw offset", "breadboard", "drawOffset", breadboard.drawOffset)}
-          {length("Gap at the ends", "breadboard", "endGap", breadboard.endGap)}
-          {length("Glued at the fixed peg", "breadboard", "glued", breadboard.glued)}
-          <Choice
-            label="Length"
-            value={breadboard.school}
-            options={[
-              { value: "long", name: "Left long" },
-              { value: "flush-today", name: "Flush on the day" },
-              { value: "flush-mid", name: "Flush at mid-season" },
-            ]}
-            onTake={(to) => set("Breadboard length", ["form", "breadboard", "school"], to)}
-          />
-        </>
-      );
-    case "channel":
-      return (
-        <>
-          <NumberField
-            label="Channels"
-            value={channel.count}
-            onTake={(to) => set("Channels", ["form", "channel", "count"], to)}
-          />
-          {length("Slot", "channel", "slot", channel.slot)}
-          {length("Bolt", "channel", "bolt", channel.bolt)}
-          {length("Washer", "channel", "washer", channel.washer)}
-          {length("Room at its ends", "channel", "endRoom", channel.endRoom)}
-          <Tick
-            label="Set off for the season"
-            checked={channel.setOff}
-            onTake={yesNo(set, "Slots set off", ["form", "channel", "setOff"])}
-          />
-        </>
-      );
-    case "slatted":
-      return (
-        <>
-          <NumberField
-            label="Slats"
-            value={slats.count}
-            onTake={(to) => set("Slats", ["form", "slats", "count"], to)}
-          />
-          {length("Gap", "slats", "gap", slats.gap)}
-          <Choice
-            label="Screws across each"
-            value={slats.screws}
-            options={[
-              { value: "one", name: "One" },
-              { value: "two", name: "Two" },
-            ]}
-            onTake={(to) => set("Screws across a slat", ["form", "slats", "screws"], to)}
-          />
-          {slats.screws === "two" && (
-            <>
-              {length("Apart", "slats", "screwSpread", slats.screwSpread)}
-              {length("Holes over the screw by", "slats", "clearance", slats.clearance)}
-            </>
-          )}
-        </>
-      );
-    case "framed":
-      return (
-        <>
-          {length("Frame width", "frame", "width", frame.width)}
-          {length("Groove", "frame", "groove", frame.groove)}
-          {length("Gap on the day", "frame", "gap", frame.gap)}
-          <Choice
-            label="Corners"
-            value={frame.corners}
-            options={[
-              { value: "tenoned", name: "Tenoned" },
-              { value: "mitred", name: "Mitred" },
-            ]}
-            onTake={(to) => set("Frame corners", ["form", "frame", "corners"], to)}
-          />
-          <Choice
-            label="Panel"
-            value={frame.panel}
-            options={[
-              { value: "floating", name: "Floating" },
-              { value: "glued", name: "Glued in" },
-            ]}
-            onTake={(to) => set("Panel held", ["form", "frame", "panel"], to)}
-          />
-        </>
-      );
-  }
 }
 
 function Fastening({ piece, set }: { piece: Piece; set: Set }) {

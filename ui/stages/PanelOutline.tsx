@@ -1,5 +1,6 @@
 "use client";
 import { useState } from "react";
+import { isWhole } from "../../core/construction/top/core";
 import type { Form } from "../../core/piece/schema";
 import { Choice, FieldRow, LengthField, TextField } from "../fields/fields";
 import { usePiece } from "../piece/PieceProvider";
@@ -18,19 +19,24 @@ export function PanelOutline() {
   const { piece, plan, edit } = usePiece();
   const { set } = useSet();
   const [name, setName] = useState("");
-  const { top, construction } = piece.form;
-  if (construction !== "solid" && construction !== "channel") return null;
+  const { top } = piece.form;
+  const { through } = plan.geometry;
+  if (!isWhole(piece.form)) return null;
   const cut = (i: number, part: Partial<Form["top"]["cutouts"][number]>) =>
     edit("Cut-out", [{ path: ["form", "top", "cutouts", i], value: { ...top.cutouts[i], ...part } }]);
   return (
     <FieldRow>
-      <Choice
-        label="Outline"
-        value={top.outline}
-        options={OUTLINES}
-        onTake={(value) => set("Outline", ["form", "top", "outline"], value)}
-      />
-      {top.outline === "soft" && (
+      {through ? (
+        <p className="text-graphite">Corners notched for the legs that run up through them.</p>
+      ) : (
+        <Choice
+          label="Outline"
+          value={top.outline}
+          options={OUTLINES}
+          onTake={(value) => set("Outline", ["form", "top", "outline"], value)}
+        />
+      )}
+      {!through && top.outline === "soft" && (
         <LengthField
           label="Narrower at the ends, each side"
           value={top.bulge}
@@ -41,7 +47,7 @@ export function PanelOutline() {
           }
         />
       )}
-      {top.outline === "notched" && (
+      {!through && top.outline === "notched" && (
         <>
           <LengthField
             label="Notch along the top"
@@ -63,7 +69,7 @@ export function PanelOutline() {
           />
         </>
       )}
-      {top.outline === "ellipse" && top.length !== top.width && (
+      {!through && top.outline === "ellipse" && top.length !== top.width && (
         <button
           className="button button-plain"
           onClick={() => edit("A circle", [{ path: ["form", "top", "length"], value: top.width }])}

@@ -12,38 +12,52 @@ export function topOf(form: Form, asBuilt: readonly AsBuilt[]): Pick<PieceGeomet
   return { top, core: coreOf(form, top) };
 }
 
-/** The panel, or one slat, within the finished top. */
-function coreOf(form: Form, top: PieceGeometry["top"]): PanelCore {
-  const { thickness } = top;
-  const whole = { length: top.length, width: top.width, thickness, shoulder: top.length, count: 1 };
-  switch (form.construction) {
-    case "solid":
-    case "channel":
-      return whole;
-    case "breadboard": {
-      const shoulder = Math.max(1, top.length - 2 * form.breadboard.width);
-      return {
-        ...whole,
-        shoulder,
-        length: shoulder + (form.breadboard.joint === "tongue" ? 2 * form.breadboard.tongue : 0),
-      };
+/** A tongue ends so far short of its groove's floor, mm. @source common practice */
+const SHORT = 1;
+
+/** Along the grain: from shoulder to shoulder, and how far a tongue goes on at each end. */
+function lengthOf(form: Form, top: PieceGeometry["top"]): Pick<PanelCore, "shoulder" | "length"> {
+  const { breadboard, frame } = form;
+  const shoulder = (width: number) => Math.max(1, top.length - 2 * width);
+  switch (form.ends) {
+    case "none":
+      return { shoulder: top.length, length: top.length };
+    case "breadboards": {
+      const between = shoulder(breadboard.width);
+      return { shoulder: between, length: between + (breadboard.joint === "tongue" ? 2 * breadboard.tongue : 0) };
     }
-    case "slatted":
-      return {
-        ...whole,
-        width: Math.max(1, (top.width - (form.slats.count - 1) * form.slats.gap) / form.slats.count),
-        count: form.slats.count,
-      };
-    case "framed": {
-      const { width, groove, gap } = form.frame;
-      const shoulder = Math.max(1, top.length - 2 * width);
-      return {
-        length: shoulder + 2 * Math.max(0, groove - 1),
-        width: Math.max(1, top.width - 2 * width + 2 * (groove - gap)),
-        thickness,
-        shoulder,
-        count: 1,
-      };
+    case "frame": {
+      const between = shoulder(frame.width);
+      return { shoulder: between, length: between + 2 * Math.max(0, frame.groove - SHORT) };
     }
   }
 }
+
+/** Across it: a panel that floats in a frame's grooves, or slats with a gap beside each. */
+function widthOf(form: Form, top: PieceGeometry["top"]): Pick<PanelCore, "width" | "count"> {
+  const { slats, frame } = form;
+  const framed = form.ends === "frame";
+  if (form.field === "slats") {
+    const gaps = framed ? slats.count + 1 : slats.count - 1;
+    const room = framed ? top.width - 2 * frame.width : top.width;
+    return { width: Math.max(1, (room - gaps * slats.gap) / slats.count), count: slats.count };
+  }
+  const width = framed ? Math.max(1, top.width - 2 * frame.width + 2 * (frame.groove - frame.gap)) : top.width;
+  return { width, count: 1 };
+}
+
+/** The panel, or one slat, within the finished top. */
+const coreOf = (form: Form, top: PieceGeometry["top"]): PanelCore => ({
+  ...lengthOf(form, top),
+  ...widthOf(form, top),
+  thickness: top.thickness,
+});
+
+/** Middle lines of the slats, from the front one to the back one: z from the middle of the top. */
+export function slatLines(form: Pick<Form, "slats">, { core }: Pick<PieceGeometry, "core">): number[] {
+  const pitch = core.width + form.slats.gap;
+  return Array.from({ length: core.count }, (_, i) => ((core.count - 1) / 2 - i) * pitch);
+}
+
+/** Whether the outline from above is cut from the field: not from one that is held at its ends. */
+export const isWhole = (form: Pick<Form, "field" | "ends">) => form.field === "solid" && form.ends === "none";

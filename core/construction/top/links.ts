@@ -1,32 +1,24 @@
 /** What the parts of a top hold one another by, and slats their bearers. */
 import type { Breadboards } from "../../movement/breadboard";
-import type { Channels } from "../../movement/flat";
+import type { Stiffeners } from "../../movement/flat";
 import { around, Link, point } from "../../movement/restraint";
 import type { Form } from "../../piece/schema";
 import { Remedy, set } from "../../verdict/verdict";
 import type { PieceGeometry } from "../geometry";
+import { slatLines } from "./core";
 
 export interface TopLinkFacts {
   form: Form;
   at: PieceGeometry;
   breadboards: Breadboards | null;
-  channels: Channels | null;
+  stiffeners: Stiffeners | null;
 }
 
 /** What holds the top together, by its construction. */
 export function topLinks(facts: TopLinkFacts): Link[] {
-  switch (facts.form.construction) {
-    case "slatted":
-      return slatLinks(facts);
-    case "framed":
-      return framedLinks(facts);
-    case "breadboard":
-      return breadboardLinks(facts);
-    case "channel":
-      return channelLinks(facts);
-    case "solid":
-      return [];
-  }
+  const { form } = facts;
+  const ends = form.ends === "breadboards" ? breadboardLinks(facts) : form.ends === "frame" ? framedLinks(facts) : [];
+  return [...(form.field === "slats" ? slatLinks(facts) : []), ...ends, ...stiffenerLinks(facts)];
 }
 
 /** Marks of the end boards, and of the sides of a frame, as the top numbers them. */
@@ -35,6 +27,18 @@ const frameAt = (letter: string, side: number) => `${letter}${side > 0 ? 1 : 2}`
 
 function breadboardLinks({ form, at, breadboards }: TopLinkFacts): Link[] {
   const { breadboard: choice } = form;
+  // each slat is glued to the end boards at its own middle and moves about it
+  if (form.field === "slats")
+    return [1, -1].flatMap((side) =>
+      slatLines(form, at).map((z, i): Link => ({
+        id: `slat-end-${i + 1}-${side}`,
+        name: "the glue at its middle",
+        a: endBoardAt(side),
+        b: `S${i + 1}`,
+        kind: "glue",
+        hold: [point(side * (at.core.shoulder / 2)), null, around(z, Math.min(choice.glued, at.core.width / 3))],
+      })),
+    );
   return [1, -1].flatMap((side) =>
     breadboards!.pegs.map((peg): Link => {
       const z = at.core.width / 2 - peg.at;
@@ -66,16 +70,18 @@ function breadboardLinks({ form, at, breadboards }: TopLinkFacts): Link[] {
   );
 }
 
-function channelLinks({ at, channels }: TopLinkFacts): Link[] {
-  return channels!.x.flatMap((x, i) =>
-    channels!.bolts.map((bolt): Link => {
+function stiffenerLinks({ at, stiffeners }: TopLinkFacts): Link[] {
+  if (!stiffeners) return [];
+  const { kind, x: places, bolts } = stiffeners;
+  return places.flatMap((x, i) =>
+    bolts.map((bolt): Link => {
       const z = at.top.width / 2 - bolt.at;
-      const held = at.top.width / 2 - channels!.bolts.find((each) => each.fixed)!.at;
+      const held = at.top.width / 2 - bolts.find((each) => each.fixed)!.at;
       const range: [number, number] = z >= held ? [-bolt.room.dry, bolt.room.wet] : [-bolt.room.wet, bolt.room.dry];
       return {
         id: `${bolt.id}-${i + 1}`,
-        name: "the bolts of its channel",
-        a: `channel-${i + 1}`,
+        name: kind === "channels" ? "the bolts of its channel" : "the screws of its batten",
+        a: kind === "channels" ? `channel-${i + 1}` : places.length > 1 ? `J${i + 1}` : "J",
         b: "T",
         kind: bolt.fixed ? "screw" : "slot",
         hold: [bolt.fixed ? point(x) : null, null, point(z)],
@@ -85,16 +91,21 @@ function channelLinks({ at, channels }: TopLinkFacts): Link[] {
   );
 }
 
-const slatPlaces = (at: PieceGeometry, form: Form) =>
-  Array.from(
-    { length: at.core.count },
-    (_, i) => -at.top.width / 2 + at.core.width / 2 + i * (at.core.width + form.slats.gap),
-  );
-
 function slatLinks({ at, form }: TopLinkFacts): Link[] {
   const { screws, screwSpread, clearance } = form.slats;
-  const rails = at.bearers.filter((each) => each.run === "across").map(({ part, at: x }) => ({ id: part, x }));
-  return slatPlaces(at, form).flatMap((z, i) =>
+  const across = at.bearers.filter((each) => each.run === "across").map(({ part, at: x }) => ({ id: part, x }));
+  const rails = across.filter(({ x }) => Math.abs(x) < at.core.shoulder / 2);
+  // what lies below the end boards or the frame holds those at their middles
+  const ends = across.filter((rail) => !rails.includes(rail) && form.ends !== "none");
+  const held = ends.map(({ id, x }): Link => ({
+    id: `end-${id}`,
+    name: "the screw at its middle",
+    a: id,
+    b: form.ends === "frame" ? frameAt("G", x) : endBoardAt(x),
+    kind: "screw",
+    hold: [point(x), null, point(0)],
+  }));
+  const screwed = slatLines(form, at).flatMap((z, i) =>
     rails.flatMap((rail): Link[] => {
       const screw = (n: number, place: number, rigid: boolean): Link => ({
         id: `slat-${i + 1}-${rail.id}-${n}`,
@@ -110,6 +121,21 @@ function slatLinks({ at, form }: TopLinkFacts): Link[] {
         ? [screw(1, z, true)]
         : [screw(1, z - screwSpread / 2, true), screw(2, z + screwSpread / 2, clearance === 0)];
     }),
+  );
+  return [...screwed, ...held];
+}
+
+/** Slats in a frame: a peg through each tongue at its middle. */
+function slatEndLinks(form: Form, at: PieceGeometry): Link[] {
+  return [1, -1].flatMap((x) =>
+    slatLines(form, at).map((z, i): Link => ({
+      id: `slat-end-${i + 1}-${x}`,
+      name: "the peg at its middle",
+      a: frameAt("G", x),
+      b: `S${i + 1}`,
+      kind: "peg",
+      hold: [point(x * (at.core.shoulder / 2)), null, point(z)],
+    })),
   );
 }
 
@@ -130,6 +156,7 @@ function framedLinks({ at, form }: TopLinkFacts): Link[] {
       mend,
     })),
   );
+  if (form.field === "slats") return [...cornersOf, ...slatEndLinks(form, at)];
   const inner = at.core.width / 2;
   const held = [1, -1].map((z): Link =>
     panel === "glued"

@@ -1,7 +1,12 @@
 import type { Form } from "../../piece/schema";
+import type { Standing } from "../geometry";
 
 type Top = Form["top"];
 export type OutlinePoint = [x: number, y: number];
+
+/** The top as it is cut: posts that run up level with it take its corners, whatever outline is chosen. */
+export const shapedTop = (top: Top, { through }: Pick<Standing, "through">): Top =>
+  through ? { ...top, outline: "notched", notch: { length: through.length, width: through.width } } : top;
 
 /** Points along one quarter or side of a curve: enough that no eye sees the corners. */
 const SMOOTH = 48;

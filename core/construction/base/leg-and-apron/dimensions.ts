@@ -9,8 +9,12 @@ export function legAndApronDimensions(form: Form, at: LegAndApron): { plan: Item
   const x = -at.longRail.shoulder / 2;
   const fifth = x + 0.22 * at.longRail.shoulder;
   const straight = form.leg.taper === "none";
-  const section = { path: ["form", "leg", "section"], name: "Leg section" };
-  const inset = form.leg.taper === "four-faces" ? (at.leg.section - at.leg.foot) / 2 : 0;
+  const square = form.leg.across === null;
+  const along = { path: ["form", "leg", "section"], name: "Leg section" };
+  const section = square ? along : { path: ["form", "leg", "across"], name: "Leg section across" };
+  const { across, foot, footAcross } = at.leg;
+  const inset = form.leg.taper === "four-faces" ? (across - footAcross) / 2 : 0;
+  const { low } = at;
   return {
     plan: [
       dimension([-length / 2, -width / 2], [-hx, -width / 2], -20, form.overhang.end, {
@@ -29,15 +33,41 @@ export function legAndApronDimensions(form: Form, at: LegAndApron): { plan: Item
       }),
       dimension([0, at.rail.lowerEdge], [0, 0], 0, at.kneeRoom),
       dimension([x, at.rail.lowerEdge - 70], [-x, at.rail.lowerEdge - 70], 0, at.longRail.shoulder),
+      ...(square
+        ? []
+        : [
+            dimension(
+              [-hx, 0],
+              [-hx + (straight ? at.leg.section : foot), 0],
+              -18,
+              straight ? at.leg.section : foot,
+              straight ? along : { path: ["form", "leg", "foot"], name: "Leg foot" },
+            ),
+          ]),
+      ...(low
+        ? [
+            dimension([-0.3 * hx, low.height], [-0.3 * hx, 0], 0, low.height, {
+              path: ["form", "low", "height"],
+              name: "Height of the low stretchers",
+            }),
+            dimension([-0.18 * hx, low.height + low.depth], [-0.18 * hx, low.height], 0, low.depth, {
+              path: ["form", "low", "depth"],
+              name: "Low stretcher depth",
+            }),
+          ]
+        : []),
     ],
     side: straight
-      ? [dimension([-hz, 0], [-hz + at.leg.section, 0], -18, at.leg.section, section)]
+      ? [dimension([-hz, 0], [-hz + across, 0], -18, across, section)]
       : [
-          dimension([-hz, at.rail.lowerEdge], [-hz + at.leg.section, at.rail.lowerEdge], -24, at.leg.section, section),
-          dimension([hz - inset - at.leg.foot, 0], [hz - inset, 0], -18, at.leg.foot, {
-            path: ["form", "leg", "foot"],
-            name: "Leg foot",
-          }),
+          dimension([-hz, at.rail.lowerEdge], [-hz + across, at.rail.lowerEdge], -24, across, section),
+          dimension(
+            [hz - inset - footAcross, 0],
+            [hz - inset, 0],
+            -18,
+            footAcross,
+            square ? { path: ["form", "leg", "foot"], name: "Leg foot" } : undefined,
+          ),
         ],
   };
 }

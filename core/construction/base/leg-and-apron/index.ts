@@ -1,8 +1,12 @@
+import { cardOf } from "../../../joinery/kinds";
 import type { Base, JointSection } from "../base";
+import { kindSections } from "../kind-sections";
 import { legRailCard } from "./cards";
 import { legAndApronDimensions } from "./dimensions";
+import type { Facts } from "./facts";
 import { LEG_RAIL_RULES } from "./joint-rules";
-import { legAndApronJoints, LegRailJoint } from "./joints";
+import { kindsOf, LegAndApronJoint, legAndApronJoints, railsOf } from "./joints";
+import { LOW_RULES } from "./low-rules";
 import { legAndApronLinks } from "./links";
 import { legAndApronParts } from "./parts";
 import { LegAndApron, placeLegAndApron } from "./place";
@@ -11,40 +15,60 @@ import { legSectionScene, tenonSideScene } from "./sections";
 import { legAndApronWork } from "./work";
 
 /** Four legs and four rails, with cross-rails and corner blocks where they are wanted. */
-export const legAndApron: Base<LegAndApron, LegRailJoint> = {
+export const legAndApron: Base<LegAndApron, LegAndApronJoint> = {
   kind: "leg-and-apron",
   name: "Legs and apron",
   place: placeLegAndApron,
   joints: (at, _, choices, shop) => legAndApronJoints(at, choices, shop),
   parts: legAndApronParts,
   links: legAndApronLinks,
-  cards: (joints) => joints.map(legRailCard),
+  cards: (joints) => [...railsOf(joints).map(legRailCard), ...kindsOf(joints).map(cardOf)],
   formRules: LEG_AND_APRON_RULES,
-  jointRules: LEG_RAIL_RULES,
+  jointRules: [
+    ...LEG_RAIL_RULES.map((rule) => (facts: Facts) => rule({ ...facts, joints: railsOf(facts.joints) })),
+    ...LOW_RULES,
+  ],
   work: legAndApronWork,
   dimensions: legAndApronDimensions,
-  sections: ({ at, joints, species }) =>
-    joints.flatMap(({ id, rail }): JointSection[] =>
+  sections: ({ at, joints, species }) => {
+    const rails = railsOf(joints);
+    const seen = rails.flatMap(({ id, rail }): JointSection[] =>
       rail === "cross-rail"
         ? []
         : [
             {
               joint: id,
-              scene: legSectionScene({ at, joints, species }),
+              scene: legSectionScene({ at, joints: rails, species }),
               caption: "A leg cut across, seen from above: the outer corner is at the upper left.",
             },
             {
               joint: id,
-              scene: tenonSideScene({ at, joints, species }, rail),
+              scene: tenonSideScene({ at, joints: rails, species }, rail),
               caption: `The ${rail === "long-rail" ? "long rail" : "end rail"}’s end from the side.`,
             },
           ],
-    ),
+    );
+    return [...seen, ...kindSections(kindsOf(joints), species)];
+  },
   describe: (_, { longRail, endRail }) =>
     `Leg and apron: long rails ${Math.round(longRail.shoulder)} mm and end rails ${Math.round(endRail.shoulder)} mm between the legs.`,
-  sizes: (form, { leg, rail }) => [
-    ["Legs", `${leg.section} mm square${form.leg.taper === "none" ? "" : `, foot ${leg.foot} mm`}`],
-    ["Rails", `${rail.depth} mm by ${rail.thickness} mm, ${rail.reveal} mm in from the legs`],
+  sizes: (form, { leg, rail, low, through }) => [
+    [
+      "Legs",
+      `${leg.section === leg.across ? `${leg.section} mm square` : `${leg.section} mm by ${leg.across} mm`}${form.leg.taper === "none" ? "" : `, foot ${leg.foot} mm`}${through ? ", up through the top" : ""}`,
+    ],
+    [
+      "Rails",
+      `${rail.depth} mm by ${rail.thickness} mm, ${rail.reveal} mm in from the legs${rail.arch > 0 ? `, arched ${rail.arch} mm` : ""}`,
+    ],
+    ...(low
+      ? [
+          ["Low stretchers", `${low.depth} mm by ${low.thickness} mm, ${low.height} mm above the floor`] as [
+            string,
+            string,
+          ],
+        ]
+      : []),
     ["Cross-rails", String(form.crossRails)],
   ],
 };

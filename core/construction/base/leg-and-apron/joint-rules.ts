@@ -1,8 +1,8 @@
 import { TENON } from "../../../joinery/blind-tenon";
 import { fine, grade, Level, mm, Remedy, set, Verdict, verdict } from "../../../verdict/verdict";
 import type { Rule } from "../base";
-import { legRailJoint } from "./joints";
-import type { Facts as JointFacts } from "./facts";
+import { legBefore, legRailJoint } from "./joints";
+import type { RailFacts as JointFacts } from "./facts";
 import { blockScrews, reach, stoppedTop, twoTenons } from "./rail-rules";
 
 /** Every rule of the joints of legs and rails. */
@@ -98,7 +98,8 @@ function cutter(facts: JointFacts): Verdict {
 function wallAtTip(facts: JointFacts): Verdict {
   const joint = facts.joints.reduce((a, b) => (b.rail !== "cross-rail" && b.walls.tip < a.walls.tip ? b : a));
   const level = grade(joint.walls.tip, "at least", TENON.wall, TENON.wallLeast);
-  const length = Math.floor(facts.at.leg.section - TENON.wall - TENON.mortiseDeeper);
+  const leg = legBefore(facts.at, joint.rail);
+  const length = Math.floor(leg - TENON.wall - TENON.mortiseDeeper);
   return verdict({
     id: "joints.wall-tip",
     stage: "joints",
@@ -108,7 +109,7 @@ function wallAtTip(facts: JointFacts): Verdict {
       joint.walls.tip <= 0
         ? `The mortise comes through the leg by ${mm(-joint.walls.tip)}`
         : `${mm(joint.walls.tip)} of leg left beyond the mortise`,
-    why: `The leg is ${mm(facts.at.leg.section)}, the mortise ${mm(joint.mortiseDepth)} deep; leave ${TENON.wall} mm.`,
+    why: `The leg is ${mm(leg)}, the mortise ${mm(joint.mortiseDepth)} deep; leave ${TENON.wall} mm.`,
     limit: TENON.wall,
     actual: round1(joint.walls.tip),
     sense: "at least",
@@ -145,8 +146,10 @@ function wallBeside(facts: JointFacts): Verdict {
 function mortisesMeet(facts: JointFacts): Verdict {
   const { choices } = facts;
   const [a, b] = facts.joints;
-  const inner = facts.at.leg.section - a.offset - a.thickness;
-  const meet = a.mortiseDepth > inner && b.mortiseDepth > inner;
+  const [inner, innerAcross] = [a, b].map(
+    ({ rail, offset, thickness: size }) => legBefore(facts.at, rail) - offset - size,
+  );
+  const meet = a.mortiseDepth > inner && b.mortiseDepth > innerAcross;
   const clash = Math.max(-a.walls.meeting, -b.walls.meeting);
   const level: Level = clash > 0 ? "fix" : "holds";
   return verdict({
@@ -160,7 +163,7 @@ function mortisesMeet(facts: JointFacts): Verdict {
         : meet
           ? "The two mortises meet; the tenons are mitred to pass"
           : "The two mortises stay apart in the leg",
-    why: `Each mortise is ${mm(a.mortiseDepth)} and ${mm(b.mortiseDepth)} deep; ${mm(inner)} is where the other begins.`,
+    why: `Each mortise is ${mm(a.mortiseDepth)} and ${mm(b.mortiseDepth)} deep; ${mm(Math.min(inner, innerAcross))} is where the other begins.`,
     limit: 0,
     actual: round1(-clash),
     sense: "at least",

@@ -11,7 +11,7 @@ const practice = tableWith(
   at("form.top.length", 2100),
   at("form.overhang", { end: 35, side: 35 }),
   at("form.leg.section", 90),
-  at("form.apron", { depth: 110, thickness: 25, reveal: 5 }),
+  at("form.apron", { depth: 110, thickness: 25, reveal: 5, arch: 0 }),
 );
 const geometry = placeLegAndApron(practice.form, []);
 
@@ -69,7 +69,7 @@ describe("tenons chosen by Taller never collide (counted on a grid of points, in
         fc.pre(reveal + rail + 10 < leg);
         const { form } = tableWith(
           at("form.leg.section", leg),
-          at("form.apron", { depth: 95, thickness: rail, reveal }),
+          at("form.apron", { depth: 95, thickness: rail, reveal, arch: 0 }),
         );
         const choice = { ...practice.joints.legRail, tenons: 1, meeting };
         const long = legRailJoint(placeLegAndApron(form, []), choice, shop, "long-rail");

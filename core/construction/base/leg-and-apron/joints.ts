@@ -3,7 +3,9 @@ import { cuttersOf, looseTenonsOf, ownedSize } from "../../../joinery/cutters";
 import type { Cutter, Joint } from "../../../joinery/joint";
 import type { JointChoices } from "../../../piece/schema";
 import type { Shop } from "../../../piece/shop";
-import type { LegAndApron } from "./place";
+import type { KindOfJoint } from "../../../joinery/kinds";
+import { lowJoints } from "./low-joints";
+import { crossDepth, LegAndApron } from "./place";
 
 /** A leg-to-rail joint, sized. All mm; `offset` is from the leg's outer face to the tenon's outer cheek. */
 export interface LegRailJoint extends Omit<Joint, "walls"> {
@@ -22,13 +24,28 @@ export interface LegRailJoint extends Omit<Joint, "walls"> {
   walls: { tip: number; side: number; meeting: number };
 }
 
-/** The joints of legs, rails and cross-rails. */
-export function legAndApronJoints(at: LegAndApron, { legRail }: JointChoices, shop: Shop): LegRailJoint[] {
+/** Rails have theirs by hand; low stretchers have a kind of joint. */
+export type LegAndApronJoint = LegRailJoint | KindOfJoint;
+const isRail = (joint: LegAndApronJoint): joint is LegRailJoint => "rail" in joint;
+export const railsOf = (joints: readonly LegAndApronJoint[]): LegRailJoint[] => joints.filter(isRail);
+export const kindsOf = (joints: readonly LegAndApronJoint[]): KindOfJoint[] =>
+  joints.filter((each): each is KindOfJoint => !isRail(each));
+/** The joint of one of the rails; null where there is none. */
+export const railJoint = (joints: readonly LegAndApronJoint[], rail: LegRailJoint["rail"]): LegRailJoint | null =>
+  railsOf(joints).find((each) => each.rail === rail) ?? null;
+/** How much of a leg lies before a rail's tenon. */
+export const legBefore = ({ leg }: Pick<LegAndApron, "leg">, rail: LegRailJoint["rail"]) =>
+  rail === "long-rail" ? leg.section : leg.across;
+
+/** The joints of legs, rails and cross-rails, and of low stretchers. */
+export function legAndApronJoints(at: LegAndApron, choices: JointChoices, shop: Shop): LegAndApronJoint[] {
+  const { legRail } = choices;
   const cross = crossRailJoint(at, shop);
   return [
     legRailJoint(at, legRail, shop, "long-rail"),
     legRailJoint(at, legRail, shop, "end-rail"),
     ...(cross ? [cross] : []),
+    ...(at.low ? lowJoints(at.low, choices, shop) : []),
   ];
 }
 
@@ -48,7 +65,7 @@ export function legRailJoint(
   which: "long-rail" | "end-rail",
 ): LegRailJoint {
   const { depth, thickness: rail, reveal } = at.rail;
-  const leg = at.leg.section;
+  const leg = legBefore(at, which);
   const { size, tool } = tenonThickness(choice, rail, shop);
   const offset = reveal + (rail - size) / 2;
   const stop = TENON.endStop;
@@ -103,7 +120,7 @@ export function crossRailJoint(at: LegAndApron, shop: Shop): LegRailJoint | null
   if (at.crossRails.length === 0) return null;
   const rail = at.rail.thickness;
   const { size, tool } = tenonThickness({ kind: "mortise-tenon", thickness: null }, rail, shop);
-  const depth = Math.max(20, at.rail.depth - 20);
+  const depth = crossDepth(at);
   const length = floorHalf(rail * 0.5);
   return {
     id: "long-rail-cross-rail",

@@ -1,5 +1,7 @@
-import type { LegRailJoint } from "./joints";
+import { LegAndApronJoint, LegRailJoint, railJoint } from "./joints";
+import { lowMeetings } from "./low-parts";
 import type { LegAndApron } from "./place";
+import { linksOf } from "../../../movement/meetings";
 import { Link, point } from "../../../movement/restraint";
 import type { JointChoices } from "../../../piece/schema";
 import { Remedy, set } from "../../../verdict/verdict";
@@ -14,13 +16,13 @@ export function legAndApronLinks({
   at,
   joints,
   choices,
-}: BaseFacts<LegAndApron, LegRailJoint> & { choices: JointChoices }): Link[] {
+}: BaseFacts<LegAndApron, LegAndApronJoint> & { choices: JointChoices }): Link[] {
   const fewer: Remedy[] =
     (choices.legRail.tenons ?? (at.rail.depth > 100 ? 2 : 1)) >= 2
       ? []
       : [set("Cut two tenons with a gap", ["joints", "legRail", "tenons"], 2)];
   const tenons = (
-    joint: LegRailJoint | undefined,
+    joint: LegRailJoint | null,
     id: string,
     name: string,
     a: string,
@@ -43,11 +45,11 @@ export function legAndApronLinks({
         stretched: true,
       };
     });
-  const long = joints.find((each) => each.rail === "long-rail");
-  const end = joints.find((each) => each.rail === "end-rail");
-  const cross = joints.find((each) => each.rail === "cross-rail");
+  const long = railJoint(joints, "long-rail");
+  const end = railJoint(joints, "end-rail");
+  const cross = railJoint(joints, "cross-rail");
   const legX = at.frame.length / 2 - at.leg.section / 2;
-  const legZ = at.frame.width / 2 - at.leg.section / 2;
+  const legZ = at.frame.width / 2 - at.leg.across / 2;
   return [1, -1]
     .flatMap((x) =>
       [1, -1].flatMap((z) => [
@@ -69,5 +71,6 @@ export function legAndApronLinks({
           ),
         ),
       ),
-    );
+    )
+    .concat(linksOf(lowMeetings({ at, joints }), choices));
 }

@@ -1,3 +1,4 @@
+import { joined } from "../../../assembly/meeting";
 import type { AssemblyPart, Worked } from "../../../assembly/part";
 import { straight } from "../../../assembly/outline";
 import { HOME, Place } from "../../../assembly/place";
@@ -6,15 +7,17 @@ import type { Make } from "../../../assembly/sort";
 import type { Vec } from "../../../assembly/vector";
 import type { Form } from "../../../piece/schema";
 import { cornerBlocks } from "./corner-blocks";
-import type { LegRailJoint } from "./joints";
-import { CROSS_RAIL_DROP, LegAndApron } from "./place";
+import { LegAndApronJoint, LegRailJoint, railJoint as joint } from "./joints";
+import { lowMeetings, lowParts } from "./low-parts";
+import { crossDepth, LegAndApron } from "./place";
+import { archedRail } from "../arch";
 import { USUAL } from "../../usual";
 
 /** What its parts are made from. */
 export interface LegAndApronFacts {
   form: Form;
   at: LegAndApron;
-  joints: readonly LegRailJoint[];
+  joints: readonly LegAndApronJoint[];
 }
 
 const SIDES = [-1, 1] as const;
@@ -27,13 +30,18 @@ export function legAndApronParts(facts: LegAndApronFacts): AssemblyPart[] {
   const long = SIDES.map((z) => longRail(facts, z));
   const end = SIDES.map((x) => endRail(facts, x));
   const cross = at.crossRails.map((_, i) => crossRail(facts, i));
-  return [
-    ...numbered(legs),
-    ...numbered(long),
-    ...numbered(end),
-    ...numbered(cross),
-    ...(form.cornerBlocks ? cornerBlocks(at) : []),
-  ];
+  const low = at.low ? lowParts(at.low) : [];
+  return joined(
+    [
+      ...numbered(legs),
+      ...numbered(long),
+      ...numbered(end),
+      ...numbered(cross),
+      ...(form.cornerBlocks ? cornerBlocks(at) : []),
+      ...low,
+    ],
+    lowMeetings(facts),
+  );
 }
 
 const numbered = (parts: readonly Omit<AssemblyPart, "id">[]): AssemblyPart[] =>
@@ -57,8 +65,6 @@ const LEG_NOTES: Record<Make, string> = {
 
 const box = (length: number, width: number, thickness: number): Shape => ({ length, width, thickness });
 const there = (at: Vec): Place => ({ ...HOME, at });
-const joint = ({ joints }: LegAndApronFacts, rail: LegRailJoint["rail"]) =>
-  joints.find((each) => each.rail === rail) ?? null;
 
 /** Tenons of a rail at one end, in the rail's frame; `depth` deeper they are the mortises. `outward` is the face toward the outside. */
 function tenons(rail: LegRailJoint, thickness: number, end: { at: number; way: Side }, outward: Side, depth: number) {
@@ -111,15 +117,15 @@ const PULL = { leg: 150, cross: 90 };
 function longRail(facts: LegAndApronFacts, z: Side): Omit<AssemblyPart, "id"> {
   const { at } = facts;
   const { shoulder } = at.longRail;
-  const tenoned = joint(facts, "long-rail");
-  const cross = joint(facts, "cross-rail");
+  const tenoned = joint(facts.joints, "long-rail");
+  const cross = joint(facts.joints, "cross-rail");
   const drop = at.rail.depth - crossDepth(at);
   return {
     kind: "long-rail",
     name: "Long rail",
     letter: "A",
-    ...rail(joint(facts, "long-rail")),
-    shape: box(shoulder, at.rail.depth, at.rail.thickness),
+    ...rail(tenoned),
+    shape: archedRail(box(shoulder, at.rail.depth, at.rail.thickness), at.rail.arch),
     place: { ...HOME, at: [-shoulder / 2, at.rail.lowerEdge, z * at.longRail.z - at.rail.thickness / 2] },
     ...(tenoned ? railWork(facts, tenoned, shoulder, z) : { adds: [] }),
     cuts: cross
@@ -143,13 +149,13 @@ const ALONG_Z = { x: [0, 0, 1] as Vec, y: [0, 1, 0] as Vec };
 function endRail(facts: LegAndApronFacts, x: Side): Omit<AssemblyPart, "id"> {
   const { at } = facts;
   const { shoulder } = at.endRail;
-  const tenoned = joint(facts, "end-rail");
+  const tenoned = joint(facts.joints, "end-rail");
   return {
     kind: "end-rail",
     name: "End rail",
     letter: "E",
-    ...rail(joint(facts, "end-rail")),
-    shape: box(shoulder, at.rail.depth, at.rail.thickness),
+    ...rail(tenoned),
+    shape: archedRail(box(shoulder, at.rail.depth, at.rail.thickness), at.rail.arch),
     place: { ...ALONG_Z, at: [x * at.endRail.x + at.rail.thickness / 2, at.rail.lowerEdge, -shoulder / 2] },
     // its thickness runs toward −x, so the outside of the right-hand rail is at its low side
     ...(tenoned ? railWork(facts, tenoned, shoulder, x > 0 ? -1 : 1) : { adds: [] }),
@@ -158,14 +164,11 @@ function endRail(facts: LegAndApronFacts, x: Side): Omit<AssemblyPart, "id"> {
   };
 }
 
-/** A cross-rail stops short of the long rails' lower edge. */
-const crossDepth = (at: LegAndApron) => Math.max(20, at.rail.depth - CROSS_RAIL_DROP);
-
 function crossRail(facts: LegAndApronFacts, i: number): Omit<AssemblyPart, "id"> {
   const { at } = facts;
   const { x, shoulder } = at.crossRails[i];
   const depth = crossDepth(at);
-  const stub = joint(facts, "cross-rail");
+  const stub = joint(facts.joints, "cross-rail");
   const tenon = (from: number): Worked => ({
     by: "long-rail+cross-rail",
     shape: box(stub!.length, stub!.tenonWidth, stub!.thickness),
@@ -189,9 +192,9 @@ const UPRIGHT = { x: [0, 1, 0] as Vec, y: [1, 0, 0] as Vec };
 
 function leg(facts: LegAndApronFacts, x: Side, z: Side): Omit<AssemblyPart, "id"> {
   const { at, form } = facts;
-  const { section } = at.leg;
+  const { section, across } = at.leg;
   const [fx, fz] = [at.frame.length / 2, at.frame.width / 2];
-  const place: Place = { ...UPRIGHT, at: [x > 0 ? fx - section : -fx, 0, z > 0 ? fz : -fz + section] };
+  const place: Place = { ...UPRIGHT, at: [x > 0 ? fx - section : -fx, 0, z > 0 ? fz : -fz + across] };
   return {
     kind: "leg",
     name: "Leg",
@@ -203,37 +206,36 @@ function leg(facts: LegAndApronFacts, x: Side, z: Side): Omit<AssemblyPart, "id"
     place,
     adds: [],
     cuts: [
-      ...mortises(facts, joint(facts, "long-rail"), "face", x, z),
-      ...mortises(facts, joint(facts, "end-rail"), "side", x, z),
+      ...mortises(facts, joint(facts.joints, "long-rail"), "face", x, z),
+      ...mortises(facts, joint(facts.joints, "end-rail"), "side", x, z),
     ],
     opens: [x * PULL.leg, 0, z * PULL.leg],
   };
 }
 
-/** A leg's outline is the same on both its faces; it tapers toward its outer corner, or all round. */
+/** A leg tapers toward its outer corner, or all round: by as much from one side as from the other. */
 function legShape(form: Form, at: LegAndApron, x: Side, z: Side): Shape {
-  const { section, length, foot } = at.leg;
-  const whole = box(length, section, section);
+  const { section, across, length, foot, footAcross } = at.leg;
+  const whole = box(length, section, across);
   const from = at.rail.lowerEdge - USUAL.taperBelow;
   if (form.leg.taper === "none" || foot >= section || from <= 0) return whole;
-  const lost = section - foot;
-  const outer = form.leg.taper === "four-faces" ? lost / 2 : 0;
   // seen along the grain from the foot: what each side of the section loses there
-  const view = (outerIsHigh: boolean) => {
-    const [low, high] = outerIsHigh ? [lost - outer, section - outer] : [outer, section - (lost - outer)];
+  const view = (size: number, lost: number, outerIsHigh: boolean) => {
+    const outer = form.leg.taper === "four-faces" ? lost / 2 : 0;
+    const [low, high] = outerIsHigh ? [lost - outer, size - outer] : [outer, size - (lost - outer)];
     return {
       outer: straight([
         [0, low],
         [from, 0],
         [length, 0],
-        [length, section],
-        [from, section],
+        [length, size],
+        [from, size],
         [0, high],
       ]),
       holes: [],
     };
   };
-  return { ...whole, face: view(x > 0), edge: view(z < 0) };
+  return { ...whole, face: view(section, section - foot, x > 0), edge: view(across, across - footAcross, z < 0) };
 }
 
 /** Mortises for a rail in a leg: `face` for the long rail, which comes along x, `side` for the end rail, along z. */
@@ -246,7 +248,7 @@ function mortises(
 ): Worked[] {
   if (!rail) return [];
   const { at } = facts;
-  const { section } = at.leg;
+  const { section, across } = at.leg;
   const deeper = rail.mortiseDepth - rail.length;
   const { thickness } = at.rail;
   // as the rail sees them beyond its shoulder at 0, then turned into the leg's frame
@@ -262,7 +264,7 @@ function mortises(
       thickness: into === "face" ? rail.thickness : deep,
     };
     const y = into === "face" ? (x > 0 ? 0 : section - deep) : x > 0 ? section - cheek - rail.thickness : cheek;
-    const zz = into === "face" ? (z > 0 ? cheek : section - cheek - rail.thickness) : z > 0 ? section - deep : 0;
+    const zz = into === "face" ? (z > 0 ? cheek : across - cheek - rail.thickness) : z > 0 ? across - deep : 0;
     return { by: `leg+${rail.rail}`, shape: size, place: there([low, y, zz]) };
   });
 }

@@ -12,7 +12,7 @@ describe("common practice: a 90 mm leg, 110 × 25 rail with a 5 mm reveal, 720 h
     at("form.height", 750),
     at("form.overhang", { end: 35, side: 35 }),
     at("form.leg.section", 90),
-    at("form.apron", { depth: 110, thickness: 25, reveal: 5 }),
+    at("form.apron", { depth: 110, thickness: 25, reveal: 5, arch: 0 }),
   );
   const geometry = placeLegAndApron(piece.form, []);
 
@@ -42,7 +42,7 @@ describe("the parts of a table add up (identity)", () => {
           at("form.top.width", width),
           at("form.leg.section", leg),
           at("form.overhang", { end, side }),
-          at("form.apron", { depth: 100, thickness: rail, reveal }),
+          at("form.apron", { depth: 100, thickness: rail, reveal, arch: 0 }),
         );
         const geometry = placeLegAndApron(form, []);
         expect(2 * end + 2 * leg + geometry.longRail.shoulder).toBe(length);

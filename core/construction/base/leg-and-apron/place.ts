@@ -2,16 +2,19 @@ import { measuredOr } from "../../../piece/measured";
 import type { AsBuilt, Form } from "../../../piece/schema";
 import type { Bearer, Footprint, PieceGeometry } from "../../geometry";
 import { topOf } from "../../top/core";
-import { USUAL } from "../../usual";
+import { drawnBack, LegSizes } from "./leg";
+import { LowStretchers, lowStretchers } from "./low";
 
 /** Where everything of a leg-and-apron table stands, mm. */
 export interface LegAndApron extends PieceGeometry {
   kind: "leg-and-apron";
-  leg: { section: number; length: number; foot: number; inner: number };
+  leg: LegSizes;
   longRail: { shoulder: number; z: number };
   endRail: { shoulder: number; x: number };
-  rail: { depth: number; thickness: number; reveal: number; lowerEdge: number; upperEdge: number };
+  /** `arch` is what is cut from the middle of its lower edge */
+  rail: { depth: number; thickness: number; reveal: number; lowerEdge: number; upperEdge: number; arch: number };
   crossRails: { x: number; shoulder: number }[];
+  low: LowStretchers | null;
 }
 
 /**
@@ -24,31 +27,42 @@ export interface LegAndApron extends PieceGeometry {
 export function placeLegAndApron(form: Form, asBuilt: readonly AsBuilt[]): LegAndApron {
   const { top, core } = topOf(form, asBuilt);
   const section = measuredOr(asBuilt, "leg", "width", form.leg.section);
+  const across = form.leg.across === null ? section : measuredOr(asBuilt, "leg", "thickness", form.leg.across);
   const frame = { length: top.length - 2 * form.overhang.end, width: top.width - 2 * form.overhang.side };
-  const legLength = measuredOr(asBuilt, "leg", "length", form.height - top.thickness);
+  const up = form.leg.top === "through";
+  const legLength = measuredOr(asBuilt, "leg", "length", up ? form.height : form.height - top.thickness);
+  const under = up ? legLength - top.thickness : legLength;
   const { depth, reveal } = form.apron;
+  const arch = Math.min(form.apron.arch, depth / 2);
   const thickness = measuredOr(asBuilt, "long-rail", "thickness", form.apron.thickness);
   const longShoulder = frame.length - 2 * section;
   const between = frame.width - 2 * (reveal + thickness);
   const foot = form.leg.taper === "none" ? section : Math.min(section, form.leg.foot);
+  const leg = {
+    ...{ section, across, length: legLength, foot },
+    // a taper takes as much from one side of a leg as from the other
+    footAcross: Math.max(Math.min(10, across), across - (section - foot)),
+    inner: section - reveal - thickness,
+    innerAcross: across - reveal - thickness,
+  };
   const placed = {
-    leg: { section, length: legLength, foot, inner: section - reveal - thickness },
+    leg,
     longRail: { shoulder: longShoulder, z: frame.width / 2 - reveal - thickness / 2 },
-    endRail: { shoulder: frame.width - 2 * section, x: frame.length / 2 - reveal - thickness / 2 },
-    rail: { depth, thickness, reveal, lowerEdge: legLength - depth, upperEdge: legLength },
+    endRail: { shoulder: frame.width - 2 * across, x: frame.length / 2 - reveal - thickness / 2 },
+    rail: { depth, thickness, reveal, lowerEdge: under - depth, upperEdge: under, arch },
     crossRails: Array.from({ length: form.crossRails }, (_, i) => ({
       x: -longShoulder / 2 + ((i + 1) * longShoulder) / (form.crossRails + 1),
       shoulder: between,
     })),
   };
-  const inset = taperedBy(form, { section, foot }, legLength - depth);
-  const corners = (size: number): Footprint[] =>
+  const drawn = { taper: form.leg.taper, leg, lowerEdge: under - depth };
+  const inset = drawnBack(drawn, form.shelf.height + form.shelf.thickness / 2);
+  const corners = (length: number, width: number): Footprint[] =>
     [1, -1].flatMap((z) =>
       [-1, 1].map((x) => ({
         x: x * (frame.length / 2 - section / 2),
-        z: z * (frame.width / 2 - section / 2),
-        length: size,
-        width: size,
+        z: z * (frame.width / 2 - across / 2),
+        ...{ length, width },
       })),
     );
   return {
@@ -57,37 +71,33 @@ export function placeLegAndApron(form: Form, asBuilt: readonly AsBuilt[]): LegAn
     core,
     frame,
     ...placed,
-    under: legLength,
+    under,
+    low: lowStretchers(form, frame, drawn),
+    through: up
+      ? {
+          length: form.overhang.end + section + form.leg.gap,
+          width: form.overhang.side + across + form.leg.gap,
+          gap: form.leg.gap,
+        }
+      : null,
     bearers: bearersOf(placed),
-    posts: corners(section),
-    feet: corners(foot),
-    sticks: [{ kind: "leg", said: "Legs", section }],
+    posts: corners(section, across),
+    feet: corners(foot, leg.footAcross),
+    sticks: [{ kind: "leg", said: "Legs", section: Math.max(section, across) }],
     seats: [
       {
         from: -longShoulder / 2 - inset,
         to: longShoulder / 2 + inset,
-        back: -(frame.width / 2 - section) - inset,
-        front: frame.width / 2 - section + inset,
+        back: -(frame.width / 2 - across) - inset,
+        front: frame.width / 2 - across + inset,
         height: form.shelf.height,
         holders: ["leg"],
         width: "between",
       },
     ],
-    kneeRoom: legLength - depth,
+    kneeRoom: under - depth,
     between: longShoulder,
   };
-}
-
-/** How far a leg's inner faces have drawn back at the height of a shelf, mm. @param lowerEdge  of the rails */
-function taperedBy(
-  { leg, shelf }: Form,
-  { section, foot }: Pick<LegAndApron["leg"], "section" | "foot">,
-  lowerEdge: number,
-) {
-  const from = lowerEdge - USUAL.taperBelow;
-  const lost = (section - foot) / (leg.taper === "four-faces" ? 2 : 1);
-  const at = shelf.height + shelf.thickness / 2;
-  return from > 0 ? lost * Math.max(0, 1 - at / from) : 0;
 }
 
 /** Rails bear the top all round, cross-rails in its middle; fasteners sit inside, those of cross-rails on their right. */
@@ -138,7 +148,10 @@ function bearersOf({
 }
 
 /** A cross-rail stops this far short of the long rails' lower edge, so that it does not show, mm. @source common practice */
-export const CROSS_RAIL_DROP = 20;
+const CROSS_RAIL_DROP = 20;
+/** What is left for a cross-rail above the long rails' lower edge, arched or not. */
+export const crossDepth = ({ rail: { depth, arch } }: Pick<LegAndApron, "rail">) =>
+  Math.max(20, depth - arch - CROSS_RAIL_DROP);
 
 /** A block is so thick, and its near face stays so far off the leg's inner corner, mm. @source common practice */
 const BLOCK = { thickness: 30, clear: 5 };
@@ -147,7 +160,7 @@ const BLOCK = { thickness: 30, clear: 5 };
  * A block across the corner where two rails meet, sawn at 45°: it must clear the leg that stands in that corner.
  *
  * @returns along each rail from where their inner faces meet: its near and its far point; its long point to long point; mm
- * @source derived: the leg's inner corner lies √2 × its inner size from the rails' corner, the near face 1/√2 × near
+ * @source derived: the leg's inner corner lies half its inner sizes' sum × √2 from the rails' corner, the near face 1/√2 × near
  */
 export function cornerBlock(at: Pick<LegAndApron, "leg">): {
   near: number;
@@ -156,7 +169,7 @@ export function cornerBlock(at: Pick<LegAndApron, "leg">): {
   thickness: number;
 } {
   const { thickness, clear } = BLOCK;
-  const least = 2 * Math.max(0, at.leg.inner) + clear * Math.SQRT2;
+  const least = Math.max(0, at.leg.inner) + Math.max(0, at.leg.innerAcross) + clear * Math.SQRT2;
   // a whole mm to saw to
   const length = Math.ceil((least + thickness * Math.SQRT2) * Math.SQRT2);
   const far = length / Math.SQRT2;

@@ -1,7 +1,7 @@
 /** What a rail's depth and thickness ask of its joints, and what the shop reaches. */
 import { TENON } from "../../../joinery/blind-tenon";
 import { Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
-import type { Facts as JointFacts } from "./facts";
+import type { RailFacts as JointFacts } from "./facts";
 
 export function twoTenons(facts: JointFacts): Verdict {
   const joint = facts.joints[0];

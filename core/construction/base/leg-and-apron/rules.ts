@@ -1,6 +1,7 @@
 import { grade, mm, set, Verdict, verdict } from "../../../verdict/verdict";
 import { USUAL, usual, usualRange } from "../../usual";
 import type { Rule } from "../base";
+import { archLeaves, lowStretcherLength, lowStretchersFit } from "./low-rules";
 import type { Facts } from "./facts";
 
 /** Every rule of legs and rails, in the order a maker would ask. */
@@ -12,6 +13,9 @@ export const LEG_AND_APRON_RULES: readonly Rule<Facts>[] = [
   reveal,
   taper,
   longRailStiff,
+  archLeaves,
+  lowStretchersFit,
+  lowStretcherLength,
 ];
 
 function legsFit({ form, at }: Facts): Verdict {
@@ -23,7 +27,7 @@ function legsFit({ form, at }: Facts): Verdict {
     subject: ["leg", "end-rail"],
     level: grade(room, "at least", 200, 60),
     text: room > 60 ? `${mm(room)} stay between the legs at the end` : `The legs leave ${mm(room)} for the end rail`,
-    why: `The top is ${mm(at.top.width)} wide, less two overhangs of ${mm(form.overhang.side)} and two legs of ${mm(at.leg.section)}.`,
+    why: `The top is ${mm(at.top.width)} wide, less two overhangs of ${mm(form.overhang.side)} and two legs of ${mm(at.leg.across)}.`,
     limit: 200,
     actual: Math.round(room),
     sense: "at least",
@@ -38,7 +42,7 @@ function legsFit({ form, at }: Facts): Verdict {
 function kneeRoom({ form, at }: Facts): Verdict | null {
   if (form.use === "bench") return null;
   const level = grade(at.kneeRoom, "at least", USUAL.kneeRoom.good, USUAL.kneeRoom.least);
-  const depth = Math.floor(at.leg.length - USUAL.kneeRoom.good);
+  const depth = Math.floor(at.under - USUAL.kneeRoom.good);
   return verdict({
     id: "form.knee-room",
     stage: "form",
@@ -68,10 +72,18 @@ function kneeRoom({ form, at }: Facts): Verdict | null {
 }
 
 function legSection({ form, at }: Facts) {
-  return usualRange("form.leg", "leg", "Leg section", at.leg.section, usual(form).leg, ["form", "leg", "section"], {
-    low: `Rails ${form.apron.thickness} mm thick leave it little wood around the mortises.`,
-    high: "It will look like a workbench.",
-  });
+  return usualRange(
+    "form.leg",
+    "leg",
+    "Leg section",
+    Math.min(at.leg.section, at.leg.across),
+    usual(form).leg,
+    ["form", "leg", "section"],
+    {
+      low: `Rails ${form.apron.thickness} mm thick leave it little wood around the mortises.`,
+      high: "It will look like a workbench.",
+    },
+  );
 }
 
 function apronDepth({ form }: Facts) {
@@ -90,7 +102,7 @@ function apronDepth({ form }: Facts) {
 }
 
 function reveal({ form, at }: Facts): Verdict {
-  const inside = at.leg.section - form.apron.reveal - at.rail.thickness;
+  const inside = Math.min(at.leg.inner, at.leg.innerAcross);
   const level = inside < 0 ? "fix" : form.apron.reveal < USUAL.reveal.low ? "tight" : "holds";
   return verdict({
     id: "form.reveal",

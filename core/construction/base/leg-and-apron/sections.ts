@@ -1,6 +1,6 @@
 import { dimension, Item, line, Point, Scene } from "../../../drawing/scene";
 import type { Species } from "../../../wood/species";
-import type { LegRailJoint } from "./joints";
+import { legBefore, LegRailJoint } from "./joints";
 import type { LegAndApron } from "./place";
 
 /** What a section is drawn from. */
@@ -12,16 +12,17 @@ interface SectionFacts {
 
 /** Looking down on the leg's head, cut through both tenons: reveal, cheeks, mitre, walls. Outer corner at the upper left. */
 export function legSectionScene({ at, joints, species }: SectionFacts): Scene {
-  const leg = at.leg.section;
+  const { section: leg, across } = at.leg;
   const [long, end] = joints;
   const stub = Math.max(70, leg * 0.8);
+  const turned = (points: Point[]) => flip(points, leg, across);
   const { reveal, thickness: rail } = at.rail;
   const items: Item[] = [
-    { kind: "wood", x: 0, y: 0, w: leg, h: leg, colour: species.colour, seed: 3, grain: "y", pale: true, id: "leg" },
+    { kind: "wood", x: 0, y: 0, w: leg, h: across, colour: species.colour, seed: 3, grain: "y", pale: true, id: "leg" },
     {
       kind: "wood",
       x: leg,
-      y: leg - reveal - rail,
+      y: across - reveal - rail,
       w: stub,
       h: rail,
       colour: species.colour,
@@ -40,35 +41,35 @@ export function legSectionScene({ at, joints, species }: SectionFacts): Scene {
       grain: "y",
       id: "end-rail",
     },
-    { kind: "path", points: mortise(long, leg), closed: true, ink: "void" },
-    { kind: "path", points: flip(mortise(end, leg), leg), closed: true, ink: "void" },
-    { kind: "path", points: tenon(long, leg), closed: true, ink: "outline", id: "tenon" },
-    { kind: "path", points: flip(tenon(end, leg), leg), closed: true, ink: "outline", id: "tenon" },
+    { kind: "path", points: mortise(long, leg, across), closed: true, ink: "void" },
+    { kind: "path", points: turned(mortise(end, across, leg)), closed: true, ink: "void" },
+    { kind: "path", points: tenon(long, leg, across), closed: true, ink: "outline", id: "tenon" },
+    { kind: "path", points: turned(tenon(end, across, leg)), closed: true, ink: "outline", id: "tenon" },
     line(
       [
-        [leg, leg],
+        [leg, across],
         [leg, 0],
         [0, 0],
       ],
       "outline",
     ),
-    dimension([0, leg], [leg, leg], 18, leg, { path: ["form", "leg", "section"], name: "Leg section" }),
-    dimension([leg + stub, leg], [leg + stub, leg - reveal], 12, reveal, {
+    dimension([0, across], [leg, across], 18, leg, { path: ["form", "leg", "section"], name: "Leg section" }),
+    dimension([leg + stub, across], [leg + stub, across - reveal], 12, reveal, {
       path: ["form", "apron", "reveal"],
       name: "Reveal",
     }),
-    dimension([leg + stub * 0.62, leg - reveal], [leg + stub * 0.62, leg - reveal - rail], 0, rail, {
+    dimension([leg + stub * 0.62, across - reveal], [leg + stub * 0.62, across - reveal - rail], 0, rail, {
       path: ["form", "apron", "thickness"],
       name: "Apron thickness",
     }),
     dimension(
-      [leg - long.length, leg - long.offset - long.thickness],
-      [leg, leg - long.offset - long.thickness],
+      [leg - long.length, across - long.offset - long.thickness],
+      [leg, across - long.offset - long.thickness],
       -20,
       long.length,
       { path: ["joints", "legRail", "length"], name: "Tenon length" },
     ),
-    dimension([0, leg - long.offset], [0, leg - long.offset - long.thickness], -20, long.thickness, {
+    dimension([0, across - long.offset], [0, across - long.offset - long.thickness], -20, long.thickness, {
       path: ["joints", "legRail", "thickness"],
       name: "Tenon thickness",
     }),
@@ -76,7 +77,7 @@ export function legSectionScene({ at, joints, species }: SectionFacts): Scene {
   return {
     id: "leg-section",
     title: `Leg section from above: tenons ${long.thickness} mm thick and ${long.length} mm long, ${long.walls.tip} mm of leg beyond them.`,
-    bounds: { x: 0, y: -stub, w: leg + stub, h: leg + stub },
+    bounds: { x: 0, y: -stub, w: leg + stub, h: across + stub },
     margin: [40, 44, 10, 60],
     items,
   };
@@ -87,9 +88,10 @@ export function tenonSideScene({ at, joints, species }: SectionFacts, which: "lo
   const joint = joints.find((each) => each.rail === which)!;
   const depth = at.rail.depth;
   const body = Math.max(60, depth * 0.8);
+  const leg = legBefore(at, which);
   const items: Item[] = [
     { kind: "wood", x: 0, y: 0, w: body, h: depth, colour: species.colour, seed: 23, grain: "x", id: which },
-    { kind: "rect", x: -at.leg.section, y: -40, w: at.leg.section, h: depth + 40, ink: "hidden", id: "leg" },
+    { kind: "rect", x: -leg, y: -40, w: leg, h: depth + 40, ink: "hidden", id: "leg" },
   ];
   let y = depth - joint.shoulders.top;
   for (let i = 0; i < joint.tenons; i += 1) {
@@ -126,14 +128,15 @@ export function tenonSideScene({ at, joints, species }: SectionFacts, which: "lo
   return {
     id: `tenon-${which}`,
     title: `Rail end: ${joint.tenons} tenon${joint.tenons > 1 ? "s" : ""} ${joint.tenonWidth.toFixed(1)} mm wide and ${joint.length} mm long.`,
-    bounds: { x: -at.leg.section, y: -40, w: at.leg.section + body, h: depth + 40 },
+    bounds: { x: -leg, y: -40, w: leg + body, h: depth + 40 },
     margin: [14, 54, 20, 20],
     items,
   };
 }
 
-function tenon(joint: LegRailJoint, leg: number): Point[] {
-  const outer = leg - joint.offset;
+/** `leg` is how much of it lies before the tenon, `across` how much beside. */
+function tenon(joint: LegRailJoint, leg: number, across: number): Point[] {
+  const outer = across - joint.offset;
   const inner = outer - joint.thickness;
   const tip = leg - joint.length;
   return [
@@ -143,8 +146,8 @@ function tenon(joint: LegRailJoint, leg: number): Point[] {
     [leg, inner],
   ];
 }
-function mortise(joint: LegRailJoint, leg: number): Point[] {
-  const outer = leg - joint.offset;
+function mortise(joint: LegRailJoint, leg: number, across: number): Point[] {
+  const outer = across - joint.offset;
   const inner = outer - joint.thickness;
   return [
     [leg, outer],
@@ -154,4 +157,5 @@ function mortise(joint: LegRailJoint, leg: number): Point[] {
   ];
 }
 /** The same joint for the rail that runs the other way: mirrored on the diagonal through the outer corner. */
-const flip = (points: Point[], leg: number): Point[] => points.map(([x, y]): Point => [leg - y, leg - x]);
+const flip = (points: Point[], leg: number, across: number): Point[] =>
+  points.map(([x, y]): Point => [leg - y, across - x]);

@@ -1,29 +1,38 @@
 import { Step, stepOf as step, TIME } from "../../../steps/step";
 import type { BaseWork, WorkFacts } from "../base";
-import type { LegRailJoint } from "./joints";
+import { kindsOf, LegAndApronJoint, railsOf } from "./joints";
 import type { LegAndApron } from "./place";
 
 /** The order of legs and rails: mortises while the legs are square, tenons to them, a dry fit, the short sides first. */
 export function legAndApronWork({
   form,
-  joints,
+  at,
+  joints: all,
   choices,
   thick,
   milled,
   grooved,
   fullHours,
-}: WorkFacts<LegAndApron, LegRailJoint>): BaseWork {
+}: WorkFacts<LegAndApron, LegAndApronJoint>): BaseWork {
   const out: Step[] = [];
+  const joints = railsOf(all);
+  const low = at.low?.all ?? [];
+  const lowKinds = [...new Set(low.map(({ kind }) => kind))];
+  const lowMortises = kindsOf(all).reduce(
+    (sum, { count, tenons = 1 }: { count: number; tenons?: number }) => sum + count * tenons,
+    0,
+  );
+  const deep = 8 * (joints[0]?.tenons ?? 1);
   const loose = choices.legRail.kind === "loose-tenon";
   const rails = ["long-rail", "end-rail", ...(form.crossRails > 0 ? ["cross-rail"] : [])];
   out.push(
     step({
       id: "mortise",
       title: "Mortise the legs",
-      detail: `${8 * (joints[0]?.tenons ?? 1)} mortises, ${joints[0]?.mortiseDepth ?? 0} mm deep, while the legs are square.`,
-      parts: ["leg"],
+      detail: `${deep} mortises, ${joints[0]?.mortiseDepth ?? 0} mm deep, while the legs are square.${lowMortises > 0 ? ` ${lowMortises} more for the low stretchers${at.low && at.low.taken > 0 ? `, ${Math.round(at.low.taken * 2) / 2} mm deeper than their card says: the taper takes that away again` : ""}.` : ""}`,
+      parts: ["leg", ...(lowKinds.includes("middle-stretcher") ? ["end-stretcher"] : [])],
       after: thick,
-      hours: 8 * (joints[0]?.tenons ?? 1) * TIME.mortise,
+      hours: (deep + lowMortises) * TIME.mortise,
       check: "Depth in every mortise, with a marked stick.",
     }),
   );
@@ -34,9 +43,9 @@ export function legAndApronWork({
       detail: loose
         ? "From the outside faces, same fence as the legs."
         : "Shoulders first; cheeks planed to fit; mitre the tips.",
-      parts: rails,
+      parts: [...rails, ...lowKinds],
       after: ["mortise"],
-      hours: (4 + form.crossRails) * 2 * TIME.tenon,
+      hours: (4 + form.crossRails + low.length) * 2 * TIME.tenon,
       check: "Each tenon goes in by hand and lifts its leg.",
     }),
   );
@@ -68,8 +77,12 @@ export function legAndApronWork({
     step({
       id: "dry-fit",
       title: "Dry-fit the base",
-      detail: "All shoulders closed, diagonals equal. Mark shoulders and cross-rails from the frame.",
-      parts: ["leg", ...rails],
+      detail:
+        "All shoulders closed, diagonals equal. Mark shoulders and cross-rails from the frame." +
+        (lowKinds.length > 0 && form.leg.taper !== "none"
+          ? " Low stretchers are fitted when the legs are tapered: mark their shoulders from the tapered faces."
+          : ""),
+      parts: ["leg", ...rails, ...(form.leg.taper === "none" ? lowKinds : [])],
       after: ["tenon", ...(grooved ? ["groove"] : []), ...(form.crossRails ? ["cross"] : [])],
       hours: TIME.dryFit,
       check: "Diagonals within 1 mm; tops of legs and rails flush.",
@@ -87,14 +100,41 @@ export function legAndApronWork({
         caution: "Taper jig: hold-downs, and the leg's thick end first.",
       }),
     );
-  const shaped = form.leg.taper !== "none" ? "taper" : "dry-fit";
+  if (lowKinds.length > 0 && form.leg.taper !== "none")
+    out.push(
+      step({
+        id: "fit-low",
+        title: "Fit the low stretchers between the tapered legs",
+        detail:
+          "Shoulders to the legs’ angle, marked from the dry frame; their mortises were cut square to the outer faces.",
+        parts: ["leg", ...lowKinds],
+        after: ["taper"],
+        hours: 0.4 * low.length,
+        check: "Legs stay upright when the stretchers are in: no shoulder pushes them.",
+      }),
+    );
+  if (form.apron.arch > 0)
+    out.push(
+      step({
+        id: "arch",
+        title: "Saw the arches of the rails",
+        detail: `${form.apron.arch} mm from one template, after the tenons and ${grooved ? "grooves" : "joints"} are cut; straight for 60 mm at the shoulders.`,
+        parts: ["long-rail", "end-rail"],
+        after: ["dry-fit"],
+        hours: 4 * TIME.shape,
+      }),
+    );
+  const shaped = [
+    lowKinds.length > 0 && form.leg.taper !== "none" ? "fit-low" : form.leg.taper !== "none" ? "taper" : "dry-fit",
+    ...(form.apron.arch > 0 ? ["arch"] : []),
+  ];
   out.push(
     step({
       id: "sand-base",
       title: "Plane and sand the base parts",
       detail: "Inside faces too; keep off the shoulders. Mask the tenons if you finish first.",
-      parts: ["leg", ...rails],
-      after: [shaped],
+      parts: ["leg", ...rails, ...lowKinds],
+      after: shaped,
       hours: 2,
     }),
   );
@@ -102,8 +142,8 @@ export function legAndApronWork({
     step({
       id: "glue-ends",
       title: "Glue the two ends",
-      detail: "Short sides first: two legs and an end rail each.",
-      parts: ["leg", "end-rail"],
+      detail: `Short sides first: two legs${lowKinds.includes("end-stretcher") ? ", an end rail and an end stretcher" : " and an end rail"} each.`,
+      parts: ["leg", "end-rail", ...lowKinds.filter((kind) => kind === "end-stretcher")],
       after: ["sand-base"],
       hours: TIME.glueFrame,
       wait: fullHours,
@@ -111,14 +151,27 @@ export function legAndApronWork({
       check: "Out of wind, legs parallel within 0.5 mm.",
     }),
   );
+  const along = lowKinds.filter((kind) => kind !== "end-stretcher").length > 0;
+  const trapped =
+    form.crossRails && along
+      ? "Cross-rails and low stretchers"
+      : form.crossRails
+        ? "Cross-rails"
+        : along
+          ? "Low stretchers"
+          : "";
   out.push(
     step({
       id: "glue-base",
       title: "Glue the long rails between the ends",
-      detail: form.crossRails
-        ? "Cross-rails go in with them: they can't be put in afterwards."
+      detail: trapped
+        ? `${trapped} go in with them: they can't be put in afterwards.`
         : "On a flat floor, all four feet down.",
-      parts: ["long-rail", ...(form.crossRails ? ["cross-rail"] : [])],
+      parts: [
+        "long-rail",
+        ...(form.crossRails ? ["cross-rail"] : []),
+        ...lowKinds.filter((kind) => kind !== "end-stretcher"),
+      ],
       after: ["glue-ends"],
       hours: TIME.glueFrame,
       wait: fullHours,
@@ -155,6 +208,6 @@ export function legAndApronWork({
     closing: "glue-base",
     closed: [form.cornerBlocks ? "screw-blocks" : "glue-base"],
     standing: ["cut-feet"],
-    seen: ["leg", "long-rail", "end-rail"],
+    seen: ["leg", "long-rail", "end-rail", ...lowKinds],
   };
 }

@@ -1,9 +1,9 @@
 import { joined } from "../../../assembly/meeting";
-import { jointScene } from "../../../drawing/joint";
 import { KIND_RULES } from "../../../joinery/joint-rules";
-import { cardOf, kindName, KindOfJoint } from "../../../joinery/kinds";
+import { cardOf, KindOfJoint } from "../../../joinery/kinds";
 import { linksOf } from "../../../movement/meetings";
 import type { Base } from "../base";
+import { kindSections } from "../kind-sections";
 import { trestleDimensions } from "./dimensions";
 import { trestleJoints } from "./joints";
 import { trestleMeetings } from "./meetings";
@@ -27,12 +27,7 @@ export const trestle: Base<Trestle, KindOfJoint> = {
   jointRules: KIND_RULES,
   work: trestleWork,
   dimensions: trestleDimensions,
-  sections: ({ joints, species }) =>
-    joints.map((joint) => ({
-      joint: joint.id,
-      scene: jointScene(joint, species),
-      caption: `${kindName(joint)}: from its side, and from its edge.`,
-    })),
+  sections: ({ joints, species }) => kindSections(joints, species),
   describe: ({ trestle: { post } }, { ends, post: { shoulder }, bays }) =>
     `Trestle on ${ends.length === 3 ? "three" : "two"} ends: ${post.count === 2 ? "two posts" : "a post"} each, ${Math.round(shoulder)} mm between foot and brace, ${Math.round(bays[0].to - bays[0].from)} mm of stretcher between the posts.`,
   sizes: ({ trestle: choice }, { foot, post, brace, stretcher, ties }) => [

@@ -1,4 +1,4 @@
-import type { Loop, Outline } from "../../../assembly/outline";
+import { Loop, Outline, straightAt } from "../../../assembly/outline";
 import type { TrestleChoices } from "../../../piece/base-choices";
 import { padLength } from "./place";
 
@@ -15,7 +15,6 @@ export function braceOutline({ ends, cut }: TrestleChoices["brace"], length: num
   return { outer: cornersOf(ends, cut, length, height, false), holes: [] };
 }
 
-export const straightAt = (a: number, b: number) => ({ at: [a, b] as const, rise: 0 });
 /** A cut end keeps so much of its height. @source common practice */
 const KEPT = 0.45;
 /** A rounded corner bows out of its chord by so much of it. Ours: by eye. */

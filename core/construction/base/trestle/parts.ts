@@ -1,11 +1,13 @@
+import { straightAt } from "../../../assembly/outline";
 import type { AssemblyPart } from "../../../assembly/part";
 import { HOME, Place } from "../../../assembly/place";
 import type { Vec } from "../../../assembly/vector";
 import type { TrestleChoices } from "../../../piece/base-choices";
+import { archedRail } from "../arch";
 import type { BaseFacts } from "../base";
 import type { KindOfJoint } from "../../../joinery/kinds";
 import { UPRIGHT_WIDTH } from "./joints";
-import { braceOutline, footOutline, straightAt } from "./outlines";
+import { braceOutline, footOutline } from "./outlines";
 import { numbered, PAD, padLength, Trestle } from "./place";
 
 export type TrestleFacts = BaseFacts<Trestle, KindOfJoint>;
@@ -161,15 +163,11 @@ function struts(at: Trestle, x: number, i: number): Plain[] {
   );
 }
 
-/** An arch leaves so much straight at each shoulder, mm. @source common practice */
-const SHOULDER = 60;
-
 function stretchers({ stretcher: choice }: TrestleChoices, { bays, rows, stretcher }: Trestle): Plain[] {
   return bays.flatMap(({ from, to }, i) =>
     rows.map((z, row): Plain => {
       const length = to - from;
       const rise = Math.min(choice.arch, stretcher.depth / 2);
-      const arched = rise > 0 && length > 4 * SHOULDER;
       return {
         id: numbered("R", i * rows.length + row, bays.length * rows.length),
         kind: "stretcher",
@@ -178,26 +176,7 @@ function stretchers({ stretcher: choice }: TrestleChoices, { bays, rows, stretch
         role: "rail",
         make: "solid",
         note: `Its tenons are included; the shoulders are marked from the posts.`,
-        shape: {
-          length,
-          width: stretcher.depth,
-          thickness: stretcher.thickness,
-          ...(arched
-            ? {
-                face: {
-                  outer: [
-                    straightAt(0, 0),
-                    { at: [SHOULDER, 0], rise: -rise },
-                    straightAt(length - SHOULDER, 0),
-                    straightAt(length, 0),
-                    straightAt(length, stretcher.depth),
-                    straightAt(0, stretcher.depth),
-                  ],
-                  holes: [],
-                },
-              }
-            : {}),
-        },
+        shape: archedRail({ length, width: stretcher.depth, thickness: stretcher.thickness }, rise),
         place: { ...HOME, at: [from, stretcher.height, z - stretcher.thickness / 2] },
         opens: [0, 0, 0],
       };

@@ -86,6 +86,7 @@ export function placeTrestle(form: Form, asBuilt: readonly AsBuilt[]): Trestle {
     frame: { length: 2 * reach + widest, width: Math.max(foot.length, brace.length) },
     bearers: bearersOf(form, placed),
     posts: [],
+    through: null,
     feet: feetOf(placed),
     sticks: [{ kind: "post", said: "Posts", section: post.width }],
     seats: bays.map(({ from: left, to: right }) => ({

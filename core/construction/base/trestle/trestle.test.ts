@@ -43,8 +43,8 @@ const VARIANTS: [string, Piece][] = [
       }),
     ),
   ],
-  ["under slats", trestle(at("form.construction", "slatted"))],
-  ["under breadboards", trestle(at("form.construction", "breadboard"))],
+  ["under slats", trestle(at("form.field", "slats"))],
+  ["under breadboards", trestle(at("form.ends", "breadboards"))],
 ];
 
 describe("a trestle as parts that meet", () => {

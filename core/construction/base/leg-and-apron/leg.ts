@@ -1,0 +1,27 @@
+import type { Form } from "../../../piece/schema";
+import { USUAL } from "../../usual";
+
+/** A leg along the top and across it, at its head and at its foot, and what of it stands inside the rails. mm */
+export interface LegSizes {
+  section: number;
+  across: number;
+  length: number;
+  foot: number;
+  footAcross: number;
+  inner: number;
+  innerAcross: number;
+}
+
+/** What a leg's taper depends on. @param lowerEdge  of the rails */
+export interface Drawn {
+  taper: Form["leg"]["taper"];
+  leg: LegSizes;
+  lowerEdge: number;
+}
+
+/** How far a leg's inner faces have drawn back at a height above the floor, mm; both by the same. */
+export function drawnBack({ taper, leg, lowerEdge }: Drawn, height: number): number {
+  const from = lowerEdge - USUAL.taperBelow;
+  const lost = (leg.section - leg.foot) / (taper === "four-faces" ? 2 : 1);
+  return taper === "none" || from <= 0 ? 0 : lost * Math.max(0, 1 - height / from);
+}
