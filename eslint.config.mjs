@@ -120,7 +120,7 @@ const walls = Object.entries(ROOMS).map(([room, { closed, packages }]) => ({
 }));
 
 export default tseslint.config(
-  { ignores: [".next/**", "node_modules/**", "next-env.d.ts"] },
+  { ignores: ["**/*.tmp.*", ".next/**", "node_modules/**", "next-env.d.ts"] },
   ...tseslint.configs.recommended,
   ...walls,
   {

@@ -1,4 +1,5 @@
 import { boardsNamed } from "../core/piece/copy";
+import { speciesUsed } from "../core/piece/kinds";
 import type { PlanInputs } from "../core/plan";
 import { OFFERED, offeredBoards } from "./offered";
 import { openPiece, OpenPiece } from "./pieces";
@@ -13,6 +14,6 @@ export async function savedInputs(
   const opened = await openPiece(workshop.id, id);
   if (!opened) return null;
   const { piece } = opened;
-  const { boards } = await offeredBoards(workshop.id, id, piece.species, boardsNamed(piece), OFFERED);
+  const { boards } = await offeredBoards(workshop.id, id, speciesUsed(piece), boardsNamed(piece), OFFERED);
   return { opened, inputs: { piece, shop: workshop.shop, rack: boards, ownSpecies: workshop.ownSpecies, today } };
 }

@@ -19,7 +19,7 @@ export const OFFERED = 1000;
 export async function offeredBoards(
   workshop: string,
   piece: string,
-  species: string,
+  species: readonly string[],
   uses: readonly string[],
   most: number,
 ): Promise<Offered> {
@@ -38,13 +38,13 @@ export async function offeredBoards(
        others as (
          select b.body, b.checked, b.name_order, r.piece_id as piece, r.piece_name as name
            from board b ${RESERVATION} and r.piece_id is distinct from $2::uuid
-          where b.workshop_id = $1 and b.left_at is null and b.species = $3 and not (b.id = any($4))
+          where b.workshop_id = $1 and b.left_at is null and b.species = any($3) and not (b.id = any($4))
           order by r.piece_id is not null, b.shuffle limit ${Math.floor(most)})
        select body, checked, piece, name from (select * from taken union all select * from others) each order by name_order`,
       values,
     ),
     pool().query<{ total: number }>(
-      "select count(*)::int as total from board where workshop_id = $1 and species = $2 and left_at is null",
+      "select count(*)::int as total from board where workshop_id = $1 and species = any($2) and left_at is null",
       [workshop, species],
     ),
   ]);

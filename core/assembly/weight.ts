@@ -7,8 +7,8 @@ import { boundsOf, bulkOf, Solid, stood } from "./solid";
 import { add, times, Vec } from "./vector";
 
 /** A part as it is weighed: by its own frame, wherever it stands. */
-export type Unplaced = Pick<AssemblyPart, "id" | "shape" | "adds" | "cuts">;
-export const unplaced = ({ id, shape, adds, cuts }: AssemblyPart): Unplaced => ({ id, shape, adds, cuts });
+export type Unplaced = Pick<AssemblyPart, "id" | "kind" | "shape" | "adds" | "cuts">;
+export const unplaced = ({ id, kind, shape, adds, cuts }: AssemblyPart): Unplaced => ({ id, kind, shape, adds, cuts });
 
 /** How far a chord may lie from its arc where a part is only weighed, mm: a few grams of a table. Ours. */
 export const ROUGH = 0.3;

@@ -69,10 +69,10 @@ describe("what to buy", () => {
   it("says what nothing in stock holds", () =>
     expect(proposePurchase([piece("X", 9000, 100, 25)], stock, USUAL_SHOP).missing).toEqual(["X"]));
   it("a top that lacks 400 mm is asked for as three strips that cover it", () => {
-    const lacking = strips({ length: 1800, width: 900, thickness: 28 }, 500, USUAL_SHOP);
+    const lacking = strips({ length: 1800, width: 900, thickness: 28 }, 500, USUAL_SHOP, "european-ash");
     expect(lacking).toHaveLength(3);
     expect(lacking.reduce((sum, each) => sum + each.width - USUAL_SHOP.widthAllowance, 0)).toBeGreaterThanOrEqual(400);
-    expect(strips({ length: 1800, width: 900, thickness: 28 }, 905, USUAL_SHOP)).toEqual([]);
+    expect(strips({ length: 1800, width: 900, thickness: 28 }, 905, USUAL_SHOP, "european-ash")).toEqual([]);
   });
 });
 

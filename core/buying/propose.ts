@@ -23,6 +23,7 @@ export function strips(
   need: { length: number; width: number; thickness: number },
   have: number,
   shop: Pick<Shop, "lengthAllowance" | "widthAllowance">,
+  species: string,
 ): RoughPiece[] {
   const open = need.width - have;
   if (open <= 0) return [];
@@ -31,6 +32,7 @@ export function strips(
   return Array.from({ length: count }, (_, i) => ({
     id: `T${i + 1}`,
     part: "top",
+    species,
     label: `T${i + 1}`,
     length: need.length + shop.lengthAllowance,
     width: width + shop.widthAllowance,

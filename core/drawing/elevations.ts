@@ -6,12 +6,13 @@ import { baseOf } from "../construction/base";
 import { TOP_NAMES } from "../piece/movement-choices";
 import type { Form } from "../piece/schema";
 import type { Plan } from "../plan/derived";
+import { woodOf } from "../wood/woods";
 import { EdgeLine, linesOf } from "./edges";
 import { projected, ProjectedEdge, View, VIEWS } from "./projection";
 import { dimension, Ink, Item, line, Scene, seedOf, shifted } from "./scene";
 import { nearest, silhouette } from "./silhouette";
 
-type Drawable = Pick<Plan, "geometry" | "species" | "assembly"> & { form: Form };
+type Drawable = Pick<Plan, "geometry" | "species" | "woods" | "assembly"> & { form: Form };
 
 /** From above: the top, and what is below it dashed. */
 export function planScene(drawable: Drawable): Scene {
@@ -158,7 +159,7 @@ function elevation(drawable: Drawable, view: View, wide: number, hidden: boolean
 }
 
 /** Faces of the parts in their wood, far ones first, under the edges that are seen and, where they are wanted, those that are not. */
-function viewItems({ assembly, species }: Drawable, view: View, hidden: boolean): Item[] {
+function viewItems({ assembly, species, woods }: Drawable, view: View, hidden: boolean): Item[] {
   const bodies = assembly.parts.map((part) => ({ part, ...bodyWhereItStands(part) }));
   const faces = bodies
     .map(({ part, solid }) => ({ part, solid, near: nearest(solid, view) }))
@@ -166,7 +167,7 @@ function viewItems({ assembly, species }: Drawable, view: View, hidden: boolean)
     .map(({ part, solid }): Item => ({
       kind: "face",
       points: silhouette(part, solid, view),
-      colour: species.colour,
+      colour: woodOf(woods, part.kind, species).colour,
       seed: seedOf(part.id),
       grain: grainIn(part, view),
       id: part.kind,

@@ -1,4 +1,5 @@
 import type { Part } from "../layout/cut-list";
+import { woodOf, Woods } from "../wood/woods";
 import { GlueFacts, GluePiece, GlueStage, glueStage } from "./stages";
 
 /**
@@ -6,7 +7,7 @@ import { GlueFacts, GluePiece, GlueStage, glueStage } from "./stages";
  *
  * @param parts  the cut list; solid ones and panels have none here
  */
-export function blankStages(parts: readonly Part[], facts: GlueFacts): GlueStage[] {
+export function blankStages(parts: readonly Part[], facts: GlueFacts, woods: Woods): GlueStage[] {
   return parts
     .filter((part) => part.make === "laminated" && part.stock.length > 1)
     .map((part) => {
@@ -25,7 +26,7 @@ export function blankStages(parts: readonly Part[], facts: GlueFacts): GlueStage
           aids: [],
           groups,
         },
-        facts,
+        { ...facts, species: woodOf(woods, part.id, facts.species) },
       );
     });
 }

@@ -114,8 +114,12 @@ function buttonPart(
 /** Parts that nobody sees when the table stands: sapwood may lie in them. */
 const HIDDEN: Role[] = ["block"];
 
-/** Every rough piece to saw, but for the top, whose boards are chosen one by one. */
-export function roughPieces(parts: readonly Part[], shop: Pick<Shop, "widthAllowance">): RoughPiece[] {
+/** Every rough piece to saw, but for the top, whose boards are chosen one by one. @param wood  species of a kind of part, by its id */
+export function roughPieces(
+  parts: readonly Part[],
+  shop: Pick<Shop, "widthAllowance">,
+  wood: (kind: string) => string,
+): RoughPiece[] {
   return parts
     .filter((part) => part.role !== "panel" && part.role !== "button")
     .flatMap((part) =>
@@ -129,6 +133,7 @@ export function roughPieces(parts: readonly Part[], shop: Pick<Shop, "widthAllow
           thickness,
           net: (part.finished.length * part.finished.width * part.finished.thickness) / part.stock.length,
           hidden: HIDDEN.includes(part.role),
+          species: wood(part.id),
           ...(matched ? { matched: mark } : {}),
         })),
       ),

@@ -164,6 +164,7 @@ function sectionHolds(
         (piece) =>
           piece !== undefined &&
           wanted.has(piece.id) &&
+          (piece.species ?? board.species) === board.species &&
           piece.width <= lane.width + 0.5 &&
           millingYield(board, shop, whole ? length : piece.length, piece.width).thickness >= piece.thickness,
       )

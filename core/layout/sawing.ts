@@ -13,6 +13,8 @@ export interface RoughPiece {
   net?: number;
   hidden?: boolean;
   matched?: string;
+  /** the wood it is sawn from; any where nothing is said */
+  species?: string;
 }
 
 /** A section at its place on a board; pieces by id, lane by lane. mm */

@@ -23,6 +23,8 @@ export interface Kind {
   net: number;
   hidden: boolean;
   group: string | null;
+  /** the wood it is sawn from; null: any */
+  species: string | null;
   pieces: RoughPiece[];
 }
 
@@ -52,7 +54,9 @@ export function kindsOf(
   const kinds = new Map<string, Kind>();
   for (const piece of pieces) {
     const group = groupOf(piece);
-    const key = [piece.length, piece.width, piece.thickness, piece.hidden ?? false, group].join(" ");
+    const key = [piece.length, piece.width, piece.thickness, piece.hidden ?? false, group, piece.species ?? ""].join(
+      " ",
+    );
     const kind = kinds.get(key) ?? {
       length: piece.length,
       width: piece.width,
@@ -60,6 +64,7 @@ export function kindsOf(
       net: piece.net ?? piece.length * piece.width * piece.thickness,
       hidden: piece.hidden ?? false,
       group,
+      species: piece.species ?? null,
       pieces: [],
     };
     kind.pieces.push(piece);
@@ -77,6 +82,7 @@ export function kindsOf(
 /** Whether a run's board mills thick enough for a kind, flattened when it is cut to size, and is not too good for it. */
 export function suits(kind: Kind, run: Run, shop: Shop): boolean {
   if (run.blemished && !kind.hidden) return false;
+  if (kind.species !== null && kind.species !== run.board.species) return false;
   if (kind.length > run.length || kind.width > run.width || run.board.thickness > kind.thickness * THICKEST + 8)
     return false;
   return millingYield(run.board, shop, kind.length, kind.width).thickness >= kind.thickness;

@@ -18,12 +18,13 @@ export interface ShoppingLine {
 }
 
 /** What the rack lacks, by the sawn thickness to ask for; `sawn` is null when no merchant saws it so thick: laminate. */
-export function shoppingList(missing: readonly RoughPiece[], species: string): ShoppingLine[] {
+export function shoppingList(missing: readonly RoughPiece[], usual: string): ShoppingLine[] {
   const lines = new Map<string, ShoppingLine>();
   for (const piece of missing) {
     const rough = piece.thickness + THICKNESS_ALLOWANCE;
     const sawn = nextSawnThickness(rough);
-    const key = String(sawn ?? rough);
+    const species = piece.species ?? usual;
+    const key = `${species} ${sawn ?? rough}`;
     const line = lines.get(key) ?? {
       species,
       sawn,
@@ -41,5 +42,7 @@ export function shoppingList(missing: readonly RoughPiece[], species: string): S
     line.boardFeet += boardFeet(piece.length, piece.width, line.thickness) * WASTE_FACTOR;
     lines.set(key, line);
   }
-  return [...lines.values()].sort((a, b) => a.thickness - b.thickness);
+  return [...lines.values()].sort(
+    (a, b) => Number(a.species !== usual) - Number(b.species !== usual) || a.thickness - b.thickness,
+  );
 }

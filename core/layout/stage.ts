@@ -4,6 +4,7 @@ import type { Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import type { RackBoard } from "../stock/board";
 import type { Species } from "../wood/species";
+import { usedWoods, woodOf, Woods } from "../wood/woods";
 import { jointLines } from "./candidates";
 import { CutCard, cutCards } from "./cards";
 import { MachineSetting, machineSettings, Part, roughPieces } from "./cut-list";
@@ -33,17 +34,19 @@ export interface CuttingFacts {
   panels: readonly CutPanel[];
   cutting: Piece["cutting"];
   species: Species;
+  woods: Woods;
   shop: Shop;
   at: PieceGeometry;
 }
 
 /** Where every part is cut, in which order, and what is missing. */
-export function cuttingStage({ parts, rack, panels, cutting, species, shop, at }: CuttingFacts): CuttingStage {
+export function cuttingStage({ parts, rack, panels, cutting, species, woods, shop, at }: CuttingFacts): CuttingStage {
   const laid = panels.flatMap((panel) => panel.laid);
+  const used = new Set(usedWoods(woods, species).map(({ id }) => id));
   const own = rack.filter(
-    (board) => board.species === species.id && !cutting.sawn.some((each) => each.board.id === board.id),
+    (board) => used.has(board.species) && !cutting.sawn.some((each) => each.board.id === board.id),
   );
-  const pieces = roughPieces(parts, shop);
+  const pieces = roughPieces(parts, shop, (kind) => woodOf(woods, kind, species).id);
   const strips = stripCuts(
     laid.filter((each) => own.some((board) => board.id === each.board.id)),
     shop,

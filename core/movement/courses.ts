@@ -2,9 +2,11 @@
 import { DailyAir, dailyAir, ClimateChoice, moistureYear, MoistureYear } from "../climate/year";
 import type { Part } from "../layout/cut-list";
 import type { Piece } from "../piece/schema";
+import { differing } from "../piece/kinds";
 import type { Species } from "../wood/species";
+import { woodOf, Woods } from "../wood/woods";
 import { Course, equivalentThickness, moistureCourse } from "./course";
-import { FACE_WARMTH } from "./faces";
+import { FACE_WARMTH, filmsOf } from "./faces";
 import type { Film } from "./finish";
 import { Stop, stops } from "./restraint";
 import { GraphFacts, graphOf } from "./graph";
@@ -62,29 +64,73 @@ export function dryingThickness({ id, role, finished }: Pick<Part, "id" | "role"
   return role === "rail" || (role === "panel" && id !== "top") ? finished.thickness : null;
 }
 
-/** Moisture of each kind of part, and of the top. One course for each distinct thickness. */
+/** Surroundings of the kinds of part that differ from the piece, each told by a key; kinds that are alike share one. */
+export interface Looks {
+  byKind: Record<string, string>;
+  byKey: Record<string, Surroundings>;
+}
+
+export function looksOf(kinds: Piece["kinds"], faces: Piece["faces"], woods: Woods, usual: Surroundings): Looks {
+  const looks: Looks = { byKind: {}, byKey: {} };
+  for (const [kind, { moisture, finish }] of differing({ kinds })) {
+    const species = woodOf(woods, kind, usual.species);
+    const start = moisture === null ? usual.start : { ...usual.start, value: moisture };
+    const films = finish === null ? usual.films : filmsOf(finish, faces);
+    const key = [species.id, start.value, finish ?? ""].join("/");
+    looks.byKind[kind] = key;
+    looks.byKey[key] = { ...usual, species, start, films };
+  }
+  return looks;
+}
+
+/** What a kind of part goes through. */
+export const surroundingsOf = (kind: string, { byKind, byKey }: Looks, usual: Surroundings): Surroundings =>
+  byKey[byKind[kind] ?? ""] ?? usual;
+
+/** What dries alike: how thick a board would be that dries as fast, and the look of its kind. */
+const section = (thickness: number, look: string) => `${thickness}@${look}`;
+
+/** The section of a part, such as "25@": one course each; null for what follows the top. */
+export function sectionOf(
+  part: Pick<Part, "id" | "role" | "finished">,
+  { byKind }: Pick<Looks, "byKind">,
+): string | null {
+  const look = byKind[part.id] ?? "";
+  // what follows the top does so while it is of its wood, its moisture and its finish
+  const thickness = dryingThickness(part) ?? (look === "" ? null : part.finished.thickness);
+  return thickness === null ? null : section(thickness, look);
+}
+
+/** Through the years of one section, alike on all sides. */
+export function courseOfSection(name: string, looks: Looks, usual: Surroundings): Course {
+  const [thickness, ...look] = name.split("@");
+  return courseOfPart(Number(thickness), looks.byKey[look.join("@")] ?? usual);
+}
+
+/** Moisture of each kind of part, and of the top. One course for each distinct section. */
 export function coursesByKind(
   parts: readonly Part[],
   top: Course,
-  byThickness: ReadonlyMap<number, Course>,
+  bySection: ReadonlyMap<string, Course>,
+  looks: Looks,
 ): Record<string, Course> {
   return Object.fromEntries([
     ["top", top],
-    ...parts.map((part) => [part.id, byThickness.get(dryingThickness(part) ?? NaN) ?? top] as const),
+    ...parts.map((part) => [part.id, bySection.get(sectionOf(part, looks) ?? "") ?? top] as const),
   ]);
 }
 
 /** The thinnest part's course, which what is inset goes by: doors and drawers are as thin. */
-export function thinnestCourse(byThickness: ReadonlyMap<number, Course>, top: Course): Course {
-  const thin = Math.min(...byThickness.keys());
-  return byThickness.get(thin) ?? top;
+export function thinnestCourse(bySection: ReadonlyMap<string, Course>, top: Course): Course {
+  const thin = Math.min(...[...bySection.keys()].filter((each) => each.endsWith("@")).map((each) => parseFloat(each)));
+  return bySection.get(section(thin, "")) ?? top;
 }
 
 /** Every loop of the piece that is stopped at some moment, worst first. */
 export function stoppedIn(facts: GraphFacts, courses: Record<string, Course>): Stop[] {
   const { members, links } = graphOf(facts);
   const sparse = (course: Course) => ({
-    start: facts.top.start.value,
+    start: course.mean[0],
     at: course.mean.filter((_, i) => i % STOP_EVERY === 0),
   });
   const histories = new Map<Course, ReturnType<typeof sparse>>();

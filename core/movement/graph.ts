@@ -4,6 +4,7 @@ import type { Bearer, PieceGeometry } from "../construction/geometry";
 import type { Piece } from "../piece/schema";
 import { set } from "../verdict/verdict";
 import type { Species } from "../wood/species";
+import { woodOf, Woods } from "../wood/woods";
 import { LENGTHWISE } from "./breadboard";
 import type { Fastener } from "./buttons";
 import { boardCoefficient } from "./coefficient";
@@ -17,6 +18,8 @@ export interface GraphFacts {
   at: PieceGeometry;
   parts: readonly AssemblyPart[];
   species: Species;
+  /** of kinds that are of another wood */
+  woods: Woods;
   top: TopMovement;
   /** what the base's and the top's own joints hold */
   links: readonly Link[];
@@ -26,7 +29,7 @@ export interface GraphFacts {
 
 /** Members and links for `stops`. */
 export function graphOf(facts: GraphFacts): { members: Member[]; links: Link[] } {
-  const { parts, species, top, piece, stiffeners } = facts;
+  const { parts, species, woods, top, piece, stiffeners } = facts;
   const steel = (stiffeners?.kind === "channels" ? stiffeners.x : []).map((_, i): Member => ({
     id: `channel-${i + 1}`,
     kind: "channel",
@@ -37,7 +40,7 @@ export function graphOf(facts: GraphFacts): { members: Member[]; links: Link[] }
   }));
   const fastened = piece.form.field === "slats" || piece.form.ends === "frame" ? [] : fastenerLinks(facts);
   return {
-    members: [...parts.map((part) => memberOf(part, species, top)), ...steel],
+    members: [...parts.map((part) => memberOf(part, woodOf(woods, part.kind, species), top)), ...steel],
     links: [...facts.links, ...fastened],
   };
 }

@@ -22,24 +22,26 @@ const LEG_RINGS = 45;
 /**
  * Size and squareness of every kind of part through its years.
  *
- * @param start  percent; `panel`: mean coefficient of the top's strips, which counts for the top itself
+ * @param wood  of each kind; `panel`: mean coefficient of the top's strips, which counts for the top itself
  * @source derived: the thickness moves by the complement of the ring angle
  */
 export function partMovements(
   parts: readonly Part[],
   courses: Record<string, Course>,
-  { species, start, panel }: { species: Species; start: number; panel: (kind: string) => number },
+  { wood, panel }: { wood: (kind: string) => Species; panel: (kind: string) => number },
 ): PartMove[] {
-  const flat = boardCoefficient(species, UNKNOWN_RINGS.left, UNKNOWN_RINGS.right);
   const held = (moisture: number) => Math.min(SATURATION, moisture);
   return parts
     .filter((part) => part.role !== "button" && part.role !== "block")
     .map((part) => {
+      const species = wood(part.id);
+      const flat = boardCoefficient(species, UNKNOWN_RINGS.left, UNKNOWN_RINGS.right);
       const thick = part.role === "leg" || part.role === "post";
       const course = courses[part.id] === courses.top ? "top" : part.id;
       const across = thick ? coefficientAt(species, LEG_RINGS) : part.role === "panel" ? panel(part.id) : flat;
       const through = species.radial + species.tangential - across;
-      const { driest, wettest } = courses[course];
+      const { driest, wettest, mean } = courses[course];
+      const start = mean[0];
       const on = (moisture: number) => ({
         width: widthChange(part.finished.width, across, start, moisture),
         thickness: widthChange(part.finished.thickness, through, start, moisture),

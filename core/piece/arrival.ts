@@ -1,4 +1,5 @@
 import type { Board } from "../stock/board";
+import { speciesUsed } from "./kinds";
 import { everyPanel } from "./panels";
 import type { Piece } from "./schema";
 
@@ -34,6 +35,7 @@ export function arriving(piece: Piece, standing: readonly Standing[], same: (a: 
   const mine = new Set(adopted.map((each) => each.board.id));
   const open = piece.cutting.sawn.filter((each) => !mine.has(each.board.id)).map((each) => each.board.id);
   const freed = new Map<string, string>();
+  const woods = speciesUsed(piece);
   const canHave = (id: string): boolean => {
     if (mine.has(id)) return true;
     const here = known.get(id);
@@ -44,7 +46,7 @@ export function arriving(piece: Piece, standing: readonly Standing[], same: (a: 
           ? "has been cut"
           : here.state === "reserved"
             ? `is reserved for ${here.holder ?? "another piece"}`
-            : here.body.species !== piece.species
+            : !woods.includes(here.body.species)
               ? "is of another wood here"
               : null;
     if (why) freed.set(id, why);

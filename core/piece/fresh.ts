@@ -56,6 +56,7 @@ export function freshPiece(name: string, day: string): Piece {
     cutting: freshCutting(),
     glueUp: { adhesive: "pva", hands: 1, runs: [] },
     finish: "oil-wax",
+    kinds: {},
     ...freshSurroundings(),
     asBuilt: [],
     log: [],

@@ -4,6 +4,7 @@ import { MAKES } from "../assembly/sort";
 import { BASES, LEG_TOPS, lowFields, shelfFields, tenonSettingSchema, trestleFields } from "./base-choices";
 import { climateSchema } from "./climate";
 import { cuttingSchema, glueRunSchema, outlineFields } from "./cutting-choices";
+import { FINISHES, kindSchema } from "./kinds";
 import { fasteningFields, insetSchema, topConstructionFields } from "./movement-choices";
 import { between, choice, count, date, distance, list, moisture, name, size, text } from "./fields";
 
@@ -171,7 +172,9 @@ export const pieceSchema = v.strictObject({
     hands: count("hands", 1, 4),
     runs: v.pipe(v.array(glueRunSchema), v.maxLength(60, "60 glue-ups at most.")),
   }),
-  finish: choice("finish", ["oil-wax", "oil", "tung-oil", "wax", "varnish", "lacquer", "shellac", "bare"]),
+  finish: choice("finish", FINISHES),
+  /** by kind of part, where it differs from the piece */
+  kinds: v.record(text("kind of part", 60), kindSchema),
   faces: v.strictObject({
     below: choice("finish below", ["alike", "one-coat", "bare"]),
     sun: choice("above the top", ["room", "sun"]),

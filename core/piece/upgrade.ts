@@ -50,6 +50,7 @@ function fromThird(json: unknown): unknown {
   return {
     ...rest,
     version: 4,
+    kinds: {},
     panels: { top: panel },
     form: isRecord(form) ? withBases(form) : form,
     joints: isRecord(joints) ? { ...joints, groups: {}, figure8: plates(joints.figure8) } : joints,

@@ -23,10 +23,13 @@ import type { DatedStep } from "../steps/step";
 import type { LaidStrip } from "../stock/rules";
 import type { Verdict } from "../verdict/verdict";
 import type { Species } from "../wood/species";
+import type { Woods } from "../wood/woods";
 
 /** Everything derived from a piece. Plain data: it can be cloned, compared and written as JSON. */
 export interface Plan {
   species: Species;
+  /** of kinds of part that are of another wood */
+  woods: Woods;
   proposal: TableProposal;
   geometry: BaseGeometry;
   /** its parts where they stand, with their joints worked, and what they weigh together, kg */

@@ -4,13 +4,21 @@ import { assemble } from "../construction/assemble";
 import { baseOf } from "../construction/base";
 import { cutParts } from "../layout/cut-list";
 import { breadboards, slatEnds } from "../movement/breadboard";
-import { courseOfPart, coursesByKind, dryingThickness, stoppedIn, thinnestCourse } from "../movement/courses";
+import {
+  courseOfSection,
+  coursesByKind,
+  sectionOf,
+  stoppedIn,
+  surroundingsOf,
+  thinnestCourse,
+} from "../movement/courses";
 import { fastenersFor } from "../movement/fastenings";
 import { framedTop, slats, stiffeners } from "../movement/flat";
 import { insetMovements } from "../movement/insets";
 import { partMovements } from "../movement/parts";
 import { topMovement } from "../movement/year";
 import { topLinks } from "../construction/top/links";
+import { woodOf } from "../wood/woods";
 import { SHAPE } from "./shape";
 
 export const PARTS = SHAPE.stage(
@@ -83,8 +91,9 @@ export const PARTS = SHAPE.stage(
   .stage(
     "weight",
     "form",
-    ({ bodies, species }) => [bodies, species.density],
-    (bodies, density) => [...bodies.values()].reduce((sum, { volume }) => sum + (volume / 1e9) * density, 0),
+    ({ bodies, species, woods }) => [bodies, species, woods],
+    (bodies, usual, woods) =>
+      [...bodies].reduce((sum, [{ kind }, { volume }]) => sum + (volume / 1e9) * woodOf(woods, kind, usual).density, 0),
     0,
   )
   .stage(
@@ -95,21 +104,37 @@ export const PARTS = SHAPE.stage(
       cutParts(parts, { count: fastening === "button" ? fasteners : 0, width, tongue }, asBuilt, shop),
   )
   .each(
-    "byThickness",
+    "bySection",
     "movement",
-    ({ parts, surroundings }) => [parts.map(dryingThickness).filter((each) => each !== null), surroundings],
-    courseOfPart,
+    ({ parts, looks, surroundings }) => [
+      parts.map((part) => sectionOf(part, looks)).filter((each) => each !== null),
+      looks,
+      surroundings,
+    ],
+    courseOfSection,
   )
-  .stage("courses", "movement", ({ parts, topCourse, byThickness }) => [parts, topCourse, byThickness], coursesByKind)
+  .stage(
+    "courses",
+    "movement",
+    ({ parts, topCourse, bySection, looks }) => [parts, topCourse, bySection, looks],
+    coursesByKind,
+  )
   // each other panel through its years, strip by strip, as the top
   .each(
     "otherTops",
     "movement",
-    ({ others, surroundings, courses, piece }) => [[...others.values()], surroundings, courses, piece.fitted],
-    ({ place, laid }, { species, start }, courses, fitted) => ({
+    ({ others, surroundings, looks, courses, piece }) => [
+      [...others.values()],
+      surroundings,
+      looks,
+      courses,
+      piece.fitted,
+    ],
+    ({ place, laid }, usual, looks, courses, fitted) => ({
       place,
       top: topMovement({
-        ...{ width: place.width, thickness: place.thickness, species, start, fitted },
+        ...surroundingsOf(place.kind, looks, usual),
+        ...{ width: place.width, thickness: place.thickness, fitted },
         course: courses[place.kind] ?? courses.top,
         strips: laid.map((each) => ({ strip: each.strip, board: each.board, width: each.full })),
       }),
@@ -118,23 +143,24 @@ export const PARTS = SHAPE.stage(
   .stage(
     "stopped",
     "movement",
-    ({ piece, geometry, assembled, species, top, joints, fasteners, held, courses }) => [
+    ({ piece, geometry, assembled, species, woods, top, joints, fasteners, held, courses }) => [
       piece.form,
       piece.joints,
       piece.choices,
       geometry,
       assembled,
       species,
+      woods,
       top,
       joints,
       fasteners,
       held,
       courses,
     ],
-    (form, choices, kept, at, parts, species, top, joints, fasteners, held, courses) =>
+    (form, choices, kept, at, parts, species, woods, top, joints, fasteners, held, courses) =>
       stoppedIn(
         {
-          ...{ at, parts, species, top, fasteners, stiffeners: held.stiffeners },
+          ...{ at, parts, species, woods, top, fasteners, stiffeners: held.stiffeners },
           piece: { form, joints: choices, choices: kept },
           links: [...baseOf(form.kind).links({ form, at, joints, choices }), ...topLinks({ form, at, ...held })],
         },
@@ -144,11 +170,11 @@ export const PARTS = SHAPE.stage(
   .stage(
     "insets",
     "movement",
-    ({ piece, species, start, byThickness, topCourse }) => [
+    ({ piece, species, start, bySection, topCourse }) => [
       piece.insets,
       species,
       start.value,
-      thinnestCourse(byThickness, topCourse),
+      thinnestCourse(bySection, topCourse),
     ],
     insetMovements,
   )
@@ -161,18 +187,17 @@ export const PARTS = SHAPE.stage(
   .stage(
     "partMoves",
     "movement",
-    ({ parts, courses, species, start, top, otherTops }) => [
+    ({ parts, courses, species, woods, top, otherTops }) => [
       parts,
       courses,
       species,
-      start.value,
+      woods,
       top.coefficient,
       otherTops,
     ],
-    (parts, courses, species, start, coefficient, shelves) =>
+    (parts, courses, species, woods, coefficient, shelves) =>
       partMovements(parts, courses, {
-        species,
-        start,
+        wood: (kind) => woodOf(woods, kind, species),
         panel: (kind) => [...shelves.values()].find(({ place }) => place.kind === kind)?.top.coefficient ?? coefficient,
       }),
   );

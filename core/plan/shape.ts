@@ -6,7 +6,7 @@ import { shapedTop } from "../construction/top/outline";
 import { panelCandidates, panelNeed } from "../layout/candidates";
 import { knownBoards, layStrips } from "../layout/lay";
 import { addDays } from "../movement/course";
-import { courseOfTop, roomAirOf, shopAirOf, Surroundings } from "../movement/courses";
+import { courseOfTop, looksOf, roomAirOf, shopAirOf, Surroundings } from "../movement/courses";
 import { filmsOf } from "../movement/faces";
 import { latestMoisture } from "../piece/measured";
 import type { PanelPlace, PieceGeometry } from "../construction/geometry";
@@ -18,6 +18,7 @@ import type { Shop } from "../piece/shop";
 import type { RackBoard } from "../stock/board";
 import { stageList } from "../stages";
 import { findSpecies, SPECIES } from "../wood/species";
+import { woodOf, Woods, woodsOf } from "../wood/woods";
 import type { PlanInputs } from "./inputs";
 
 /** Days from the first working day to delivery where no day is promised. @source common practice: six weeks */
@@ -29,6 +30,12 @@ export const SHAPE = stageList<PlanInputs>()
     "form",
     ({ piece, ownSpecies }) => [piece.species, ownSpecies],
     (id, own) => findSpecies(id, own) ?? SPECIES[0],
+  )
+  .stage(
+    "woods",
+    "form",
+    ({ piece, ownSpecies }) => [piece.kinds, ownSpecies],
+    (kinds, own): Woods => woodsOf(kinds, own),
   )
   .stage("proposal", "brief", ({ piece }) => [piece.brief], proposeTable)
   .stage(
@@ -69,6 +76,12 @@ export const SHAPE = stageList<PlanInputs>()
       ...{ species, start, delivered, shop, room, films, year },
     }),
   )
+  .stage(
+    "looks",
+    "movement",
+    ({ piece, woods, surroundings }) => [piece.kinds, piece.faces, woods, surroundings],
+    looksOf,
+  )
   .stage("topCourse", "movement", ({ geometry, surroundings }) => [geometry.core.thickness, surroundings], courseOfTop)
   .items("places", "boards", ({ piece, geometry }) => [piece.form, geometry], panelPlaces)
   .stage(
@@ -105,21 +118,22 @@ export const SHAPE = stageList<PlanInputs>()
   .each(
     "others",
     "boards",
-    ({ places, piece, geometry, known, rack, shop, species }) => [
+    ({ places, piece, geometry, known, rack, shop, species, woods }) => [
       places,
       piece.panels,
       geometry,
       known,
       rack,
       shop,
-      species.id,
+      species,
+      woods,
       piece.cutting.sawn,
     ],
-    (place, panels, geometry, boards, rack, shop, species, sawn): OtherPanel => {
+    (place, panels, geometry, boards, rack, shop, usual, woods, sawn): OtherPanel => {
       const { at, choice, top } = panelSeen(panels, geometry, place);
       const found = candidatesFor({
         rack,
-        species,
+        species: woodOf(woods, place.kind, usual).id,
         at,
         shop,
         top,

@@ -37,6 +37,7 @@ export function asPlan({ values: at, failures, waiting }: Stood<Required<Values>
   const all = [...failures, ...judged.flatMap((each) => each.failures)];
   return {
     species,
+    woods: at.woods ?? {},
     proposal,
     geometry,
     year,

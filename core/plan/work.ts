@@ -16,6 +16,7 @@ import { scheduled } from "../steps/schedule";
 import type { RackBoard } from "../stock/board";
 import type { Species } from "../wood/species";
 import { seenAsTop } from "../panels/lens";
+import { woodOf } from "../wood/woods";
 import { PARTS } from "./parts";
 
 export const WORK = PARTS.stage("adhesive", "glue-up", ({ piece }) => [piece.glueUp.adhesive], findAdhesive)
@@ -28,9 +29,18 @@ export const WORK = PARTS.stage("adhesive", "glue-up", ({ piece }) => [piece.glu
   .each(
     "otherGlue",
     "glue-up",
-    ({ others, piece, species, shop, adhesive }) => [[...others.values()], piece, species, shop, adhesive],
-    ({ place, laid, at }, piece, species, shop, adhesive) =>
-      glueStages(laid, at, { piece: seenAsTop(piece, at, place).piece, species, shop, adhesive }).map((stage) => ({
+    ({ others, piece, species, woods, shop, adhesive }) => [
+      [...others.values()],
+      piece,
+      species,
+      woods,
+      shop,
+      adhesive,
+    ],
+    ({ place, laid, at }, piece, usual, woods, shop, adhesive) =>
+      glueStages(laid, at, {
+        ...{ piece: seenAsTop(piece, at, place).piece, species: woodOf(woods, place.kind, usual), shop, adhesive },
+      }).map((stage) => ({
         ...stage,
         id: `${place.id}-${stage.id}`,
         name: `${place.name[0].toUpperCase()}${place.name.slice(1)}: ${stage.name[0].toLowerCase()}${stage.name.slice(1)}`,
@@ -39,25 +49,26 @@ export const WORK = PARTS.stage("adhesive", "glue-up", ({ piece }) => [piece.glu
   .stage(
     "blanks",
     "glue-up",
-    ({ parts, piece, species, shop, adhesive }) => [parts, piece, species, shop, adhesive],
-    (parts, piece, species, shop, adhesive) => blankStages(parts, { piece, species, shop, adhesive }),
+    ({ parts, piece, species, woods, shop, adhesive }) => [parts, piece, species, woods, shop, adhesive],
+    (parts, piece, species, woods, shop, adhesive) => blankStages(parts, { piece, species, shop, adhesive }, woods),
   )
   .stage(
     "cutting",
     "cutting",
-    ({ parts, rack, lay, others, piece, species, shop, geometry }) => [
+    ({ parts, rack, lay, others, piece, species, woods, shop, geometry }) => [
       parts,
       rack,
       lay.laid,
       others,
       piece.cutting,
       species,
+      woods,
       shop,
       geometry,
     ],
-    (parts, rack, laid, others, cutting, species, shop, at) =>
+    (parts, rack, laid, others, cutting, species, woods, shop, at) =>
       cuttingStage({
-        ...{ parts, rack, cutting, species, shop, at },
+        ...{ parts, rack, cutting, species, woods, shop, at },
         panels: [
           { name: "Top", kind: "top", laid, thickness: at.core.thickness },
           ...[...others.values()].map((each) => ({

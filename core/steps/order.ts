@@ -5,20 +5,10 @@ import type { BaseWork, WorkFacts } from "../construction/base/base";
 import type { Standing } from "../construction/geometry";
 import type { Piece } from "../piece/schema";
 import { Step, stepOf as step, TIME } from "./step";
+import { COATS, finishSteps } from "./finish";
 import { roundShelf, shelfSteps } from "./shelf";
 import { attachStep, fasteningStep } from "./fastening";
 import { topSteps } from "./top";
-
-const COATS: Record<Piece["finish"], { name: string; coats: number; dry: number; cure: number; oily: boolean }> = {
-  "oil-wax": { name: "oil-wax", coats: 2, dry: 12, cure: 7 * 24, oily: true },
-  oil: { name: "oil", coats: 3, dry: 24, cure: 14 * 24, oily: true },
-  "tung-oil": { name: "tung oil", coats: 4, dry: 24, cure: 14 * 24, oily: true },
-  wax: { name: "wax", coats: 2, dry: 4, cure: 24, oily: true },
-  varnish: { name: "varnish", coats: 3, dry: 16, cure: 7 * 24, oily: false },
-  lacquer: { name: "water-based lacquer", coats: 3, dry: 4, cure: 3 * 24, oily: false },
-  shellac: { name: "shellac", coats: 4, dry: 3, cure: 4 * 24, oily: false },
-  bare: { name: "nothing", coats: 0, dry: 0, cure: 0, oily: false },
-};
 
 export interface OrderInputs {
   piece: Piece;
@@ -43,11 +33,6 @@ export function stepsFor({ piece, at, parts, work, stages, shelves, adhesive, ou
   const laminated = parts.filter((part) => part.leaves > 1);
   const coats = COATS[piece.finish];
   const topPart = piece.form.field === "slats" ? "slat" : "top";
-  const below = {
-    alike: "Both faces of the top alike, and the base.",
-    "one-coat": "The upper face and the base; one coat only below the top.",
-    bare: "The upper face and the base; nothing below the top.",
-  }[piece.faces.below];
   const out: Step[] = [];
 
   if (outOfRoom)
@@ -154,29 +139,22 @@ export function stepsFor({ piece, at, parts, work, stages, shelves, adhesive, ou
       caution: "Dust of some species irritates: extraction and a mask.",
     }),
   );
-  for (let coat = 1; coat <= coats.coats; coat += 1)
-    out.push(
-      step({
-        id: `coat-${coat}`,
-        title: `Coat ${coat} of ${coats.name}`,
-        detail: coat === 1 ? below : "Rub down lightly first.",
-        parts: [topPart, ...base.seen],
-        after: coat === 1 ? ["sand-top", ...base.closed] : [`coat-${coat - 1}`],
-        hours: 2 * TIME.coat,
-        wait: coats.dry,
-        waitFor: "the coat to dry",
-        caution: coats.oily ? "Spread oily rags out flat: heaped they catch fire." : "",
-      }),
-    );
+  const finished = finishSteps(piece, {
+    top: topPart,
+    seen: [...base.seen, ...(shelf.length > 0 ? ["shelf"] : [])],
+    closed: base.closed,
+    names: new Map(parts.map((part) => [part.id, (part.plural ?? `${part.name}s`).toLowerCase()])),
+  });
+  out.push(...finished.steps);
   out.push(...base.levelling);
   out.push(
     step({
       id: "attach",
       ...attachStep(piece, at),
       parts: [topPart],
-      after: [coats.coats > 0 ? `coat-${coats.coats}` : "sand-top", ...base.standing],
+      after: [...finished.last, ...base.standing],
       hours: TIME.attach,
-      wait: coats.cure,
+      wait: finished.cure,
       waitFor: "the finish to cure",
       check: "Gap at each fastener as Movement gives it.",
     }),

@@ -86,9 +86,9 @@ describe("the reading table's years", () => {
       ["Kept flat by", "battens"],
       ["Kept flat by", "none"],
       ["At its ends", "frame"],
-      ["The top", "slats"],
+      ["Top made of", "slats"],
       ["At its ends", "breadboards"],
-      ["The top", "solid"],
+      ["Top made of", "solid"],
     ]) {
       await choose(page, label, choice);
       await page.waitForSelector('[data-scene="movement"]');

@@ -1,4 +1,5 @@
 /** Random pieces that the schema takes: the demo's and a fresh one with any of their fields drawn anew, on the demo's rack with odd boards among it. */
+import { kindSchema } from "../../core/piece/kinds";
 import { readdirSync, readFileSync } from "node:fs";
 import fc from "fast-check";
 import * as v from "valibot";
@@ -89,14 +90,34 @@ const patchesOf = (schema: v.GenericSchema, most: number) => {
   );
 };
 
+/** Parts of another wood, moisture or finish. */
+const ownKinds = fc.dictionary(
+  from([
+    "leg",
+    "long-rail",
+    "end-rail",
+    "end-board",
+    "shelf",
+    "foot",
+    "post",
+    "brace",
+    "stretcher",
+    "batten",
+    "nothing",
+  ]),
+  valuesOf(kindSchema, HINTS) as fc.Arbitrary<Piece["kinds"][string]>,
+  { maxKeys: 4 },
+);
+
 /** A piece the schema takes; it shrinks to the fewest fields that still fail. */
 export const randomPiece: fc.Arbitrary<Piece> = fc
   .tuple(
     fc.constantFrom(freshPiece("Random table", TODAY), ...DEMO_PIECES),
     fc.oneof({ weight: 3, arbitrary: patchesOf(pieceSchema, 6) }, { weight: 1, arbitrary: patchesOf(pieceSchema, 60) }),
+    fc.oneof({ weight: 3, arbitrary: fc.constant({}) }, { weight: 1, arbitrary: ownKinds }),
   )
-  .map(([base, patches]) => {
-    const read = checkPiece(applyPatches(base, patches));
+  .map(([base, patches, kinds]) => {
+    const read = checkPiece({ ...applyPatches(base, patches), kinds });
     if (!read.ok) throw new Error(`The generator drew what the schema refuses: ${read.message}`);
     return read.piece;
   });

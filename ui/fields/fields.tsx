@@ -3,7 +3,7 @@ import { ReactNode, useEffect, useId, useState } from "react";
 import { parseLength } from "../../core/units/length";
 import { useUnit } from "../frame/unit";
 
-type Take<T> = (value: T) => string | null;
+export type Take<T> = (value: T) => string | null;
 
 /** A label over its field, with what is wrong beneath; fields stand in one row under the drawing. */
 function Labelled({
@@ -39,7 +39,7 @@ function Labelled({
 }
 
 /** Text that is read when it is left: `read` gives a value or a sentence; what was typed stays until it makes sense. */
-function Typed({
+export function Typed({
   label,
   shown,
   take,
@@ -107,34 +107,6 @@ export function LengthField({ label, value, onTake }: { label: string; value: nu
 
 /** Allowances such as 0.8 mm are shown as they are, not rounded to the half that a rule can mark. */
 const needsTenths = (mm: number) => Math.abs(mm) < 20 && Math.abs(mm * 2 - Math.round(mm * 2)) > 1e-6;
-
-/** A length that may be left to Taller: an empty field means it chooses. */
-export function AutoLengthField({
-  label,
-  value,
-  auto,
-  onTake,
-}: {
-  label: string;
-  value: number | null;
-  auto: number;
-  onTake: Take<number | null>;
-}) {
-  const { unit, length } = useUnit();
-  return (
-    <Typed
-      label={label}
-      shown={value === null ? `auto, ${length(auto)}` : length(value)}
-      width="w-24"
-      suffix={unit === "mm" ? "mm" : "in"}
-      take={(typed) => {
-        if (typed.trim() === "" || /^auto/i.test(typed)) return onTake(null);
-        const read = parseLength(typed, unit);
-        return read.ok ? onTake(read.mm) : read.message;
-      }}
-    />
-  );
-}
 
 export function NumberField({
   label,

@@ -19,16 +19,16 @@ export function BySmallDrawing() {
   const { set } = useSet();
   // seven more drawings may come a moment after the piece itself
   const { form, joints } = useDeferredValue(piece);
-  const { species } = plan;
+  const { species, woods } = plan;
   const drawn = (changed: Form, scene: typeof choiceScene): Scene =>
-    scene({ ...preview(changed, joints, shop), species, form: changed });
+    scene({ ...preview(changed, joints, shop), species, woods, form: changed });
   const bases = useMemo(
     () =>
       BASE_LIST.map(({ kind, name }) => ({
         ...{ value: kind, name },
         scene: drawn({ ...form, kind }, choiceScene),
       })),
-    [form, joints, shop, species],
+    [form, joints, shop, species, woods],
   );
   const tops = useMemo(() => {
     const drawnTop = (changed: Partial<Form>) => drawn({ ...form, ...changed }, topChoiceScene);
@@ -36,7 +36,7 @@ export function BySmallDrawing() {
       fields: FIELDS.map((field) => ({ value: field, name: TOP_NAMES.field[field], scene: drawnTop({ field }) })),
       ends: ENDS.map((ends) => ({ value: ends, name: TOP_NAMES.ends[ends], scene: drawnTop({ ends }) })),
     };
-  }, [form, joints, shop, species]);
+  }, [form, joints, shop, species, woods]);
   return (
     <div className="flex flex-wrap gap-x-8 gap-y-3">
       <Choose

@@ -1,5 +1,6 @@
 "use client";
-import { AutoLengthField, Choice, LengthField, NumberField, Tick } from "../fields/fields";
+import { AutoLengthField } from "../fields/auto";
+import { Choice, LengthField, NumberField, Tick } from "../fields/fields";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
 import { Group } from "./Group";

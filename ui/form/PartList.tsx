@@ -2,11 +2,13 @@
 import { useState } from "react";
 import type { AssemblyPart } from "../../core/assembly/part";
 import { cutPlaces, partSheet } from "../../core/drawing/part-sheet";
+import { woodOf } from "../../core/wood/woods";
 import { SceneView } from "../drawing/SceneView";
 import { fractions } from "../frame/fractions";
 import { useUnit } from "../frame/unit";
 import { useLit } from "../piece/lit";
 import { usePiece } from "../piece/PieceProvider";
+import { KindFields } from "./KindFields";
 
 /** Every kind of part with its letter and its sizes; one is opened by itself, with all that is cut into it. */
 export function PartList({ open, onOpen }: { open: string | null; onOpen: (kind: string | null) => void }) {
@@ -14,6 +16,7 @@ export function PartList({ open, onOpen }: { open: string | null; onOpen: (kind:
   const { length, withUnit } = useUnit();
   const { light } = useLit();
   const [nth, setNth] = useState(0);
+  const many = Object.keys(plan.woods).length > 0;
   const same = plan.assembly.parts.filter((part) => part.kind === open);
   const part = same[Math.min(nth, same.length - 1)];
   return (
@@ -23,6 +26,7 @@ export function PartList({ open, onOpen }: { open: string | null; onOpen: (kind:
           <tr>
             <th>Part</th>
             <th>On the wood</th>
+            {many && <th>Wood</th>}
             <th className="text-right">Length</th>
             <th className="text-right">Width</th>
             <th className="text-right">Thickness</th>
@@ -51,6 +55,7 @@ export function PartList({ open, onOpen }: { open: string | null; onOpen: (kind:
                   </button>
                 </td>
                 <td>{each.marks.join(" ")}</td>
+                {many && <td>{woodOf(plan.woods, each.id, plan.species).name}</td>}
                 <td className="number">{fractions(length(each.finished.length))}</td>
                 <td className="number">{fractions(length(each.finished.width))}</td>
                 <td className="number">{fractions(withUnit(each.finished.thickness))}</td>
@@ -60,7 +65,8 @@ export function PartList({ open, onOpen }: { open: string | null; onOpen: (kind:
       </table>
       {part && (
         <figure className="mt-2">
-          <SceneView scene={partSheet(part, plan.species)} height={200} />
+          <SceneView scene={partSheet(part, woodOf(plan.woods, part.kind, plan.species))} height={200} />
+          <KindFields key={part.kind} kind={part.kind} name={part.name} />
           <CutTable part={part} />
           <figcaption className="flex flex-wrap items-center gap-2 text-[13px] text-graphite">
             {part.name} {part.id} by itself: its face above, the edge below it turned up.

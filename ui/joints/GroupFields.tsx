@@ -2,7 +2,8 @@
 import type { BaseJoint } from "../../core/construction/base";
 import { TENON } from "../../core/joinery/blind-tenon";
 import { TenonChoice, USUAL_TENON } from "../../core/piece/base-choices";
-import { AutoLengthField, Choice, FieldRow, Tick } from "../fields/fields";
+import { AutoLengthField } from "../fields/auto";
+import { Choice, FieldRow, Tick } from "../fields/fields";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
 

@@ -1,6 +1,7 @@
 "use client";
 import type { LegRailJoint } from "../../core/construction/base/leg-and-apron/joints";
-import { AutoLengthField, Choice, FieldRow, Tick } from "../fields/fields";
+import { AutoLengthField } from "../fields/auto";
+import { Choice, FieldRow, Tick } from "../fields/fields";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
 

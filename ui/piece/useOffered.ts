@@ -1,6 +1,7 @@
 "use client";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { boardsNamed } from "../../core/piece/copy";
+import { speciesUsed } from "../../core/piece/kinds";
 import type { Piece } from "../../core/piece/schema";
 import type { RackBoard } from "../../core/stock/board";
 import { ask } from "../frame/ask";
@@ -23,21 +24,22 @@ export function useOffered(id: string, first: Offered, piece: Piece) {
   const also = useRef<string[]>([]);
   const reload = useCallback(async () => {
     const query = new URLSearchParams({
-      species: at.current.species,
       uses: [...also.current, ...boardsNamed(at.current)].slice(0, NAMES).join(","),
     });
+    for (const each of speciesUsed(at.current)) query.append("species", each);
     const answer = await ask<Offered>("GET", `/api/pieces/${id}/rack?${query}`);
     if (answer.ok) setOffered(answer.json);
   }, [id]);
-  // boards of the piece's own wood alone, and more than came with the page where there are more
-  const species = useRef(piece.species);
+  // boards of the piece's own woods alone, and more than came with the page where there are more
+  const woods = speciesUsed(piece).join(" ");
+  const species = useRef(woods);
   const few = useRef(first.total > first.boards.length);
   useEffect(() => {
-    if (species.current === piece.species && !few.current) return;
-    species.current = piece.species;
+    if (species.current === woods && !few.current) return;
+    species.current = woods;
     few.current = false;
     void reload();
-  }, [piece.species, reload]);
+  }, [woods, reload]);
   const onSaved = useCallback(
     (result: SaveResult & { kind: "saved" }) => {
       if (result.rackChanged) {

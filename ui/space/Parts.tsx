@@ -8,7 +8,8 @@ import { geometryOf, grainOf } from "./geometry";
 
 interface Given {
   parts: readonly AssemblyPart[];
-  colour: readonly [string, string];
+  /** colours by kind of part */
+  wood: (kind: string) => readonly [string, string];
   /** 0 together, 1 pulled apart */
   apart: number;
   /** only this one, or all */
@@ -21,9 +22,14 @@ const CREASE = 20;
 const EDGE = "#4a3a1a";
 
 /** The parts where they stand, drawn out along the ways their joints open. */
-export function Parts({ parts, colour, apart, alone, onPick }: Given) {
+export function Parts({ parts, wood, apart, alone, onPick }: Given) {
   const invalidate = useThree((state) => state.invalidate);
-  const grain = useMemo(() => grainOf(colour), [colour]);
+  // one texture a wood
+  const woods = parts.map((part) => wood(part.kind).join(" ")).join("|");
+  const grains = useMemo(
+    () => new Map([...new Set(woods.split("|"))].map((each) => [each, grainOf(each.split(" ") as [string, string])])),
+    [woods],
+  );
   const bodies = useMemo(
     () =>
       parts.map((part) => {
@@ -32,12 +38,12 @@ export function Parts({ parts, colour, apart, alone, onPick }: Given) {
       }),
     [parts],
   );
-  useEffect(() => () => grain.dispose(), [grain]);
+  useEffect(() => () => grains.forEach((grain) => grain.dispose()), [grains]);
   useEffect(
     () => () => bodies.forEach(({ geometry, edges }) => [geometry, edges].forEach((each) => each.dispose())),
     [bodies],
   );
-  useEffect(() => invalidate(), [apart, alone, bodies, grain, invalidate]);
+  useEffect(() => invalidate(), [apart, alone, bodies, grains, invalidate]);
   return bodies
     .filter(({ part }) => alone === null || part.id === alone)
     .map(({ part, geometry, edges, stands }) => (
@@ -56,7 +62,7 @@ export function Parts({ parts, colour, apart, alone, onPick }: Given) {
         >
           {/* faces stand back a little, so that the edges in them are whole lines */}
           <meshStandardMaterial
-            map={grain}
+            map={grains.get(wood(part.kind).join(" "))}
             roughness={0.85}
             metalness={0}
             polygonOffset

@@ -4,6 +4,7 @@ import { useMemo, useState } from "react";
 import { bodyOf } from "../../core/assembly/part";
 import { boundsOf, bulkOf, stood } from "../../core/assembly/solid";
 import { stillScene } from "../../core/drawing/still";
+import { woodOf } from "../../core/wood/woods";
 import { SceneView } from "../drawing/SceneView";
 import { usePiece } from "../piece/PieceProvider";
 import { Parts } from "./Parts";
@@ -16,7 +17,7 @@ const AWAY = 1.6;
 /** The piece in space: turned by pointer or keys, one part by itself, or all pulled apart along the ways their joints open. */
 export function SpaceView() {
   const { plan } = usePiece();
-  const { species } = plan;
+  const { species, woods } = plan;
   const { parts } = plan.assembly;
   const [apart, setApart] = useState(0);
   const [alone, setAlone] = useState<string | null>(null);
@@ -30,7 +31,10 @@ export function SpaceView() {
     const centre = [0, 1, 2].map((i) => (least[i] + most[i]) / 2) as [number, number, number];
     return { middle: centre, reach: AWAY * size };
   }, [seen]);
-  const weight = seen.reduce((sum, { body }) => sum + (bulkOf(body).volume / 1e9) * species.density, 0);
+  const weight = seen.reduce(
+    (sum, { part, body }) => sum + (bulkOf(body).volume / 1e9) * woodOf(woods, part.kind, species).density,
+    0,
+  );
   const webgl = useMemo(hasWebgl, []);
   const still = useMemo(
     () =>
@@ -38,9 +42,9 @@ export function SpaceView() {
         ? null
         : stillScene(
             seen.map(({ part }) => part),
-            () => species.colour[0],
+            ({ kind }) => woodOf(woods, kind, species).colour[0],
           ),
-    [webgl, seen, species],
+    [webgl, seen, species, woods],
   );
   return (
     <section aria-label="In space" data-space={webgl ? "turning" : "still"} data-parts={parts.length}>
@@ -76,8 +80,9 @@ export function SpaceView() {
           </label>
         )}
         <p className="self-center text-[13px] text-graphite" data-weight={weight.toFixed(2)}>
-          {weight < 10 ? weight.toFixed(1) : Math.round(weight)} kg of {species.name}, joints cut and without its
-          fastenings.
+          {weight < 10 ? weight.toFixed(1) : Math.round(weight)} kg of{" "}
+          {[...new Set(seen.map(({ part }) => woodOf(woods, part.kind, species).name))].join(" and ")}, joints cut and
+          without its fastenings.
           {webgl && " Drag to turn, or arrow keys; + and − come nearer."}
         </p>
       </div>
@@ -100,7 +105,13 @@ export function SpaceView() {
           <Canvas flat frameloop="demand" dpr={[1, 2]} camera={{ fov: 30, near: 60, far: 40_000 }}>
             <hemisphereLight args={["#ffffff", "#c9c0ae", 1.7]} />
             <directionalLight position={[-900, 2600, 1500]} intensity={1.5} />
-            <Parts parts={parts} colour={species.colour} apart={apart} alone={shown} onPick={setAlone} />
+            <Parts
+              parts={parts}
+              wood={(kind) => woodOf(woods, kind, species).colour}
+              apart={apart}
+              alone={shown}
+              onPick={setAlone}
+            />
             {frame && <Turning frame={frame} middle={middle} reach={reach} />}
           </Canvas>
         </div>

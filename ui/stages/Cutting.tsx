@@ -1,6 +1,7 @@
 "use client";
 import Link from "next/link";
 import { useState } from "react";
+import { woodOf } from "../../core/wood/woods";
 import { wasteOf } from "../../core/layout/cutting";
 import { legPieces, legSteps, thickestLeg } from "../../core/layout/leg-stock";
 import type { AsBuilt } from "../../core/piece/schema";
@@ -254,8 +255,10 @@ function LegWays() {
   const { say, length, withUnit } = useUnit();
   const leg = plan.parts.find((part) => part.role === "leg")?.finished;
   const section = leg?.width ?? piece.form.leg.section;
-  const size = { width: section, thickness: section };
-  const free = rack.filter((board) => board.species === plan.species.id && !board.reservedBy);
+  const size = { width: section, thickness: leg?.thickness ?? section };
+  const free = rack.filter(
+    (board) => board.species === woodOf(plan.woods, "leg", plan.species).id && !board.reservedBy,
+  );
   const rough = plan.parts.find((part) => part.role === "leg")?.rough.length ?? 0;
   const names = {
     solid: "Solid",

@@ -1,6 +1,7 @@
 "use client";
 import { Radio } from "lucide-react";
 import { useState } from "react";
+import { speciesUsed } from "../../core/piece/kinds";
 import { corrected, METER_RANGE } from "../../core/learning/meter";
 import type { LogEntry } from "../../core/piece/schema";
 import { parseLength } from "../../core/units/length";
@@ -42,7 +43,7 @@ export function LogForm() {
   const boards = [
     ...new Set([
       ...piece.panels.top.strips.map((strip) => strip.board),
-      ...rack.filter((board) => board.species === piece.species).map((board) => board.id),
+      ...rack.filter((board) => speciesUsed(piece).includes(board.species)).map((board) => board.id),
     ]),
   ];
   const device = DEVICE[kind];

@@ -33,7 +33,7 @@ export function MovementFields() {
     <>
       <FieldRow>
         {choose(
-          "The top",
+          "Top made of",
           ["form", "field"],
           form.field,
           FIELDS.map((id) => [id, TOP_NAMES.field[id]] as const),

@@ -1,6 +1,7 @@
 "use client";
 import type { Piece } from "../../core/piece/schema";
-import { AutoLengthField, Choice, LengthField, NumberField, Tick } from "../fields/fields";
+import { AutoLengthField } from "../fields/auto";
+import { Choice, LengthField, NumberField, Tick } from "../fields/fields";
 import type { useSet } from "../piece/useSet";
 
 type Set = ReturnType<typeof useSet>["set"];

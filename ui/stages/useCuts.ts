@@ -1,5 +1,6 @@
 "use client";
 import { useCallback, useEffect, useRef, useState } from "react";
+import { usedWoods } from "../../core/wood/woods";
 import { searchFor } from "../../core/layout/cutting";
 import { withoutSawn, withSawn, withSpoiled } from "../../core/layout/done";
 import type { Cut } from "../../core/layout/search";
@@ -62,7 +63,7 @@ export function useCuts() {
       searchFor(
         plan.cutting.pieces,
         piece.cutting,
-        rack.filter((board) => board.species === plan.species.id),
+        rack.filter((board) => usedWoods(plan.woods, plan.species).some((wood) => wood.id === board.species)),
         plan.cutting.strips,
         shop,
         rounds,

@@ -1,5 +1,6 @@
 import { notFound } from "next/navigation";
 import type { ReactNode } from "react";
+import { speciesUsed } from "../../../core/piece/kinds";
 import { boardsNamed } from "../../../core/piece/copy";
 import { AT_ONCE, offeredBoards } from "../../../store/offered";
 import { openPiece } from "../../../store/pieces";
@@ -23,7 +24,7 @@ export default async function PieceLayout({
   const workshop = await currentWorkshop();
   const opened = isId(id) ? await openPiece(workshop.id, id) : null;
   if (!opened) notFound();
-  const boards = await offeredBoards(workshop.id, id, opened.piece.species, boardsNamed(opened.piece), AT_ONCE);
+  const boards = await offeredBoards(workshop.id, id, speciesUsed(opened.piece), boardsNamed(opened.piece), AT_ONCE);
   return (
     <PieceProvider
       key={id}

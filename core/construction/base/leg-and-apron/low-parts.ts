@@ -13,7 +13,7 @@ const PULL = 150;
 
 const NAMES: Record<LowStretcher["kind"], Pick<AssemblyPart, "name" | "letter">> = {
   stretcher: { name: "Stretcher", letter: "R" },
-  "end-stretcher": { name: "End stretcher", letter: "N" },
+  "end-stretcher": { name: "End stretcher", letter: "U" },
   "middle-stretcher": { name: "Middle stretcher", letter: "R" },
 };
 
@@ -78,7 +78,7 @@ export function lowMeetings({ at, joints }: { at: LegAndApron; joints: readonly 
         run === "along"
           ? { at: [near, low.height, line - side * t], x: [side, 0, 0], y: [0, 1, 0] }
           : { at: [line + side * t, low.height, near], x: [0, 0, side], y: [0, 1, 0] };
-      return [{ joint, enters: id, receives: kind === "middle-stretcher" ? `N${side > 0 ? 2 : 1}` : leg, face }];
+      return [{ joint, enters: id, receives: kind === "middle-stretcher" ? `U${side > 0 ? 2 : 1}` : leg, face }];
     }),
   );
 }

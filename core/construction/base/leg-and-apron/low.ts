@@ -41,7 +41,7 @@ export function lowStretchers(
     lower: whole / 2 - size + lower,
   });
   const ends = [-1, 1].map((side, i): LowStretcher => ({
-    id: `N${i + 1}`,
+    id: `U${i + 1}`,
     kind: "end-stretcher",
     run: "across",
     at: side * (frame.length / 2 - middle(section)),

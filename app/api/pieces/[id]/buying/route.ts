@@ -6,6 +6,7 @@ import { addDays } from "../../../../../core/movement/course";
 import { text } from "../../../../../core/piece/fields";
 import { planPiece } from "../../../../../core/plan";
 import { SPECIES } from "../../../../../core/wood/species";
+import { usedWoods } from "../../../../../core/wood/woods";
 import { savedInputs } from "../../../../../store/inputs";
 import {
   ordersOf,
@@ -55,7 +56,10 @@ export const POST = route(async (request: Request, { params }: { params: Promise
   if (!saved) return noPiece();
   const { inputs } = saved;
   const plan = planPiece(inputs);
-  const stock = merchantStock(plan.species, today, await soldBy(workshop.id, MERCHANT.name));
+  const woods = usedWoods(plan.woods, plan.species);
+  const stockOf = (sold: Awaited<ReturnType<typeof soldBy>>) =>
+    woods.flatMap((species) => merchantStock(species, today, sold));
+  const stock = stockOf(await soldBy(workshop.id, MERCHANT.name));
   if (given.kind === "order") {
     const wanted = stock.filter((board) => given.boards.includes(board.id));
     if (wanted.length < given.boards.length)
@@ -83,7 +87,7 @@ export const POST = route(async (request: Request, { params }: { params: Promise
             ...inputs.rack,
             ...open
               .flatMap((order) => order.boards)
-              .filter((board) => board.species === plan.species.id)
+              .filter((board) => woods.some((wood) => wood.id === board.species))
               .map((board) => ({ ...board, reservedBy: null })),
           ],
         });
@@ -91,9 +95,9 @@ export const POST = route(async (request: Request, { params }: { params: Promise
   const have = plan.panel.laid.length > 0 ? plan.panel.laid.reduce((sum, each) => sum + each.full, 0) : offered;
   const needed = [
     ...coming.cutting.missing,
-    ...(plan.geometry.core.count === 1 ? strips(plan.geometry.core, have, workshop.shop) : []),
+    ...(plan.geometry.core.count === 1 ? strips(plan.geometry.core, have, workshop.shop, plan.species.id) : []),
   ];
-  const left = merchantStock(plan.species, today, await soldBy(workshop.id, MERCHANT.name));
+  const left = stockOf(await soldBy(workshop.id, MERCHANT.name));
   return Response.json({
     merchant: MERCHANT,
     faults,

@@ -1,0 +1,23 @@
+import { differing, KindChoice } from "../piece/kinds";
+import { findSpecies, Species } from "./species";
+
+/** Wood by kind of part, where it is not the piece's. */
+export type Woods = Record<string, Species>;
+
+/** The woods of the kinds that have their own; one that no library knows stays the piece's. */
+export function woodsOf(kinds: Record<string, KindChoice>, own: readonly Species[]): Woods {
+  return Object.fromEntries(
+    differing({ kinds }).flatMap(([kind, { species }]) => {
+      const wood = species === null ? undefined : findSpecies(species, own);
+      return wood ? [[kind, wood]] : [];
+    }),
+  );
+}
+
+/** What a kind of part is made from. @param usual  the piece's own */
+export const woodOf = (woods: Woods, kind: string, usual: Species): Species => woods[kind] ?? usual;
+
+/** Every wood of a piece once, its own first. */
+export const usedWoods = (woods: Woods, usual: Species): Species[] => [
+  ...new Map([usual, ...Object.values(woods)].map((wood) => [wood.id, wood])).values(),
+];
