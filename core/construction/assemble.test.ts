@@ -59,6 +59,17 @@ const TABLES: [string, Piece][] = [
     "legs up through the notched corners",
     tableWith(plain, at("form.leg.top", "through"), at("form.overhang", { end: 0, side: 0 })),
   ],
+  [
+    "a shelf on the stretchers of tapered legs",
+    tableWith(
+      ...[plain, at("form.low.kind", "h"), at("form.shelf.kind", "solid")],
+      ...[at("form.leg.taper", "two-faces"), at("form.leg.foot", 45)],
+    ),
+  ],
+  [
+    "a shelf of slats on stretchers all round",
+    tableWith(plain, at("form.low.kind", "box"), at("form.shelf.kind", "slats")),
+  ],
   ["slats between breadboards", tableWith(plain, at("form.field", "slats"), at("form.ends", "breadboards"))],
   [
     "slats in a mitred frame",

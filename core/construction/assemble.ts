@@ -3,7 +3,7 @@ import type { Breadboards } from "../movement/breadboard";
 import type { Stiffeners } from "../movement/flat";
 import type { Form } from "../piece/schema";
 import { BaseGeometry, BaseJoint, baseOf } from "./base";
-import { seated, shelfParts, shelfPlaces } from "./fitting/shelf";
+import { seated, shelfParts, shelfPlaces, shelfSlats } from "./fitting/shelf";
 import { tableTop } from "./top/table-top";
 
 /** What a piece's parts are made from once its joints are sized. */
@@ -27,5 +27,5 @@ export function assemble({ form, at, joints, breadboards, stiffeners }: Assemble
   const places = shelfPlaces(form, at.seats);
   const base = seated(baseOf(form.kind).parts({ form, at, joints }), places, form.shelf.gap);
   // as a cut list has them
-  return { parts: [...panel, ...base, ...ends, ...shelfParts(places)] };
+  return { parts: [...panel, ...base, ...ends, ...shelfParts(places), ...shelfSlats(form, at.seats)] };
 }

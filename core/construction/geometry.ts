@@ -32,6 +32,9 @@ export interface Footprint {
   width: number;
 }
 
+/** How far a shelf is let into what holds it, mm. @source common practice */
+export const LET_IN = 8;
+
 /** Where a base can carry a low shelf: between what stands, on what lies there or let in. */
 export interface Seat {
   from: number;
@@ -39,8 +42,9 @@ export interface Seat {
   back: number;
   front: number;
   height: number;
-  /** kinds of part it is let into at its ends; it lies on everything else */
+  /** kinds of part it is let into at its ends, and how far; 0 where it lies on what it has at its ends */
   holders: string[];
+  letIn: number;
   /** whether a shelf is as wide as the room between what stands, or as wide as the maker says */
   width: "between" | "free";
 }

@@ -1,3 +1,4 @@
+import { USUAL_SHELF } from "../piece/base-choices";
 import { describe, expect, it } from "vitest";
 import { cuttingScene } from "../drawing/cutting";
 import { USUAL_SHOP } from "../piece/shop";
@@ -23,7 +24,14 @@ const asShelf = tableWith(
   // 1400 between the posts: 2128 − 2 × 300 − 2 × 64
   at("form.top.length", 2128),
   at("form.overhang.end", 300),
-  at("form.shelf", { kind: "solid", height: 180, width: size.width, thickness: size.thickness, gap: 3 }),
+  at("form.shelf", {
+    ...USUAL_SHELF,
+    kind: "solid",
+    height: 180,
+    width: size.width,
+    thickness: size.thickness,
+    gap: 3,
+  }),
   at("panels.shelf", chosen),
 );
 
@@ -126,13 +134,17 @@ describe("a shelf that stands in something", () => {
     expect(order.indexOf("shelf-size")).toBeLessThan(order.indexOf("glue-base"));
   });
   it("between legs it must have room for its wet month: 780 wide with nothing left pushes them apart", () => {
-    const tight = tableWith(at("form.shelf", { kind: "solid", height: 180, width: 240, thickness: 20, gap: 0 }));
+    const tight = tableWith(
+      at("form.shelf", { ...USUAL_SHELF, kind: "solid", height: 180, width: 240, thickness: 20, gap: 0 }),
+    );
     const verdict = find(planOf(tight), "form.shelf-moves");
     expect(verdict.level).toBe("fix");
     expect(find(planOf(applyPatches(tight, verdict.remedies[0].patches)), "form.shelf-moves").level).not.toBe("fix");
   });
   it("a shelf 20 thick over 1570 sags; the thickness it is offered does not", () => {
-    const thin = tableWith(at("form.shelf", { kind: "solid", height: 180, width: 240, thickness: 12, gap: 3 }));
+    const thin = tableWith(
+      at("form.shelf", { ...USUAL_SHELF, kind: "solid", height: 180, width: 240, thickness: 12, gap: 3 }),
+    );
     const verdict = find(planOf(thin), "form.shelf-sag");
     expect(verdict.level).not.toBe("holds");
     expect(find(planOf(applyPatches(thin, verdict.remedies[0].patches)), "form.shelf-sag").level).toBe("holds");
@@ -140,7 +152,7 @@ describe("a shelf that stands in something", () => {
   it("a shelf wider than the room there is", () => {
     const wide = tableWith(
       at("form.kind", "trestle"),
-      at("form.shelf", { kind: "solid", height: 180, width: 1200, thickness: 20, gap: 3 }),
+      at("form.shelf", { ...USUAL_SHELF, kind: "solid", height: 180, width: 1200, thickness: 20, gap: 3 }),
     );
     expect(find(planOf(wide), "form.shelf").text).toBe(
       "The shelf of 1200 mm is wider than the 850 mm there are for it",

@@ -79,11 +79,13 @@ export const lowFields = {
 /** Fields of the form: a low shelf, on a base's stretchers or let into its legs. */
 export const shelfFields = {
   shelf: v.strictObject({
-    kind: choice("shelf", ["none", "solid"]),
+    kind: choice("shelf", ["none", "solid", "slats"]),
     height: distance("shelf height", 1200),
     width: size("shelf width", 40, 1500),
     thickness: size("shelf thickness", 6, 60),
     gap: distance("gap beside the shelf on the day", 20),
+    slats: count("shelf slats", 2, 40),
+    slatGap: distance("gap between the shelf's slats", 60),
   }),
 };
 
@@ -109,7 +111,10 @@ export const USUAL_LOW: LowChoice = { kind: "none", height: 120, depth: 45, thic
 export const USUAL_LEG = { across: null, top: "under" as const, gap: 3 };
 
 /** @source common practice */
-export const USUAL_SHELF: ShelfChoice = { kind: "none", height: 180, width: 240, thickness: 20, gap: 3 };
+export const USUAL_SHELF: ShelfChoice = {
+  ...{ kind: "none", height: 180, width: 240, thickness: 20, gap: 3 },
+  ...{ slats: 6, slatGap: 12 },
+};
 
 /** What a group begins with. */
 export const USUAL_TENON: TenonChoice = {

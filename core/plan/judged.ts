@@ -13,6 +13,7 @@ import { BUILD_RULES, LOG_RULES } from "../steps/rules";
 import { ONE_PANEL_RULES, PANEL_RULES } from "../stock/rules";
 import { SHELF_RULES } from "../construction/fitting/shelf-rules";
 import { judgedOf, seenAsTop } from "../panels/lens";
+import { woodOf } from "../wood/woods";
 import { judge, Judged } from "../verdict/faults";
 import type { Stage } from "../verdict/verdict";
 import { WORK } from "./work";
@@ -136,13 +137,14 @@ export const JUDGED = WORK.stage(
   .stage(
     "shelfJudged",
     "form",
-    ({ piece, geometry, otherTops, species }) => [
+    ({ piece, geometry, otherTops, species, woods, partMoves }) => [
       piece.form,
       geometry,
       [...otherTops.values()].at(0)?.top ?? null,
-      species,
+      woodOf(woods, piece.form.shelf.kind === "slats" ? "shelf-slat" : "shelf", species),
+      partMoves,
     ],
-    (form, at, top, species) => judge("form", SHELF_RULES, { form, at, top, species }),
+    (form, at, top, species, moves) => judge("form", SHELF_RULES, { form, at, top, species, moves }),
   )
   .stage(
     "glueUpJudged",

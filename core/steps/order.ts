@@ -6,7 +6,7 @@ import type { Standing } from "../construction/geometry";
 import type { Piece } from "../piece/schema";
 import { Step, stepOf as step, TIME } from "./step";
 import { COATS, finishSteps } from "./finish";
-import { roundShelf, shelfSteps } from "./shelf";
+import { roundShelf, shelfOnStretchers, shelfSteps } from "./shelf";
 import { attachStep, fasteningStep } from "./fastening";
 import { topSteps } from "./top";
 
@@ -93,7 +93,9 @@ export function stepsFor({ piece, at, parts, work, stages, shelves, adhesive, ou
     fullHours: adhesive.fullHours,
   });
   const shelf = shelfSteps(parts, shelves, at);
-  out.push(...shelf, ...(shelf.length > 0 ? roundShelf(base) : base.steps));
+  const letIn = shelf.length > 0 && at.seats.some((seat) => seat.letIn > 0);
+  out.push(...shelf, ...(letIn ? roundShelf(base) : base.steps));
+  out.push(...shelfOnStretchers(parts, at, base.closed));
 
   let last = "mill";
   stages.forEach((stage, i) => {
@@ -141,7 +143,7 @@ export function stepsFor({ piece, at, parts, work, stages, shelves, adhesive, ou
   );
   const finished = finishSteps(piece, {
     top: topPart,
-    seen: [...base.seen, ...(shelf.length > 0 ? ["shelf"] : [])],
+    seen: [...base.seen, ...["shelf", "shelf-slat"].filter((kind) => parts.some(({ id }) => id === kind))],
     closed: base.closed,
     names: new Map(parts.map((part) => [part.id, (part.plural ?? `${part.name}s`).toLowerCase()])),
   });

@@ -29,6 +29,9 @@ export function shelfSteps(parts: readonly Part[], gluings: readonly GlueStage[]
       }),
     ),
   );
+  const holders = [...new Set(seats.flatMap((seat) => seat.holders))].filter((kind) =>
+    parts.some(({ id }) => id === kind),
+  );
   return [
     ...glue,
     step({
@@ -39,15 +42,49 @@ export function shelfSteps(parts: readonly Part[], gluings: readonly GlueStage[]
       after: glue.length > 0 ? glue.map((each) => each.id) : ["mill"],
       hours: 1,
     }),
-    step({
-      id: HOUSE,
-      title: "Cut the housings for the shelf",
-      detail: "While each part is square and by itself: no router reaches them when the base is closed.",
-      parts: [...new Set(seats.flatMap((seat) => seat.holders))].filter((kind) => parts.some(({ id }) => id === kind)),
-      after: ["mortise"],
-      hours: 1.5,
-    }),
+    ...(holders.length > 0 ? [housings(holders)] : []),
   ];
+}
+
+/** Kinds of part that the shelf is let into. */
+const housings = (holders: string[]): Step =>
+  step({
+    id: HOUSE,
+    title: "Cut the housings for the shelf",
+    detail: "While each part is square and by itself: no router reaches them when the base is closed.",
+    parts: holders,
+    after: ["mortise"],
+    hours: 1.5,
+  });
+
+/** A shelf on stretchers, or its slats, goes on when the base stands. */
+export function shelfOnStretchers(parts: readonly Part[], { seats }: Standing, closed: readonly string[]): Step[] {
+  const slats = parts.find(({ id }) => id === "shelf-slat");
+  if (slats)
+    return [
+      step({
+        id: "shelf-slats",
+        title: "Screw the shelf’s slats on",
+        detail: `${slats.count} slats from spacers, the middle ones first: one screw in the middle of each end, from below.`,
+        parts: ["shelf-slat"],
+        after: [...closed, "mill"],
+        hours: 0.5 + 0.15 * slats.count,
+      }),
+    ];
+  const lies = parts.some(({ id }) => id === "shelf") && seats.every(({ letIn }) => letIn === 0);
+  return lies
+    ? [
+        step({
+          id: "shelf-lay",
+          title: "Lay the shelf on its stretchers",
+          detail: "In from an end; one screw in the middle of each end from below, so that it may move both ways.",
+          parts: ["shelf"],
+          after: [...closed, SIZE],
+          hours: 0.5,
+          check: "The same gap at the legs on both sides.",
+        }),
+      ]
+    : [];
 }
 
 /** The base's steps round a shelf: housings before any part is glued to another, the shelf in hand before the base is closed. */

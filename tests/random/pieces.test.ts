@@ -51,6 +51,11 @@ describe(`random pieces over every choice (seed ${SEED}, ${DRAWS} draws)`, () =>
 /** What random pieces, probes and hands have found; each was red once. */
 const FOUND: [string, Patch[], string | null][] = [
   [
+    "a cut-out larger than the top and outside it: the top weighed less than nothing",
+    [{ path: ["form", "top", "cutouts"], value: [{ name: "a", x: -3000, y: 0, length: 3000, width: 2000 }] }],
+    "boards.outline",
+  ],
+  [
     "channels under a top 85 wide: all bolts fell together",
     [
       { path: ["form", "stiffener"], value: "channels" },

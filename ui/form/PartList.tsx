@@ -130,4 +130,5 @@ const CUT_NAMES: Record<string, string> = {
   "foot+pad": "Pad let in",
   "top+end-board": "Groove for the tongue",
   "top+frame": "Groove for the panel",
+  "cut-out": "Cut-out over the edge",
 };

@@ -1,5 +1,5 @@
 "use client";
-import { Choice, LengthField } from "../fields/fields";
+import { Choice, LengthField, NumberField } from "../fields/fields";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
 import { Group } from "./Group";
@@ -9,8 +9,10 @@ export function ShelfFields() {
   const { piece, plan } = usePiece();
   const { set } = useSet();
   const { shelf } = piece.form;
-  const between = plan.geometry.seats[0]?.width === "between";
-  const size = (label: string, what: "height" | "width" | "thickness" | "gap") => (
+  const seat = plan.geometry.seats[0];
+  const between = seat?.width === "between";
+  const letIn = between && seat.letIn > 0;
+  const size = (label: string, what: "height" | "width" | "thickness" | "gap" | "slatGap") => (
     <LengthField label={label} value={shelf[what]} onTake={(value) => set(label, ["form", "shelf", what], value)} />
   );
   return (
@@ -20,16 +22,27 @@ export function ShelfFields() {
         value={shelf.kind}
         options={[
           { value: "none", name: "None" },
-          { value: "solid", name: between ? "Let into the legs" : "On the stretcher" },
+          { value: "solid", name: letIn ? "Let into the legs" : between ? "On the stretchers" : "On the stretcher" },
+          { value: "slats", name: "Of slats" },
         ]}
         onTake={(value) => set("Shelf", ["form", "shelf", "kind"], value)}
       />
       {shelf.kind !== "none" && (
         <>
           {size("Shelf thickness", "thickness")}
+          {shelf.kind === "slats" && (
+            <>
+              <NumberField
+                label="Shelf slats"
+                value={shelf.slats}
+                onTake={(value) => set("Shelf slats", ["form", "shelf", "slats"], value)}
+              />
+              {size("Gap between them", "slatGap")}
+            </>
+          )}
           {between ? (
             <>
-              {size("Shelf height", "height")}
+              {letIn && size("Shelf height", "height")}
               {size("Gap at each edge on the day", "gap")}
             </>
           ) : (

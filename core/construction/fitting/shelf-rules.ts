@@ -3,17 +3,21 @@ import type { Form } from "../../piece/schema";
 import { fine, grade, Level, mm, set, Verdict, verdict } from "../../verdict/verdict";
 import type { Species } from "../../wood/species";
 import type { PieceGeometry } from "../geometry";
-import { LET_IN } from "./shelf";
+import type { PartMove } from "../../movement/parts";
+import { carriesSlats, slatWidth } from "./shelf";
 
 interface ShelfFacts {
   form: Form;
   at: PieceGeometry;
   /** the shelf through its years; null where there is none */
   top: TopMovement | null;
+  /** of its wood */
   species: Species;
+  /** how each kind of part changes */
+  moves: readonly PartMove[];
 }
 
-export const SHELF_RULES: ((facts: ShelfFacts) => Verdict | null)[] = [shelfFits, shelfMoves, shelfSags];
+export const SHELF_RULES: ((facts: ShelfFacts) => Verdict | null)[] = [shelfFits, shelfMoves, slatsMove, shelfSags];
 
 /** What must stay in its housing in the dry month, mm. @source common practice */
 const LEAST_IN = 3;
@@ -43,8 +47,8 @@ function shelfFits({ form, at }: ShelfFacts): Verdict | null {
           ? "Nothing is left between what the shelf stands in"
           : high < 0
             ? "The shelf lies above the top"
-            : `A shelf ${mm(long + 2 * LET_IN)} by ${mm(wide)}, ${mm(seat.height)} above the floor`,
-    why: `It is let in ${LET_IN} mm at each end; ${mm(Math.max(0, high))} stay above it.`,
+            : `A shelf ${mm(long + 2 * seat.letIn)} by ${mm(wide)}, ${mm(seat.height)} above the floor`,
+    why: `${seat.letIn > 0 ? `It is let in ${seat.letIn} mm at each end` : "It lies on the stretchers at its ends, between the legs, and goes in from an end"}; ${mm(Math.max(0, high))} stay above it.`,
     remedies:
       wide > room
         ? [
@@ -54,7 +58,7 @@ function shelfFits({ form, at }: ShelfFacts): Verdict | null {
               Math.max(40, Math.floor(room * 0.6)),
             ),
           ]
-        : high < 100 && seat.width === "between"
+        : high < 100 && seat.letIn > 0 && seat.width === "between"
           ? [set("Lay it 180 mm above the floor", ["form", "shelf", "height"], 180)]
           : [],
   });
@@ -63,9 +67,10 @@ function shelfFits({ form, at }: ShelfFacts): Verdict | null {
 /** Between legs that rails tie, a shelf must find room across its grain in the wet month and not fall out of them in the dry one. */
 function shelfMoves({ form, at, top }: ShelfFacts): Verdict | null {
   const { shelf } = form;
-  if (shelf.kind === "none" || !top || at.seats[0].width !== "between") return null;
+  const [seat] = at.seats;
+  if (shelf.kind !== "solid" || !top || seat.width !== "between") return null;
   const [wet, dry] = [Math.max(0, top.wet.change) / 2, Math.max(0, -top.dry.change) / 2];
-  const left = LET_IN - shelf.gap - dry;
+  const left = seat.letIn > 0 ? seat.letIn - shelf.gap - dry : Infinity;
   const spare = shelf.gap - wet;
   const level: Level = spare < 0 || left < 0 ? "fix" : left < LEAST_IN || spare < 0.5 ? "tight" : "holds";
   const gap = Math.ceil((wet + 0.5) * 2) / 2;
@@ -80,7 +85,7 @@ function shelfMoves({ form, at, top }: ShelfFacts): Verdict | null {
         : left < LEAST_IN
           ? `Only ${fine(left)} of shelf stay in the legs in ${top.dry.name}`
           : `The shelf has ${fine(spare)} to spare in ${top.wet.name}`,
-    why: `It swells ${fine(wet)} and shrinks ${fine(dry)} at each edge; ${fine(shelf.gap)} are left there on the day, in housings ${LET_IN} mm deep.`,
+    why: `It swells ${fine(wet)} and shrinks ${fine(dry)} at each edge; ${fine(shelf.gap)} are left there on the day${seat.letIn > 0 ? `, in housings ${seat.letIn} mm deep` : ""}.`,
     limit: Math.round(wet * 10) / 10,
     actual: shelf.gap,
     sense: "at least",
@@ -93,13 +98,70 @@ function shelfMoves({ form, at, top }: ShelfFacts): Verdict | null {
   });
 }
 
+/** Slats lie on something at both ends, and keep a gap that closes for nothing. */
+function slatsMove({ form, at, moves }: ShelfFacts): Verdict | null {
+  const { shelf } = form;
+  if (shelf.kind !== "slats") return null;
+  const seat = at.seats.find(carriesSlats);
+  if (!seat)
+    return verdict({
+      id: "form.shelf-slats",
+      stage: "form",
+      subject: ["shelf-slat"],
+      level: "fix",
+      text: "The shelf’s slats have nothing to lie on",
+      why: "Slats want a stretcher between the legs at each end, or a solid shelf in their place.",
+      remedies: [
+        ...(form.kind === "leg-and-apron" ? [set("Lay stretchers at the ends", ["form", "low", "kind"], "ends")] : []),
+        set("Make the shelf solid", ["form", "shelf", "kind"], "solid"),
+      ],
+    });
+  const wide = slatWidth(form, seat.front - seat.back - 2 * shelf.gap);
+  const moved = moves.find((each) => each.id === "shelf-slat");
+  const wet = shelf.slatGap - Math.max(0, moved?.wet.width ?? 0);
+  const level: Level = wide < 15 || wet < 1 ? "fix" : wide < 30 || wet < SLATS.gap ? "tight" : "holds";
+  const gap = Math.ceil((SLATS.gap + Math.max(0, moved?.wet.width ?? 0)) * 2) / 2;
+  return verdict({
+    id: "form.shelf-slats",
+    stage: "form",
+    subject: ["shelf-slat"],
+    level,
+    text:
+      wide < 30
+        ? `${shelf.slats} slats leave each only ${fine(Math.max(0, wide))} wide`
+        : wet < SLATS.gap
+          ? `The shelf’s gaps close to ${fine(wet)}`
+          : `${shelf.slats} slats of ${fine(wide)}, ${fine(wet)} apart at their least`,
+    why: `Each swells ${fine(Math.max(0, moved?.wet.width ?? 0))}; under ${SLATS.gap} mm dirt stays in the gaps.`,
+    limit: SLATS.gap,
+    actual: Math.round(wet * 10) / 10,
+    sense: "at least",
+    unit: "mm",
+    remedies:
+      level === "holds"
+        ? []
+        : wide < 30
+          ? [
+              set(
+                "Use fewer slats",
+                ["form", "shelf", "slats"],
+                Math.max(2, Math.floor((seat.front - seat.back + shelf.slatGap) / (60 + shelf.slatGap))),
+              ),
+            ]
+          : [set(`Leave ${gap} mm between them`, ["form", "shelf", "slatGap"], gap)],
+  });
+}
+/** Gap between the slats of a shelf at its least, mm. @source common practice */
+const SLATS = { gap: 3 };
+
 /** A shelf that only its ends hold, with its load spread evenly. @source beam on two supports, 5 w L⁴ / 384 E I (Roark) */
 function shelfSags({ form, at, species }: ShelfFacts): Verdict | null {
   const { shelf } = form;
   const [seat] = at.seats;
   if (shelf.kind === "none" || seat.width !== "between") return null;
   const span = Math.max(1, seat.to - seat.from);
-  const wide = Math.max(1, seat.front - seat.back - 2 * shelf.gap);
+  const whole = Math.max(1, seat.front - seat.back - 2 * shelf.gap);
+  const wide = shelf.kind === "slats" ? Math.max(1, slatWidth(form, whole) * shelf.slats) : whole;
   const inertia = (wide * shelf.thickness ** 3) / 12;
   const sag = (SAG.creep * 5 * LOAD * span ** 4) / (384 * species.stiffness * 1000 * inertia);
   const limit = (SAG.seen * span) / 1000;

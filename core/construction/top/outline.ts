@@ -6,7 +6,19 @@ export type OutlinePoint = [x: number, y: number];
 
 /** The top as it is cut: posts that run up level with it take its corners, whatever outline is chosen. */
 export const shapedTop = (top: Top, { through }: Pick<Standing, "through">): Top =>
-  through ? { ...top, outline: "notched", notch: { length: through.length, width: through.width } } : top;
+  through
+    ? {
+        ...top,
+        outline: "notched",
+        // two notches never meet: a top that has no wood left between them is judged, and still drawn
+        notch: {
+          length: Math.min(through.length, top.length / 2 - LEFT),
+          width: Math.min(through.width, top.width / 2 - LEFT),
+        },
+      }
+    : top;
+/** What two notches leave between them at least, mm. */
+const LEFT = 1;
 
 /** Points along one quarter or side of a curve: enough that no eye sees the corners. */
 const SMOOTH = 48;

@@ -1,12 +1,13 @@
 import { Outline, Spot, straight } from "../../assembly/outline";
 import type { AssemblyPart } from "../../assembly/part";
+import { HOME } from "../../assembly/place";
 import type { Vec } from "../../assembly/vector";
 import type { Stiffeners } from "../../movement/flat";
 import type { Form } from "../../piece/schema";
 import type { PieceGeometry } from "../geometry";
 import { isWhole, slatLines } from "./core";
 import { endBoards, frameOf, inFrame, withTongues } from "./ends";
-import { outlineOf, shapedTop } from "./outline";
+import { keptAt, outlineOf, shapedTop } from "./outline";
 import { flat, PANEL, part, TopFacts } from "./part";
 
 /** The top: its field, what is at its ends, what keeps it flat. */
@@ -27,17 +28,16 @@ export function tableTop(facts: TopFacts): AssemblyPart[] {
 /** One panel, with its outline where nothing holds its ends. */
 function panelOf({ form, at }: TopFacts): AssemblyPart {
   const { core, top } = at;
-  const whole = isWhole(form);
   const width = form.ends === "frame" ? Math.max(1, top.width - 2 * form.frame.width) : core.width;
-  const panel = part({
-    id: "T",
-    kind: "top",
-    shape: {
-      ...{ length: core.shoulder, width, thickness: core.thickness },
-      ...(whole ? { face: seen(shapedTop(form.top, at), top) } : {}),
-    },
-    place: flat(at, width / 2, -core.shoulder / 2),
-  });
+  const size = { length: core.shoulder, width, thickness: core.thickness };
+  const place = flat(at, width / 2, -core.shoulder / 2);
+  if (isWhole(form)) {
+    const shaped = shapedTop(form.top, at);
+    const { holes, over } = sorted(shaped, top);
+    const panel = part({ id: "T", kind: "top", shape: { ...size, face: seen(shaped, top, holes) }, place });
+    return { ...panel, cuts: over.map((cut) => through(cut, top)) };
+  }
+  const panel = part({ id: "T", kind: "top", shape: size, place });
   return form.ends === "none" ? panel : { ...panel, ...PANEL };
 }
 
@@ -71,24 +71,47 @@ function battens(at: PieceGeometry, { x, length }: Stiffeners, { batten }: Form)
   }));
 }
 
-/** The finished outline from above with its cut-outs, from the top's front left corner. */
-function seen({ outline, bulge, notch, cutouts }: Form["top"], top: PieceGeometry["top"]): Outline {
+/** The finished outline from above, from the top's front left corner, with the cut-outs that are holes in it. */
+function seen({ outline, bulge, notch }: Form["top"], top: PieceGeometry["top"], holes: readonly CutOut[]): Outline {
   // from the middle and anticlockwise seen from above, front at the bottom
   const spots = outlineOf({ ...top, outline, bulge, notch });
   const corner = ([x, y]: Spot): Spot => [x + top.length / 2, y + top.width / 2];
   return {
     outer: straight(spots.map(([x, y]) => corner([x, y]))),
-    holes: cutouts.map((cut) =>
-      straight(
-        (
-          [
-            [-1, -1],
-            [1, -1],
-            [1, 1],
-            [-1, 1],
-          ] as const
-        ).map(([a, b]) => corner([cut.x + (a * cut.length) / 2, cut.y + (b * cut.width) / 2])),
-      ),
-    ),
+    holes: holes.map((cut) => straight(cornersOf(cut).map(corner))),
   };
 }
+
+type CutOut = Form["top"]["cutouts"][number];
+const cornersOf = ({ x, y, length, width }: CutOut): Spot[] =>
+  (
+    [
+      [-1, -1],
+      [1, -1],
+      [1, 1],
+      [-1, 1],
+    ] as const
+  ).map(([a, b]) => [x + (a * length) / 2, y + (b * width) / 2]);
+
+/** Cut-outs that lie inside the outline and in no other are holes; what runs over an edge, or another, is cut from what there is. */
+function sorted(shaped: Form["top"], top: PieceGeometry["top"]): { holes: CutOut[]; over: CutOut[] } {
+  const outline = outlineOf({ ...shaped, ...top });
+  const kept = { ...shaped, ...top, cutouts: [] };
+  const inside = (cut: CutOut) =>
+    cornersOf(cut).every(([x, y]) => keptAt(kept, x, y, EDGE)) &&
+    outline.every(([x, y]) => Math.abs(x - cut.x) > cut.length / 2 || Math.abs(y - cut.y) > cut.width / 2);
+  const apart = (a: CutOut, b: CutOut) =>
+    Math.abs(a.x - b.x) > (a.length + b.length) / 2 || Math.abs(a.y - b.y) > (a.width + b.width) / 2;
+  const holes = shaped.cutouts.filter(
+    (cut, i) => inside(cut) && shaped.cutouts.every((other, k) => k === i || apart(cut, other)),
+  );
+  return { holes, over: shaped.cutouts.filter((cut) => !holes.includes(cut)) };
+}
+/** A hole leaves so much wood to the edge, or it runs over it, mm. */
+const EDGE = 0.01;
+
+const through = ({ x, y, length, width }: CutOut, top: PieceGeometry["top"]): AssemblyPart["cuts"][number] => ({
+  by: "cut-out",
+  shape: { length, width, thickness: top.thickness },
+  place: { ...HOME, at: [x - length / 2 + top.length / 2, y - width / 2 + top.width / 2, 0] },
+});

@@ -1,8 +1,8 @@
 import { measuredOr } from "../../../piece/measured";
 import type { AsBuilt, Form } from "../../../piece/schema";
-import type { Bearer, Footprint, PieceGeometry } from "../../geometry";
+import { Bearer, Footprint, LET_IN, PieceGeometry, Seat } from "../../geometry";
 import { topOf } from "../../top/core";
-import { drawnBack, LegSizes } from "./leg";
+import { Drawn, drawnBack, LegSizes } from "./leg";
 import { LowStretchers, lowStretchers } from "./low";
 
 /** Where everything of a leg-and-apron table stands, mm. */
@@ -56,7 +56,7 @@ export function placeLegAndApron(form: Form, asBuilt: readonly AsBuilt[]): LegAn
     })),
   };
   const drawn = { taper: form.leg.taper, leg, lowerEdge: under - depth };
-  const inset = drawnBack(drawn, form.shelf.height + form.shelf.thickness / 2);
+  const low = lowStretchers(form, frame, drawn);
   const corners = (length: number, width: number): Footprint[] =>
     [1, -1].flatMap((z) =>
       [-1, 1].map((x) => ({
@@ -72,7 +72,7 @@ export function placeLegAndApron(form: Form, asBuilt: readonly AsBuilt[]): LegAn
     frame,
     ...placed,
     under,
-    low: lowStretchers(form, frame, drawn),
+    low,
     through: up
       ? {
           length: form.overhang.end + section + form.leg.gap,
@@ -84,19 +84,33 @@ export function placeLegAndApron(form: Form, asBuilt: readonly AsBuilt[]): LegAn
     posts: corners(section, across),
     feet: corners(foot, leg.footAcross),
     sticks: [{ kind: "leg", said: "Legs", section: Math.max(section, across) }],
-    seats: [
-      {
-        from: -longShoulder / 2 - inset,
-        to: longShoulder / 2 + inset,
-        back: -(frame.width / 2 - across) - inset,
-        front: frame.width / 2 - across + inset,
-        height: form.shelf.height,
-        holders: ["leg"],
-        width: "between",
-      },
-    ],
+    seats: [low ? onStretchers(form, low, frame, drawn) : betweenLegs(form, longShoulder, frame, drawn)],
     kneeRoom: under - depth,
     between: longShoulder,
+  };
+}
+
+/** Room for a shelf that is let into the four legs. */
+function betweenLegs({ shelf }: Form, shoulder: number, frame: LegAndApron["frame"], drawn: Drawn): Seat {
+  const inset = drawnBack(drawn, shelf.height + shelf.thickness / 2);
+  const front = frame.width / 2 - drawn.leg.across + inset;
+  return {
+    from: -shoulder / 2 - inset,
+    to: shoulder / 2 + inset,
+    ...{ back: -front, front, height: shelf.height },
+    ...{ holders: ["leg"], letIn: LET_IN, width: "between" },
+  };
+}
+
+/** Room for one that lies on the stretchers at the ends, from outside to outside, between the legs of each end. */
+function onStretchers({ shelf }: Form, low: LowStretchers, frame: LegAndApron["frame"], drawn: Drawn): Seat {
+  const height = low.height + low.depth;
+  // legs are at their thickest where the shelf ends above
+  const front = frame.width / 2 - drawn.leg.across + drawnBack(drawn, height + shelf.thickness);
+  const outer = Math.max(...low.all.filter(({ run }) => run === "across").map(({ at }) => at)) + low.thickness / 2;
+  return {
+    ...{ from: -outer, to: outer, back: -front, front, height },
+    ...{ holders: [], letIn: 0, width: "between" },
   };
 }
 

@@ -1,6 +1,6 @@
 import { measuredOr } from "../../../piece/measured";
 import type { AsBuilt, Form } from "../../../piece/schema";
-import type { Bearer, Footprint, PieceGeometry } from "../../geometry";
+import { Bearer, Footprint, LET_IN, PieceGeometry } from "../../geometry";
 import { topOf } from "../../top/core";
 
 /** A pad stands so much below its foot, and is let in so deep; it is so long. mm @source common practice */
@@ -96,6 +96,7 @@ export function placeTrestle(form: Form, asBuilt: readonly AsBuilt[]): Trestle {
       front: rows.at(-1)!,
       height: stretcher.height + stretcher.depth,
       holders: ["post", "middle-post"],
+      letIn: LET_IN,
       width: "free",
     })),
     kneeRoom: under - Math.max(brace.height, placed.ties.length > 0 ? trestle.ties.depth : 0),
