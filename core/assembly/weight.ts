@@ -61,8 +61,8 @@ function common(cut: Boxed, piece: Boxed): Bulk {
   };
 }
 
-const isBox = ({ face, edge, end, planes }: Shape) => !face && !edge && !end && !planes?.length;
-const isSquare = (way: Vec) => way.filter((each) => Math.abs(each) < 1e-9).length === 2;
+export const isBox = ({ face, edge, end, planes }: Shape) => !face && !edge && !end && !planes?.length;
+export const isSquare = (way: Vec) => way.filter((each) => Math.abs(each) < 1e-9).length === 2;
 
 /** The same bodies, each less what an earlier one fills. */
 function apart(bodies: readonly Boxed[]): Boxed[] {

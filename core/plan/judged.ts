@@ -1,6 +1,7 @@
 /** Last of the list: every rule of every stage. */
 import { BRIEF_RULES } from "../brief/rules";
 import { BASE_LIST, baseOf } from "../construction/base";
+import { FIT_RULES } from "../construction/fit-rules";
 import { FORM_RULES } from "../construction/rules";
 import { GLUE_RULES } from "../glueup/rules";
 import { FASTENING_RULES } from "../joinery/fastening-rules";
@@ -21,7 +22,11 @@ import { WORK } from "./work";
 /** Number of verdict rules in force, by stage, over all bases. */
 export const RULE_COUNT: Record<Stage, number> = {
   brief: BRIEF_RULES.length,
-  form: FORM_RULES.length + SHELF_RULES.length + BASE_LIST.reduce((sum, each) => sum + each.formRules.length, 0),
+  form:
+    FORM_RULES.length +
+    FIT_RULES.length +
+    SHELF_RULES.length +
+    BASE_LIST.reduce((sum, each) => sum + each.formRules.length, 0),
   movement: FLAT_RULES.length + HOLD_RULES.length + NOTCH_RULES.length + MOVEMENT_RULES.length,
   joints: FASTENING_RULES.length + BASE_LIST.reduce((sum, each) => sum + each.jointRules.length, 0),
   boards: PANEL_RULES.length,
@@ -60,6 +65,12 @@ export const JUDGED = WORK.stage(
     "form",
     ({ piece, geometry, species, shop }) => [piece.form, piece.brief, geometry, species, shop.lift],
     (form, brief, at, species, lift) => judge("form", FORM_RULES, { form, brief, at, species, lift }),
+  )
+  .stage(
+    "fitJudged",
+    "form",
+    ({ clashes, assembled }) => [clashes, assembled],
+    (clashes, parts) => judge("form", FIT_RULES, { clashes, parts }),
   )
   .stage(
     "baseJudged",
@@ -189,6 +200,7 @@ export const allJudged = (at: Values): Judged[] =>
     at.briefJudged,
     at.baseJudged,
     at.formJudged,
+    at.fitJudged,
     at.shelfJudged,
     at.movementJudged,
     at.jointsJudged,

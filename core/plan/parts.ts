@@ -1,4 +1,5 @@
 /** Second of the list: joints sized, parts worked, the cut list, and how moisture goes through each. */
+import { clashesOf } from "../assembly/clashes";
 import { ROUGH, unplaced, weighed } from "../assembly/weight";
 import { assemble } from "../construction/assemble";
 import { baseOf } from "../construction/base";
@@ -76,6 +77,7 @@ export const PARTS = SHAPE.stage(
     ({ assembled }) => [assembled],
     (parts) => ({ parts }),
   )
+  .stage("clashes", "form", ({ assembled }) => [assembled], clashesOf, [])
   .items(
     "unplaced",
     "form",
