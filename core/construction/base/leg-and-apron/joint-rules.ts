@@ -33,7 +33,7 @@ function thickness(facts: JointFacts): Verdict {
     text:
       joint.thickness >= rail
         ? `The tenon is thicker than its rail: ${mm(joint.thickness)} in ${mm(rail)}`
-        : `Tenon of ${mm(joint.thickness)} in a ${mm(rail)} rail`,
+        : `${tenonsOf(facts)} tenons of ${mm(joint.thickness)} in ${mm(rail)} rails`,
     why: `About a third of the rail is right: ${fine(rail / 3)}, rounded to a cutter you own.`,
     limit: Math.round(rail / 3),
     actual: joint.thickness,
@@ -49,6 +49,10 @@ function thickness(facts: JointFacts): Verdict {
           ],
   });
 }
+
+/** Tenons of long and end rails in all legs. */
+const tenonsOf = ({ joints }: JointFacts) =>
+  joints.filter((each) => each.rail !== "cross-rail").reduce((sum, each) => sum + each.count * each.tenons, 0);
 
 function ownedThickness({ choices }: JointFacts): Remedy[] {
   return choices.legRail.thickness === null
@@ -66,7 +70,7 @@ function shoulders(facts: JointFacts): Verdict {
     level,
     text:
       level === "holds"
-        ? `Shoulders of ${fine(joint.shoulders.outer)} each face`
+        ? `${tenonsOf(facts)} tenons, shoulders of ${fine(joint.shoulders.outer)} each face`
         : `Shoulders of only ${fine(joint.shoulders.outer)}`,
     why: `Under ${TENON.leastShoulder} mm a shoulder neither hides the mortise nor resists racking.`,
     limit: TENON.leastShoulder,
@@ -108,7 +112,7 @@ function wallAtTip(facts: JointFacts): Verdict {
     text:
       joint.walls.tip <= 0
         ? `The mortise comes through the leg by ${mm(-joint.walls.tip)}`
-        : `${mm(joint.walls.tip)} of leg left beyond the mortise`,
+        : `${mm(joint.walls.tip)} of leg left beyond the deepest of ${tenonsOf(facts)} mortises`,
     why: `The leg is ${mm(leg)}, the mortise ${mm(joint.mortiseDepth)} deep; leave ${TENON.wall} mm.`,
     limit: TENON.wall,
     actual: round1(joint.walls.tip),
@@ -193,7 +197,7 @@ function tenonLength(facts: JointFacts): Verdict {
     stage: "joints",
     subject: ["tenon"],
     level,
-    text: `Tenons ${mm(joint.length)} long, ${Math.round(joint.glueArea / 100)} cm² of cheek`,
+    text: `${tenonsOf(facts)} tenons, the shortest ${mm(joint.length)} long: ${Math.round(joint.glueArea / 100)} cm² of cheek`,
     why: `Under ${TENON.cheekLeast + 10} mm a table works loose in daily use.`,
     limit: TENON.cheekLeast + 10,
     actual: joint.length,
