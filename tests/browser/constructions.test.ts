@@ -46,6 +46,14 @@ describe("a maker stands the dining table on a trestle, gives it a shelf, and fi
     await go(page, `/pieces/${id}/boards`);
     for (const panel of ["The shelf", "The top"]) {
       await press(page, panel);
+      await until(
+        page,
+        (name) =>
+          [...document.querySelectorAll('nav[aria-label="Panels"] button')].some(
+            (each) => each.textContent === name && each.getAttribute("aria-pressed") === "true",
+          ),
+        panel,
+      );
       await press(page, "Compose from the rack");
       await page.waitForSelector('[data-search="done"]', { timeout: 40_000 });
       await saved(page);

@@ -40,6 +40,12 @@ export async function newPage(browser: Browser, faults: string[]): Promise<Page>
 export async function go(page: Page, path: string): Promise<void> {
   await page.bringToFront();
   await page.goto(address() + path, { waitUntil: "networkidle0" });
+  // a page that only looks ready takes no press: React has taken hold of what can be pressed
+  await page.waitForFunction(() =>
+    [...document.querySelectorAll("button, input, select")].every((each) =>
+      Object.keys(each).some((key) => key.startsWith("__reactProps")),
+    ),
+  );
 }
 
 /** Ids of the pieces on the bench, by name. */
