@@ -30,19 +30,17 @@ const WATCH = () => {
   }
 };
 
-/** Milliseconds from `begin` until a frame was drawn and no more is, its pixels read. */
+/** Milliseconds from `begin` until the frame that first drew is over and its pixels are read. */
 const PICTURE = `(begin) => new Promise((resolve) => {
   window.drawn = { at: 0, gl: null };
   const from = performance.now();
   begin();
-  let seen = 0;
   const look = () => {
-    const { at, gl } = window.drawn;
-    if (gl && at === seen) {
+    const { gl } = window.drawn;
+    if (gl) {
       gl.readPixels(0, 0, 1, 1, gl.RGBA, gl.UNSIGNED_BYTE, new Uint8Array(4));
       return resolve(performance.now() - from);
     }
-    seen = at;
     requestAnimationFrame(look);
   };
   requestAnimationFrame(look);
@@ -99,7 +97,7 @@ export async function space(judge: (what: string, value: number, most: number) =
         const nothing = await ofNothing(page);
         await page.evaluate("window.forget()");
         // the first rounds load the view's code and warm the machine
-        if (round > 1) ratios.push(piece / nothing); if (process.env.SAY) console.log(piece.toFixed(0), nothing.toFixed(0));
+        if (round > 1) ratios.push(piece / nothing);
       }
       judge(`(k) ${name}: first picture in space ÷ an empty scene, median of ${ROUNDS} rounds`, median(ratios), 2);
     }

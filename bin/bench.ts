@@ -7,7 +7,8 @@
  * (b) the panel search on the demo rack and 20 seeded racks, against the highs solver on the same model;
  * (h) the panel search on forty racks so small that every panel can be tried;
  * (f) a rack of ten thousand boards: its first page against a `select 1`, and scrolling; (g) fifty clients that reserve twenty of its boards;
- * `--quick`: (a) and (j) only.
+ * (k) the first picture of a piece in space, against an empty scene of three on the same page;
+ * `--quick`: (a) and (j) only; `--space`: (k) only.
  * (e) all parts from all boards on six seeded racks, `--all` sixty, against the highs solver on the same model.
  */
 import highsLoader from "highs";
@@ -15,6 +16,7 @@ import { readFileSync } from "node:fs";
 import { cuts } from "./bench-cuts";
 import { rackOfTenThousand } from "./bench-rack";
 import { largeShop } from "./bench-shop";
+import { space } from "./bench-space";
 import { median, timed, typing } from "./bench-typing";
 import { dailyAir, moistureYear } from "../core/climate/year";
 import { closeUp } from "../core/drawing/close-up";
@@ -217,12 +219,15 @@ function smallPanels(): void {
   judge("(h) small racks, of 40, on which the panel search is not optimal", off, 0);
 }
 
-typing(judge, demoRack);
-if (!process.argv.includes("--quick")) {
+const only = process.argv.includes("--space");
+if (only) await space(judge);
+else typing(judge, demoRack);
+if (!only && !process.argv.includes("--quick")) {
   diffusion();
   drag();
   await panels();
   smallPanels();
+  await space(judge);
   await rackOfTenThousand(judge);
   await largeShop(judge);
   await cuts(judge, process.argv.includes("--all") ? 60 : 6);

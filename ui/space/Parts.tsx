@@ -2,7 +2,7 @@
 import { useThree } from "@react-three/fiber";
 import { useEffect, useMemo } from "react";
 import { EdgesGeometry, Matrix4, Vector3 } from "three";
-import type { AssemblyPart } from "../../core/assembly/part";
+import { AssemblyPart, bodyOf, standingBody } from "../../core/assembly/part";
 import { cross } from "../../core/assembly/vector";
 import { geometryOf, grainOf } from "./geometry";
 
@@ -30,13 +30,15 @@ export function Parts({ parts, wood, apart, alone, onPick }: Given) {
     () => new Map([...new Set(woods.split("|"))].map((each) => [each, grainOf(each.split(" ") as [string, string])])),
     [woods],
   );
+  const open = apart > 0 || alone !== null;
   const bodies = useMemo(
     () =>
       parts.map((part) => {
-        const geometry = geometryOf(part);
+        // closed, no joint is seen: bodies are cut when one is to be looked into
+        const geometry = geometryOf(open ? bodyOf(part) : standingBody(part), part.place);
         return { part, geometry, edges: new EdgesGeometry(geometry, CREASE), stands: standsAt(part) };
       }),
-    [parts],
+    [parts, open],
   );
   useEffect(() => () => grains.forEach((grain) => grain.dispose()), [grains]);
   useEffect(
@@ -61,10 +63,9 @@ export function Parts({ parts, wood, apart, alone, onPick }: Given) {
           }}
         >
           {/* faces stand back a little, so that the edges in them are whole lines */}
-          <meshStandardMaterial
+          <meshBasicMaterial
+            vertexColors
             map={grains.get(wood(part.kind).join(" "))}
-            roughness={0.85}
-            metalness={0}
             polygonOffset
             polygonOffsetFactor={1}
             polygonOffsetUnits={2}

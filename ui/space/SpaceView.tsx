@@ -1,13 +1,14 @@
 "use client";
-import { Canvas } from "@react-three/fiber";
 import { useMemo, useState } from "react";
-import { bodyOf } from "../../core/assembly/part";
-import { boundsOf, bulkOf, stood } from "../../core/assembly/solid";
+import { standingBody } from "../../core/assembly/part";
+import { boundsOf, stood } from "../../core/assembly/solid";
+import { weighed } from "../../core/assembly/weight";
 import { stillScene } from "../../core/drawing/still";
 import { woodOf } from "../../core/wood/woods";
 import { SceneView } from "../drawing/SceneView";
 import { usePiece } from "../piece/PieceProvider";
 import { Parts } from "./Parts";
+import { Picture } from "./Picture";
 import { Turning } from "./Turning";
 
 /** Height of the view, pixels, and how many of a piece's own lengths away it is seen from. */
@@ -23,27 +24,20 @@ export function SpaceView() {
   const [alone, setAlone] = useState<string | null>(null);
   const [frame, setFrame] = useState<HTMLElement | null>(null);
   const shown = alone !== null && parts.some((part) => part.id === alone) ? alone : null;
-  const bodies = useMemo(() => parts.map((part) => ({ part, body: stood(bodyOf(part), part.place) })), [parts]);
-  const seen = useMemo(() => bodies.filter(({ part }) => shown === null || part.id === shown), [bodies, shown]);
+  const seen = useMemo(() => parts.filter((part) => shown === null || part.id === shown), [parts, shown]);
   const { middle, reach } = useMemo(() => {
-    const { least, most } = boundsOf(seen.flatMap(({ body }) => body));
+    const { least, most } = boundsOf(seen.flatMap((part) => stood(standingBody(part), part.place)));
     const size = Math.hypot(most[0] - least[0], most[1] - least[1], most[2] - least[2]);
     const centre = [0, 1, 2].map((i) => (least[i] + most[i]) / 2) as [number, number, number];
     return { middle: centre, reach: AWAY * size };
   }, [seen]);
-  const weight = seen.reduce(
-    (sum, { part, body }) => sum + (bulkOf(body).volume / 1e9) * woodOf(woods, part.kind, species).density,
-    0,
+  const weight = useMemo(
+    () => seen.reduce((sum, part) => sum + (weighed(part).volume / 1e9) * woodOf(woods, part.kind, species).density, 0),
+    [seen, woods, species],
   );
   const webgl = useMemo(hasWebgl, []);
   const still = useMemo(
-    () =>
-      webgl
-        ? null
-        : stillScene(
-            seen.map(({ part }) => part),
-            ({ kind }) => woodOf(woods, kind, species).colour[0],
-          ),
+    () => (webgl ? null : stillScene(seen, ({ kind }) => woodOf(woods, kind, species).colour[0])),
     [webgl, seen, species, woods],
   );
   return (
@@ -81,7 +75,7 @@ export function SpaceView() {
         )}
         <p className="self-center text-[13px] text-graphite" data-weight={weight.toFixed(2)}>
           {weight < 10 ? weight.toFixed(1) : Math.round(weight)} kg of{" "}
-          {[...new Set(seen.map(({ part }) => woodOf(woods, part.kind, species).name))].join(" and ")}, joints cut and
+          {[...new Set(seen.map((part) => woodOf(woods, part.kind, species).name))].join(" and ")}, joints cut and
           without its fastenings.
           {webgl && " Drag to turn, or arrow keys; + and − come nearer."}
         </p>
@@ -102,9 +96,7 @@ export function SpaceView() {
           className="mt-2 border border-hairline bg-sheet"
           style={{ height: HEIGHT }}
         >
-          <Canvas flat frameloop="demand" dpr={[1, 2]} camera={{ fov: 30, near: 60, far: 40_000 }}>
-            <hemisphereLight args={["#ffffff", "#c9c0ae", 1.7]} />
-            <directionalLight position={[-900, 2600, 1500]} intensity={1.5} />
+          <Picture middle={middle} reach={reach}>
             <Parts
               parts={parts}
               wood={(kind) => woodOf(woods, kind, species).colour}
@@ -113,17 +105,20 @@ export function SpaceView() {
               onPick={setAlone}
             />
             {frame && <Turning frame={frame} middle={middle} reach={reach} />}
-          </Canvas>
+          </Picture>
         </div>
       )}
     </section>
   );
 }
 
+/** Asked once: a context is dear. */
+let webglHere: boolean | null = null;
 function hasWebgl(): boolean {
   try {
-    return document.createElement("canvas").getContext("webgl2") !== null;
+    webglHere ??= document.createElement("canvas").getContext("webgl2") !== null;
   } catch {
-    return false;
+    webglHere = false;
   }
+  return webglHere;
 }

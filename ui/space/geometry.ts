@@ -1,29 +1,49 @@
 import { BufferAttribute, BufferGeometry, CanvasTexture, RepeatWrapping, SRGBColorSpace } from "three";
-import { AssemblyPart, bodyOf } from "../../core/assembly/part";
+import { Place, turned } from "../../core/assembly/place";
+import type { Solid } from "../../core/assembly/solid";
+import { dot, unit, Vec } from "../../core/assembly/vector";
 
 /** Length and breadth of wood that one tile of the grain's picture stands for, mm. */
 const TILE = { along: 1800, across: 480 };
 
-/** A part's body as triangles in its own frame, with its grain running along its length and rings on its ends. */
-export function geometryOf(part: AssemblyPart): BufferGeometry {
-  const [points, normals, places]: number[][] = [[], [], []];
-  for (const { corners, n } of bodyOf(part)) {
+/** Light from the window: where it comes from, how strong, and what comes from above and from the floor, red, green, blue. By eye. */
+const SUN = { from: unit([-900, 2600, 1500]), share: 0.48 };
+const SKY: Vec = [0.54, 0.54, 0.54];
+const FLOOR: Vec = [0.43, 0.4, 0.35];
+
+/**
+ * How much light falls on a face that looks this way in the piece. Parts are drawn apart but never turned, so it can be told once: the card
+ * has less to do for each picture.
+ *
+ * @source Lambert's cosine, and a sky that fades to the floor
+ */
+const lit = (way: Vec): Vec => {
+  const up = 0.5 + 0.5 * way[1];
+  const sun = SUN.share * Math.max(0, dot(way, SUN.from));
+  return [0, 1, 2].map((i) => SKY[i] * up + FLOOR[i] * (1 - up) + sun) as unknown as Vec;
+};
+
+/** A body as triangles in its part's own frame, with its grain running along its length and rings on its ends. */
+export function geometryOf(body: Solid, place: Place): BufferGeometry {
+  const [points, lights, places]: number[][] = [[], [], []];
+  for (const { corners, n } of body) {
     // an end shows its rings: there the picture is squeezed so that no line runs along
     const end = Math.abs(n[0]) > 0.8;
-    const place = ([x, y, z]: readonly [number, number, number]) =>
+    const light = lit(turned(place, n));
+    const spot = ([x, y, z]: readonly [number, number, number]) =>
       end
         ? [y / TILE.across, z / TILE.across]
         : [x / TILE.along, (Math.abs(n[1]) > Math.abs(n[2]) ? z : y) / TILE.across];
     for (let i = 1; i + 1 < corners.length; i += 1)
       for (const corner of [corners[0], corners[i], corners[i + 1]]) {
         points.push(...corner);
-        normals.push(...n);
-        places.push(...place(corner));
+        lights.push(...light);
+        places.push(...spot(corner));
       }
   }
   const geometry = new BufferGeometry();
   geometry.setAttribute("position", new BufferAttribute(new Float32Array(points), 3));
-  geometry.setAttribute("normal", new BufferAttribute(new Float32Array(normals), 3));
+  geometry.setAttribute("color", new BufferAttribute(new Float32Array(lights), 3));
   geometry.setAttribute("uv", new BufferAttribute(new Float32Array(places), 2));
   return geometry;
 }
