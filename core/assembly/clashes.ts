@@ -82,17 +82,23 @@ const NEAR = 1e-6;
 const KEPT = 2000;
 const answers = new Map<string, number>();
 
+/** A shape in letters: a box by its three sizes. */
+const told = (shape: Shape) =>
+  isBox(shape) ? `${shape.length},${shape.width},${shape.thickness}` : JSON.stringify(shape);
+
 /** How one piece lies to another, to a millionth of a mm. */
-const lies = (to: Piece, { shape, place }: Piece) => {
+function lies(to: Piece, { shape, place }: Piece): string {
   const { at, x, y } = seenFrom(to.place, place);
-  return [shape, [...at, ...x, ...y].map((each) => Math.round(each * 1e6))];
-};
+  let text = told(shape);
+  for (const way of [at, x, y]) for (const each of way) text += ` ${Math.round(each * 1e6)}`;
+  return text;
+}
 
 /** What two pieces share, less what is cut away there, mm³. */
 function sharedBy(one: Piece, other: Piece, gone: readonly Piece[]): number {
   const room = { least: higher(one.least, other.least), most: lower(one.most, other.most) };
   const cuts = gone.filter((cut) => meet(cut, room));
-  const key = JSON.stringify([one.shape, lies(one, other), cuts.map((cut) => lies(one, cut))]);
+  const key = [told(one.shape), lies(one, other), ...cuts.map((cut) => lies(one, cut))].join("|");
   const before = answers.get(key);
   if (before !== undefined) return before;
   const solid = ({ shape, place }: Piece) => stood(solidOf(shape, ROUGH), place);

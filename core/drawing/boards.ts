@@ -7,6 +7,23 @@ import type { Shop } from "../piece/shop";
 import { Board, narrowest } from "../stock/board";
 import { dimension, Item, line, rect, Scene, seedOf } from "./scene";
 
+/** The pencilled triangle over all strips: it stands on the front edge, and lies right only when every strip does. */
+function triangle(length: number, width: number): Item {
+  const middle = 0.7 * length;
+  const half = Math.min(0.1 * length, 0.3 * width);
+  return {
+    kind: "path",
+    points: [
+      [middle - half, 0.04 * width],
+      [middle + half, 0.04 * width],
+      [middle, 0.96 * width],
+    ],
+    closed: true,
+    ink: "faint",
+    id: "triangle",
+  };
+}
+
 /** The panel as it is laid out of real boards: what is kept, what is trimmed, defects, legs below. Front edge at the bottom. */
 export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
   const { geometry: at, species, panel } = plan;
@@ -53,6 +70,7 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
     });
   }
   if (panel.laid.length === 0) items.push(rect(0, 0, length, width, "hidden", "top"));
+  else items.push(triangle(length, width));
   const top = shapedTop(piece.form.top, at);
   if (length === at.top.length) {
     if (top.outline !== "rectangle")

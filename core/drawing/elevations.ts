@@ -1,5 +1,6 @@
 /** The piece from above, from the front and from its end: projections of its parts, with the dimensions a maker may type. */
 import { AssemblyPart, standingBody } from "../assembly/part";
+import { toPiece } from "../assembly/place";
 import { Solid, stood } from "../assembly/solid";
 import { cross, dot } from "../assembly/vector";
 import { baseOf } from "../construction/base";
@@ -25,6 +26,7 @@ export function planScene(drawable: Drawable): Scene {
     margin: [38, 58, 46, 58],
     items: [
       ...viewItems(drawable, VIEWS.plan, true),
+      ...marksOnEnds(drawable.assembly),
       ...baseOf(form.kind).dimensions(form, at).plan,
       dimension([-length / 2, width / 2], [length / 2, width / 2], 22, length, {
         path: ["form", "top", "length"],
@@ -37,6 +39,15 @@ export function planScene(drawable: Drawable): Scene {
     ],
   };
 }
+
+/** What stands upright has its mark on its upper end, as it is read from above. */
+const marksOnEnds = ({ parts }: Drawable["assembly"]): Item[] =>
+  parts
+    .filter(({ role, place }) => (role === "leg" || role === "post") && Math.abs(place.x[1]) > 0.9)
+    .map(({ id, shape, place }): Item => {
+      const [x, , z] = toPiece(place, [shape.length, shape.width / 2, shape.thickness / 2]);
+      return { kind: "text", x, y: -z, text: id, ink: "graphite", size: 12, anchor: "middle", dy: 4 };
+    });
 
 /** From the front. */
 export function frontScene(drawable: Drawable): Scene {

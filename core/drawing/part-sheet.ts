@@ -2,7 +2,7 @@
 import { AssemblyPart, bodyOf } from "../assembly/part";
 import { HOME, toPiece } from "../assembly/place";
 import { solidOf } from "../assembly/shape";
-import { stood } from "../assembly/solid";
+import { boundsOf, stood } from "../assembly/solid";
 import type { Species } from "../wood/species";
 import { Drawable, projected, View } from "./projection";
 import { dimension, Item, Scene, seedOf, shiftedUp } from "./scene";
@@ -30,6 +30,7 @@ export function partSheet(part: AssemblyPart, species: Species): Scene {
         id: part.kind,
       }))
       .filter((item) => item.kind !== "face" || item.points.length > 2),
+    ...opened(part, of),
     ...[...projected([body], of)]
       .sort((a, b) => Number(b.hidden) - Number(a.hidden))
       .map(({ from, to, hidden }): Item => ({
@@ -58,6 +59,19 @@ export function partSheet(part: AssemblyPart, species: Species): Scene {
       dimension([high, thickness], [high, 0], 16, thickness),
     ],
   };
+}
+
+/** Mortises, grooves and holes that open on the face a view looks at, shaded: which face is which is seen before a line is read. */
+function opened({ kind, shape, cuts }: AssemblyPart, view: View): Item[] {
+  const near = view === FACE ? shape.thickness : 0;
+  const axis = view === FACE ? 2 : 1;
+  return cuts.flatMap((cut): Item[] => {
+    const solid = stood(solidOf(cut.shape, FINE), cut.place);
+    const { least, most } = boundsOf(solid);
+    const opens = view === FACE ? most[axis] > near - 0.01 : least[axis] < near + 0.01;
+    const points = opens ? silhouette(cut, solid, view) : [];
+    return points.length > 2 ? [{ kind: "path", points, closed: true, ink: "void", id: kind }] : [];
+  });
 }
 
 /** Arcs of a part are drawn so fine, mm. */

@@ -4,10 +4,15 @@ import { findSpecies, Species } from "./species";
 /** Wood by kind of part, where it is not the piece's. */
 export type Woods = Record<string, Species>;
 
+/** A piece of one wood, always the same, so that nothing is worked out again for it. */
+const NONE: Woods = {};
+
 /** The woods of the kinds that have their own; one that no library knows stays the piece's. */
 export function woodsOf(kinds: Record<string, KindChoice>, own: readonly Species[]): Woods {
+  const others = differing({ kinds });
+  if (others.length === 0) return NONE;
   return Object.fromEntries(
-    differing({ kinds }).flatMap(([kind, { species }]) => {
+    others.flatMap(([kind, { species }]) => {
       const wood = species === null ? undefined : findSpecies(species, own);
       return wood ? [[kind, wood]] : [];
     }),

@@ -3,6 +3,7 @@ import { ReactNode, useCallback, useMemo } from "react";
 import { changed, seenAsTop } from "../../core/panels/lens";
 import type { PlannedPanel } from "../../core/panels/planned";
 import type { Patch } from "../../core/piece/patch";
+import { woodOf } from "../../core/wood/woods";
 import { PieceContext, usePiece } from "./PieceProvider";
 
 /** A panel beside the top in its place, for what is inside: whatever is shown and changed there is this panel's. */
@@ -24,8 +25,15 @@ export function PanelLens({ panel, children }: { panel: PlannedPanel; children: 
     const geometry = { ...plan.geometry, ...seen.at };
     return {
       ...open,
-      piece: seen.piece,
-      plan: { ...plan, geometry, top, panel: { laid, lines, candidates, unfit } },
+      piece: { ...seen.piece, choices: { ...seen.piece.choices, fixedLine: "centre" as const } },
+      plan: {
+        ...plan,
+        ...{ geometry, top, panel: { laid, lines, candidates, unfit } },
+        // what holds the top holds nothing here: it goes both ways from its middle
+        ...{ fasteners: [], breadboards: null, stiffeners: null, slats: null, framed: null },
+        species: woodOf(plan.woods, place.kind, plan.species),
+        courses: { ...plan.courses, top: top.course },
+      },
       edit: through,
     };
   }, [open, piece, plan, place, laid, lines, candidates, unfit, top, through]);

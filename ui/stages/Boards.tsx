@@ -13,6 +13,7 @@ import { PanelOutline } from "./PanelOutline";
 import { SceneView } from "../drawing/SceneView";
 import { useUnit } from "../frame/unit";
 import { PanelLens } from "../piece/PanelLens";
+import { PanelTabs } from "../piece/PanelTabs";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
 import { RackPictures } from "../rack/RackPictures";
@@ -33,20 +34,7 @@ export function BoardsStage() {
     Object.entries(piece.panels).flatMap(([name, { strips }]) => (name === id ? [] : strips.map((each) => each.board)));
   return (
     <>
-      {plan.panels.length > 0 && (
-        <nav aria-label="Panels" className="flex flex-wrap gap-1">
-          {[{ id: "top", name: "top" }, ...plan.panels.map(({ place }) => place)].map(({ id, name }) => (
-            <button
-              key={id}
-              className={`button ${id === (other?.place.id ?? "top") ? "bg-wash" : "button-plain"}`}
-              aria-pressed={id === (other?.place.id ?? "top")}
-              onClick={() => setAt(id)}
-            >
-              {`The ${name}`}
-            </button>
-          ))}
-        </nav>
-      )}
+      <PanelTabs panels={plan.panels} at={other?.place.id ?? "top"} onLook={setAt} />
       {other ? (
         <PanelLens panel={other} key={other.place.id}>
           <PanelBoards name={other.place.name} elsewhere={boardsOf(other.place.id)} />

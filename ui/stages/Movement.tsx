@@ -9,6 +9,8 @@ import { SAMPLE_DAYS, sampleDate } from "../../core/movement/course";
 import { SceneView } from "../drawing/SceneView";
 import { Choice } from "../fields/fields";
 import { useUnit } from "../frame/unit";
+import { PanelLens } from "../piece/PanelLens";
+import { PanelTabs } from "../piece/PanelTabs";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
 import { Compare } from "./Compare";
@@ -25,8 +27,27 @@ const YearChart = dynamic(() => import("./YearChart").then((module) => module.Ye
 /** Milliseconds between the samples while the years play: three years in about a quarter of a minute. */
 const PLAY_STEP = 70;
 
-/** The top through its years: drag the day and watch its edges, its pegs and its rings go. */
+/** Each panel of the piece through its years, one at a time; beside the top, what holds it and what it is compared with. */
 export function MovementStage() {
+  const { plan } = usePiece();
+  const [at, setAt] = useState("top");
+  const other = plan.panels.find(({ place }) => place.id === at);
+  return (
+    <>
+      <PanelTabs panels={plan.panels} at={other?.place.id ?? "top"} onLook={setAt} />
+      {other ? (
+        <PanelLens panel={other} key={other.place.id}>
+          <Years name={other.place.name} />
+        </PanelLens>
+      ) : (
+        <Years name="top" />
+      )}
+    </>
+  );
+}
+
+/** A panel through its years: drag the day and watch its edges, its pegs and its rings go. */
+function Years({ name }: { name: string }) {
   const { piece, plan } = usePiece();
   const { fromDrawing } = useSet();
   const { say, withUnit } = useUnit();
@@ -41,7 +62,10 @@ export function MovementStage() {
     const timer = setInterval(() => setSample((now) => (now >= last ? 0 : now + 1)), PLAY_STEP);
     return () => clearInterval(timer);
   }, [playing, last]);
-  const scene = useMemo(() => movementScene(plan, piece, sample, Number(times)), [plan, piece, sample, times]);
+  const scene = useMemo(() => {
+    const drawn = movementScene(plan, piece, sample, Number(times));
+    return { ...drawn, title: drawn.title.replace(/^The top/, `The ${name}`) };
+  }, [plan, piece, sample, times, name]);
   const near = useMemo(() => closeUp(plan, piece, sample), [plan, piece, sample]);
   const ends = useMemo(() => endGrainScene(plan, false, sample, Number(times)), [plan, sample, times]);
   const day = sampleDate(top.course.from, sample);
@@ -56,7 +80,7 @@ export function MovementStage() {
   };
   return (
     <>
-      <StageHead title="How the top moves through its years">
+      <StageHead title={`How the ${name} moves through its years`}>
         {say(
           `${plan.species.name}, ${boards}${plan.slats ? "" : ","} ${Math.round(top.width)} mm across the grain, measured at ${top.start.value} % on ${top.start.on}. The air asks for ${year.driest.moisture.toFixed(1)} to ${year.wettest.moisture.toFixed(1)} %, the wood goes from ${top.dry.moisture.toFixed(1)} % in ${top.dry.name} to ${top.wet.moisture.toFixed(1)} % in ${top.wet.name}.`,
         )}
@@ -110,16 +134,20 @@ export function MovementStage() {
           />
         </span>
       </div>
-      <YearChart plan={plan} piece={piece} sample={sample} onSample={pick} />
+      <YearChart plan={plan} piece={piece} name={name} sample={sample} onSample={pick} />
       <p className="text-[13px] text-graphite">
         {say(
           `Driest about ${top.dry.on}, wettest about ${top.wet.on}. Half of a sudden change goes through in ${plan.courses.top.half} days, nine tenths in ${plan.courses.top.most}; ${plan.courses.top.follows < SAMPLE_DAYS ? "its years repeat from the day it is delivered" : `${plan.courses.top.follows} days after delivery each year is like the last`}.`,
         )}
       </p>
-      <MovementFields />
-      <Insets />
-      <Compare sample={sample} exaggeration={Number(times)} />
-      <MovementTable />
+      {name === "top" && (
+        <>
+          <MovementFields />
+          <Insets />
+          <Compare sample={sample} exaggeration={Number(times)} />
+          <MovementTable />
+        </>
+      )}
     </>
   );
 }

@@ -24,17 +24,21 @@ const [LEFT, RIGHT] = [46, 16];
 export function YearChart({
   plan,
   piece,
+  name: panel,
   sample,
   onSample,
 }: {
   plan: Plan;
   piece: Piece;
+  /** of the panel that is looked at */
+  name: string;
   sample: number;
   onSample: (sample: number) => void;
 }) {
   const { unit, withUnit } = useUnit();
   const found = useMemo(() => governing(plan, piece), [plan, piece]);
-  const { travel, play, what, room } = found;
+  const { travel, play, room } = found;
+  const what = found.what.replace(/\bthe top\b/, `the ${panel}`);
   const last = travel.length - 1;
   const worst = firstExtreme(
     travel.map((each) => Math.max(-1e6, past(each, play))),
