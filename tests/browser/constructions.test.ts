@@ -1,12 +1,20 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { Piece } from "../../core/piece/schema";
-import { choose, fileOf, go, Maker, makePiece, press, saved, sitDown, typeDimension, until } from "./maker";
+import { demoBoard } from "../../core/testing/boards";
+import { choose, fileOf, go, Maker, makePiece, post, press, saved, sitDown, typeDimension, until } from "./maker";
 
 let maker: Maker;
 let id: string;
 beforeAll(async () => {
   maker = await sitDown();
-  id = await makePiece((piece) => ({ ...piece, name: "Trestle by hand" }));
+  // a wood of its own: what others saw and reserve leaves it alone
+  const species = "black-cherry";
+  const boards = Array.from({ length: 16 }, (_, i) => {
+    const { reservedBy: _free, ...board } = demoBoard({ id: `Cherry${i + 1}`, species, width: 150 + 3 * i });
+    return board;
+  });
+  expect((await post("/api/rack", { kind: "put", boards })).status).toBe(200);
+  id = await makePiece((piece) => ({ ...piece, name: "Trestle by hand", species }));
 });
 afterAll(async () => {
   await maker.close();
