@@ -34,8 +34,23 @@ export const SAG = 0.02;
  *
  * @returns facets, none when nothing is left
  */
-export function solidOf({ length, width, thickness, face, edge, end, planes }: Shape, sag = SAG): Solid {
-  if (!(length > 0 && width > 0 && thickness > 0)) return [];
+export function solidOf(shape: Shape, sag = SAG): Solid {
+  if (!(shape.length > 0 && shape.width > 0 && shape.thickness > 0)) return [];
+  // a joint's bodies come again in every part that has it, and stay while the part grows
+  const key = `${sag} ${shape.face || shape.edge || shape.end || shape.planes ? JSON.stringify(shape) : `${shape.length} ${shape.width} ${shape.thickness}`}`;
+  const before = built.get(key);
+  if (before) return before;
+  const solid = build(shape, sag);
+  if (built.size >= KEPT) built.clear();
+  built.set(key, solid);
+  return solid;
+}
+
+/** Bodies that are remembered, so many at most. Ours. */
+const KEPT = 600;
+const built = new Map<string, Solid>();
+
+function build({ length, width, thickness, face, edge, end, planes }: Shape, sag: number): Solid {
   const views: Solid[] = [];
   if (face || (!edge && !end))
     views.push(drawn(face ?? rectangle(length, width), thickness, sag, ([a, b], c) => [a, b, c]));
