@@ -23,7 +23,7 @@ export const LEAF_EXTRA = 2;
 /** A resawn face when it is glued on, and what cleaning both its sides takes, mm. @source common practice */
 export const FACE = { thickness: 6, cleaning: 1.5 };
 /** The core is planed true after each pair of faces, mm. @source common practice */
-const CORE_EXTRA = 1;
+export const CORE_EXTRA = 1;
 /** A blank sawn at 45° loses this much round the leg to the cut and to truing, mm. @source common practice */
 const DIAGONAL_EXTRA = 3;
 

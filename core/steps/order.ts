@@ -5,6 +5,7 @@ import type { BaseWork, WorkFacts } from "../construction/base/base";
 import type { Standing } from "../construction/geometry";
 import type { Piece } from "../piece/schema";
 import { Step, stepOf as step, TIME } from "./step";
+import { blankStep } from "./blanks";
 import { COATS, finishSteps } from "./finish";
 import { roundShelf, shelfOnStretchers, shelfSteps } from "./shelf";
 import { attachStep, fasteningStep } from "./fastening";
@@ -72,19 +73,7 @@ export function stepsFor({ piece, at, parts, work, stages, shelves, adhesive, ou
       caution: "Nothing shorter than 300 mm through the planer by itself.",
     }),
   );
-  if (laminated.length > 0)
-    out.push(
-      step({
-        id: "laminate",
-        title: `Glue the ${named(laminated)} from two leaves`,
-        detail: "Best faces out; true them square when the glue is dry.",
-        parts: laminated.map((part) => part.id),
-        after: ["mill"],
-        hours: 2,
-        wait: TIME.seam,
-        waitFor: "the seams to stop sinking",
-      }),
-    );
+  if (laminated.length > 0) out.push(blankStep(laminated));
 
   const base = work({
     thick: laminated.length > 0 ? ["mill", "laminate"] : ["mill"],
@@ -172,10 +161,4 @@ export function stepsFor({ piece, at, parts, work, stages, shelves, adhesive, ou
     }),
   );
   return out;
-}
-
-/** Kinds of part in a sentence: "legs", "posts and feet". */
-function named(parts: readonly Part[]): string {
-  const names = parts.map((part) => (part.plural ?? `${part.name}s`).toLowerCase());
-  return names.length < 2 ? names.join("") : `${names.slice(0, -1).join(", ")} and ${names.at(-1)}`;
 }

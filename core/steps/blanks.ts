@@ -1,0 +1,47 @@
+import type { Make } from "../assembly/sort";
+import type { Part } from "../layout/cut-list";
+import { Step, stepOf as step, TIME } from "./step";
+
+/** What is done with the parts of one make, how many rounds of glue that takes. */
+const MADE: Record<Make, { rounds: number; title: (names: string) => string; detail: string }> = {
+  solid: { rounds: 0, title: () => "", detail: "" },
+  laminated: {
+    rounds: 1,
+    title: (names) => `Glue the ${names} from two leaves`,
+    detail: "Best faces out; true them square when the glue is dry.",
+  },
+  diagonal: {
+    rounds: 1,
+    title: (names) => `Glue the ${names} from two boards and saw them at 45°`,
+    detail: "Show faces out, rings mirrored; the saw at 45° takes the corners off when the glue is dry.",
+  },
+  "core-faces": {
+    rounds: 2,
+    title: (names) => `Glue the faces of the ${names} round their cores`,
+    detail:
+      "Resaw and letter the faces; two on opposite sides first, trimmed flush and both glued sides planed true, then the other two.",
+  },
+};
+
+/** Thick parts from leaves, by how they are made: one step, since they stand in the same clamps. @param parts  of more than one piece each */
+export function blankStep(parts: readonly Part[]): Step {
+  const makes = [...new Set(parts.map((part) => part.make))];
+  const said = makes.map((make) => MADE[make].title(named(parts.filter((part) => part.make === make))));
+  const rounds = Math.max(...makes.map((make) => MADE[make].rounds));
+  return step({
+    id: "laminate",
+    title: said.map((each, i) => (i === 0 ? each : each[0].toLowerCase() + each.slice(1))).join("; "),
+    detail: makes.map((make) => MADE[make].detail).join(" "),
+    parts: parts.map((part) => part.id),
+    after: ["mill"],
+    hours: 2 * rounds,
+    wait: rounds * TIME.seam,
+    waitFor: "the seams to stop sinking",
+  });
+}
+
+/** Kinds of part in a sentence: "legs", "posts and feet". */
+function named(parts: readonly Part[]): string {
+  const names = parts.map((part) => (part.plural ?? `${part.name}s`).toLowerCase());
+  return names.length < 2 ? names.join("") : `${names.slice(0, -1).join(", ")} and ${names.at(-1)}`;
+}
