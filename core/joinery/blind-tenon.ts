@@ -3,6 +3,7 @@ import type { TenonChoice } from "../piece/base-choices";
 import type { Shop } from "../piece/shop";
 import { fine, mm } from "../verdict/verdict";
 import { cuttersOf, looseTenonsOf, ownedSize } from "./cutters";
+import { looseReach, looseRow, Row } from "./loose-tenons";
 import type { Held, Joint, JointBodies, JointBody, SettingCard } from "./joint";
 
 /** Rules of the mortise and tenon, mm. @source common practice */
@@ -75,16 +76,18 @@ export function blindTenon({ meets, section, into, setting, shop, most = Infinit
   const { size, tool } = ownedSize(owned, thickness * share, setting.thickness);
   const end = Math.min(TENON.lowerShoulder, width / 8);
   const usable = width - 2 * end;
-  const tenons = setting.tenons ?? (width > TENON.twoFrom ? 2 : 1);
-  const gap = tenons === 1 ? 0 : usable * TENON.gapShare;
-  const tenonWidth = (usable - gap * (tenons - 1)) / tenons;
+  const { tenons, gap, tenonWidth } =
+    (setting.kind === "loose" ? looseRow(shop, size, usable, setting.tenons) : null) ??
+    cutRow(usable, setting.tenons ?? (width > TENON.twoFrom ? 2 : 1));
+  const row = tenons * tenonWidth + (tenons - 1) * gap;
   const auto = Math.min(
     into.depth * SHARE_OF_DEPTH,
     into.depth - TENON.wall - TENON.mortiseDeeper,
     shop.mortiseDepth - TENON.mortiseDeeper,
     most,
   );
-  const length = setting.length ?? Math.max(1, Math.floor(auto * 2) / 2);
+  const longest = Math.max(1, Math.floor(auto * 2) / 2);
+  const length = setting.length ?? (setting.kind === "loose" ? looseReach(shop, size, longest) : longest);
   const mortiseDepth = length + TENON.mortiseDeeper;
   const face = (thickness - rows * size) / (rows + 1);
   const beside = (into.thickness - thickness) / 2 + face;
@@ -101,7 +104,7 @@ export function blindTenon({ meets, section, into, setting, shop, most = Infinit
     mortiseDepth,
     section,
     behind: into.depth,
-    shoulders: { face, end },
+    shoulders: { face, end: (width - row) / 2 },
     tool,
     glueArea: 2 * rows * tenons * tenonWidth * length,
     pin: setting.pinned ? { ...DRAWBORE, from: Math.min(DRAWBORE.from, length * 0.4) } : null,
@@ -110,6 +113,12 @@ export function blindTenon({ meets, section, into, setting, shop, most = Infinit
       { where: "beside the mortise", left: beside, good: TENON.wall, least: TENON.wallLeast },
     ],
   };
+}
+
+/** Tenons cut on a part share its shoulder: one, or more with a gap. */
+export function cutRow(usable: number, tenons: number): Row {
+  const gap = tenons === 1 ? 0 : usable * TENON.gapShare;
+  return { tenons, gap, tenonWidth: (usable - gap * (tenons - 1)) / tenons };
 }
 
 /** How far a tenon, loose or not, reaches into the part that receives it. */

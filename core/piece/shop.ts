@@ -19,7 +19,12 @@ export const shopSchema = v.strictObject({
   mortiseDepth: size("mortise depth the shop can cut", 5, 300),
   looseTenons: list(
     "loose tenons",
-    v.strictObject({ thickness: size("loose tenon thickness", 3, 40), width: size("loose tenon width", 5, 120) }),
+    v.strictObject({
+      thickness: size("loose tenon thickness", 3, 40),
+      width: size("loose tenon width", 5, 120),
+      /** null: cut to length from a stick */
+      length: v.optional(v.nullable(size("loose tenon length", 10, 400)), null),
+    }),
     60,
   ),
   clamps: list(
@@ -60,9 +65,9 @@ export const USUAL_SHOP: Shop = {
   routerBits: [6, 8, 10, 12],
   mortiseDepth: 75,
   looseTenons: [
-    { thickness: 8, width: 30 },
-    { thickness: 10, width: 40 },
-    { thickness: 12, width: 50 },
+    { thickness: 8, width: 30, length: null },
+    { thickness: 10, width: 40, length: null },
+    { thickness: 12, width: 50, length: null },
   ],
   clamps: [
     { reach: 600, count: 6, force: 4 },

@@ -8,22 +8,25 @@ export function AutoLengthField({
   label,
   value,
   auto,
+  none,
   onTake,
 }: {
   label: string;
   value: number | null;
   auto: number;
+  /** what stands there where nothing is typed, instead of the size Taller takes */
+  none?: string;
   onTake: Take<number | null>;
 }) {
   const { unit, length } = useUnit();
   return (
     <Typed
       label={label}
-      shown={value === null ? `auto, ${length(auto)}` : length(value)}
+      shown={value === null ? (none ?? `auto, ${length(auto)}`) : length(value)}
       width="w-24"
       suffix={unit === "mm" ? "mm" : "in"}
       take={(typed) => {
-        if (typed.trim() === "" || /^auto/i.test(typed)) return onTake(null);
+        if (typed.trim() === "" || typed === none || /^auto/i.test(typed)) return onTake(null);
         const read = parseLength(typed, unit);
         return read.ok ? onTake(read.mm) : read.message;
       }}

@@ -1,4 +1,5 @@
 "use client";
+import { AutoLengthField } from "../fields/auto";
 import { useState } from "react";
 import { TYPICAL_CLIMATES } from "../../core/climate/rooms";
 import type { Shop } from "../../core/piece/shop";
@@ -119,16 +120,27 @@ export function ShopView({ shop: first }: { shop: Shop }) {
           <div className="mt-2 flex flex-wrap gap-4">
             {lengths("Router bits", "routerBits")}
             {lengths("Chisels", "chisels")}
-            {shop.looseTenons.map((each, i) => (
-              <LengthField
-                key={i}
-                label={`Loose tenon ${i + 1}, thick`}
-                value={each.thickness}
-                onTake={(thickness) =>
-                  take({ looseTenons: shop.looseTenons.map((one, j) => (j === i ? { ...one, thickness } : one)) })
-                }
-              />
-            ))}
+            {shop.looseTenons.map((each, i) => {
+              const change = (part: Partial<typeof each>) =>
+                take({ looseTenons: shop.looseTenons.map((one, j) => (j === i ? { ...one, ...part } : one)) });
+              return (
+                <div key={i} className="flex flex-wrap gap-4">
+                  <LengthField
+                    label={`Loose tenon ${i + 1}, thick`}
+                    value={each.thickness}
+                    onTake={(thickness) => change({ thickness })}
+                  />
+                  <LengthField label="wide" value={each.width} onTake={(width) => change({ width })} />
+                  <AutoLengthField
+                    label="long"
+                    value={each.length}
+                    auto={0}
+                    none="from a stick"
+                    onTake={(length) => change({ length })}
+                  />
+                </div>
+              );
+            })}
           </div>
         </section>
         <section>

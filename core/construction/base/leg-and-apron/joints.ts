@@ -1,5 +1,6 @@
-import { TENON } from "../../../joinery/blind-tenon";
+import { cutRow, TENON } from "../../../joinery/blind-tenon";
 import { cuttersOf, looseTenonsOf, ownedSize } from "../../../joinery/cutters";
+import { looseReach, looseRow } from "../../../joinery/loose-tenons";
 import type { Cutter, Joint } from "../../../joinery/joint";
 import type { JointChoices } from "../../../piece/schema";
 import type { Shop } from "../../../piece/shop";
@@ -70,9 +71,12 @@ export function legRailJoint(
   const offset = reveal + (rail - size) / 2;
   const stop = TENON.endStop;
   const usable = depth - stop - TENON.lowerShoulder;
-  const tenons = choice.tenons ?? (depth > TENON.twoFrom ? 2 : 1);
-  const gap = tenons === 1 ? 0 : usable * TENON.gapShare;
-  const tenonWidth = (usable - gap * (tenons - 1)) / tenons;
+  const loose = choice.kind === "loose-tenon";
+  const { tenons, gap, tenonWidth } =
+    (loose ? looseRow(shop, size, usable, choice.tenons) : null) ??
+    cutRow(usable, choice.tenons ?? (depth > TENON.twoFrom ? 2 : 1));
+  // a row that leaves room lies in the middle of it
+  const spare = (usable - tenons * tenonWidth - (tenons - 1) * gap) / 2;
   const most = leg - TENON.wall - TENON.mortiseDeeper;
   // the outer cheek reaches the other tenon's outer cheek plane when mitred, its inner cheek plane when the other passes
   const mitred = leg - offset - TENON.mitreGap;
@@ -83,7 +87,8 @@ export function legRailJoint(
       : which === "long-rail"
         ? Math.min(most, mitred)
         : Math.min(blocked, most);
-  const length = floorHalf(choice.length ?? Math.min(auto, shop.mortiseDepth - TENON.mortiseDeeper));
+  const longest = Math.min(auto, shop.mortiseDepth - TENON.mortiseDeeper);
+  const length = floorHalf(choice.length ?? (loose ? looseReach(shop, size, longest) : longest));
   const mitre =
     choice.meeting === "mitred" && length > leg - offset - size - TENON.mitreGap
       ? Math.min(size, length - (leg - offset - size - TENON.mitreGap))
@@ -107,7 +112,10 @@ export function legRailJoint(
     mitre,
     mortiseDepth,
     offset,
-    shoulders: { outer: (rail - size) / 2, inner: (rail - size) / 2, top: stop, lower: TENON.lowerShoulder },
+    shoulders: {
+      ...{ outer: (rail - size) / 2, inner: (rail - size) / 2 },
+      ...{ top: stop + spare, lower: TENON.lowerShoulder + spare },
+    },
     haunch: choice.haunch && choice.kind === "mortise-tenon" ? { width: stop, depth: TENON.haunchDepth } : null,
     walls: { tip: leg - mortiseDepth, side: offset, meeting: other - length },
     glueArea: 2 * tenons * tenonWidth * (length - mitre / 2),
