@@ -2,7 +2,9 @@ import type { Assembly } from "../assembly/part";
 import type { Breadboards } from "../movement/breadboard";
 import type { Stiffeners } from "../movement/flat";
 import type { Form } from "../piece/schema";
+import type { EdgeChoice } from "../piece/kinds";
 import { BaseGeometry, BaseJoint, baseOf } from "./base";
+import { edged } from "./edges";
 import { seated, shelfParts, shelfPlaces, shelfSlats } from "./fitting/shelf";
 import { tableTop } from "./top/table-top";
 
@@ -13,6 +15,8 @@ export interface AssembleFacts {
   joints: readonly BaseJoint[];
   breadboards: Breadboards | null;
   stiffeners: Stiffeners | null;
+  /** by kind of part; none where all are left square */
+  edges?: Readonly<Record<string, EdgeChoice>>;
 }
 
 /**
@@ -20,12 +24,13 @@ export interface AssembleFacts {
  *
  * @example const { parts } = assemble({ form: piece.form, at: plan.geometry, joints: plan.joints, breadboards: plan.breadboards, stiffeners: plan.stiffeners });
  */
-export function assemble({ form, at, joints, breadboards, stiffeners }: AssembleFacts): Assembly {
+export function assemble({ form, at, joints, breadboards, stiffeners, edges = {} }: AssembleFacts): Assembly {
   const top = tableTop({ form, at, breadboards, stiffeners });
   const panel = top.filter((part) => part.role === "panel" || part.role === "slat");
   const ends = top.filter((part) => !panel.includes(part));
   const places = shelfPlaces(form, at.seats);
   const base = seated(baseOf(form.kind).parts({ form, at, joints }), places, form.shelf.gap);
   // as a cut list has them
-  return { parts: [...panel, ...base, ...ends, ...shelfParts(places), ...shelfSlats(form, at.seats)] };
+  const parts = [...panel, ...base, ...ends, ...shelfParts(places), ...shelfSlats(form, at.seats)];
+  return { parts: Object.keys(edges).length > 0 ? edged(parts, edges) : parts };
 }

@@ -1,14 +1,20 @@
 /** Whether the parts of a piece leave one another room. */
 import type { Clash } from "../assembly/clashes";
 import type { AssemblyPart } from "../assembly/part";
-import { Verdict, verdict } from "../verdict/verdict";
+import { edgesOf } from "../piece/kinds";
+import type { Piece } from "../piece/schema";
+import type { Shop } from "../piece/shop";
+import { fine, set, Verdict, verdict } from "../verdict/verdict";
+import { straightEdged } from "./edges";
 
 interface FitFacts {
   clashes: readonly Clash[];
   parts: readonly AssemblyPart[];
+  kinds: Piece["kinds"];
+  shop: Pick<Shop, "edgeBits">;
 }
 
-export const FIT_RULES: ((facts: FitFacts) => Verdict | null)[] = [partsFit];
+export const FIT_RULES: ((facts: FitFacts) => Verdict | null)[] = [partsFit, edgesCut];
 
 /** So many pairs are named; the others are counted. */
 const NAMED = 3;
@@ -38,6 +44,51 @@ function partsFit({ clashes, parts }: FitFacts): Verdict | null {
       : "Every two parts were held against each other with their joints cut.",
     source: "derived: what two bodies share",
     remedies: [],
+  });
+}
+
+/** Edges fit their parts, and something the shop owns cuts them; the worst is named. */
+function edgesCut({ parts, kinds, shop }: FitFacts): Verdict | null {
+  const chosen = Object.entries(edgesOf(kinds)).flatMap(([kind, edge]) => {
+    const part = parts.find((each) => each.kind === kind);
+    return part ? [{ kind, edge, part, most: Math.min(part.shape.width, part.shape.thickness) / 2 }] : [];
+  });
+  if (chosen.length === 0) return null;
+  const bit = { eased: null, rounded: "round", chamfered: "chamfer" } as const;
+  const owned = ({ edge }: (typeof chosen)[number]) =>
+    edge.how === "eased" ||
+    shop.edgeBits.some(
+      ({ kind, size }) =>
+        kind === bit[edge.how] && (kind === "round" ? Math.abs(size - edge.size) < 0.05 : size >= edge.size),
+    );
+  const large = chosen.find(({ edge, most }) => edge.size > most);
+  const without = chosen.find((each) => !owned(each));
+  const worst = large ?? without;
+  const rounds = shop.edgeBits.filter(({ kind }) => kind === "round").map(({ size }) => size);
+  const fitting = rounds.filter((size) => worst && size <= worst.most).sort((a, b) => b - a)[0];
+  const remedy = (label: string, change: object) =>
+    worst ? [set(label, ["kinds", worst.kind, "edges"], { ...worst.edge, ...change })] : [];
+  const shaped = chosen.filter(({ part }) => !straightEdged(part.shape));
+  return verdict({
+    id: "form.edges",
+    stage: "form",
+    subject: worst ? [worst.kind] : chosen.map(({ kind }) => kind),
+    level: large ? "fix" : without ? "tight" : "holds",
+    text: large
+      ? `An edge of ${fine(large.edge.size)} is more than half of the ${large.part.name.toLowerCase()}`
+      : without
+        ? `Nothing in the shop cuts an edge ${without.edge.how} by ${fine(without.edge.size)}`
+        : `Edges of ${chosen.length} kind${chosen.length > 1 ? "s" : ""} of part are cut with what the shop owns`,
+    why: `They stop beside whatever bears on them.${shaped.length > 0 ? ` ${shaped.map(({ part }) => part.name).join(", ")}: shaped parts get theirs along the template, after it.` : ""}${without ? ` Quarter rounds here: ${rounds.length > 0 ? `${rounds.join(", ")} mm` : "none"}.` : ""}`,
+    source: "the shop's own tools",
+    remedies: large
+      ? remedy("Ease them by 1 mm", { how: "eased", size: 1 })
+      : without
+        ? [
+            ...(fitting === undefined ? [] : remedy(`Round them by ${fitting} mm`, { how: "rounded", size: fitting })),
+            ...remedy("Ease them by hand, 1 mm", { how: "eased", size: 1 }),
+          ]
+        : [],
   });
 }
 

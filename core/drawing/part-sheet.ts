@@ -65,7 +65,7 @@ export function partSheet(part: AssemblyPart, species: Species): Scene {
 function opened({ kind, shape, cuts }: AssemblyPart, view: View): Item[] {
   const near = view === FACE ? shape.thickness : 0;
   const axis = view === FACE ? 2 : 1;
-  return cuts.flatMap((cut): Item[] => {
+  return jointCuts({ cuts }).flatMap((cut): Item[] => {
     const solid = stood(solidOf(cut.shape, FINE), cut.place);
     const { least, most } = boundsOf(solid);
     const opens = view === FACE ? most[axis] > near - 0.01 : least[axis] < near + 0.01;
@@ -96,10 +96,13 @@ export interface CutPlace {
   deep: number;
 }
 
+/** What joints take from a part: an edge that is eased is seen, not measured. */
+const jointCuts = ({ cuts }: Pick<AssemblyPart, "cuts">) => cuts.filter(({ by }) => by !== "edge");
+
 /** Everything that is cut into a part, from the marked end on. */
 export function cutPlaces(part: AssemblyPart): CutPlace[] {
   const [low] = reach(part);
-  const all = part.cuts.map(({ by, shape, place }): CutPlace => {
+  const all = jointCuts(part).map(({ by, shape, place }): CutPlace => {
     const corners = [0, shape.length].flatMap((a) =>
       [0, shape.width].flatMap((b) => [0, shape.thickness].map((c) => toPiece(place, [a, b, c]))),
     );

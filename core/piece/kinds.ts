@@ -1,18 +1,28 @@
 /** What a kind of part is made from where it differs from the piece: another wood, another moisture, another finish. */
 import * as v from "valibot";
-import { choice, moisture, text } from "./fields";
+import { choice, moisture, size, text } from "./fields";
 
 export const FINISHES = ["oil-wax", "oil", "tung-oil", "wax", "varnish", "lacquer", "shellac", "bare"] as const;
+
+/** Edges along the grain: broken by hand, left round by a cutter, or cut flat; before the parts are glued together, or after. */
+export const edgeSchema = v.strictObject({
+  how: choice("edges", ["eased", "rounded", "chamfered"]),
+  size: size("size of the edge", 0.5, 40),
+  when: choice("when edges are worked", ["before", "after"]),
+});
+export type EdgeChoice = v.InferOutput<typeof edgeSchema>;
 
 /** Null: as the piece. Its moisture counts on the day the piece's own was measured. */
 export const kindSchema = v.strictObject({
   species: v.nullable(text("species of the part", 60)),
   moisture: v.nullable(moisture("moisture of the part")),
   finish: v.nullable(choice("finish of the part", FINISHES)),
+  /** null: square as they leave the machines */
+  edges: v.nullable(edgeSchema),
 });
 export type KindChoice = v.InferOutput<typeof kindSchema>;
 
-export const AS_THE_PIECE: KindChoice = { species: null, moisture: null, finish: null };
+export const AS_THE_PIECE: KindChoice = { species: null, moisture: null, finish: null, edges: null };
 
 /** The field of the top is what the piece's own species, moisture and finish speak of. */
 export const OF_THE_PIECE: readonly string[] = ["top", "slat"];
@@ -32,3 +42,9 @@ export const differing = ({ kinds }: Pick<Kinds, "kinds">): [string, KindChoice]
 export const speciesUsed = (piece: Kinds): string[] => [
   ...new Set([piece.species, ...differing(piece).flatMap(([, { species }]) => (species === null ? [] : [species]))]),
 ];
+
+/** Edges by kind of part, where they are not left square. The top has its own. */
+export const edgesOf = (kinds: Record<string, KindChoice>): Record<string, EdgeChoice> =>
+  Object.fromEntries(
+    Object.entries(kinds).flatMap(([kind, { edges }]) => (edges && kind !== "top" ? [[kind, edges] as const] : [])),
+  );

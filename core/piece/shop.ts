@@ -1,7 +1,7 @@
 /** What the workshop owns and how it works. Sizes in mm. */
 import * as v from "valibot";
 import { climateSchema } from "./climate";
-import { between, count, distance, list, name, size, text } from "./fields";
+import { between, choice, count, distance, list, name, size, text } from "./fields";
 
 const sizes = (field: string, most: number) => list(`${field} list`, size(field, 1, most), 60);
 
@@ -16,6 +16,15 @@ export const shopSchema = v.strictObject({
   ripLength: v.optional(size("longest board ripped", 200, 12000), 3000),
   chisels: sizes("chisel", 80),
   routerBits: sizes("router bit", 60),
+  /** cutters for edges with a bearing: quarter rounds by their radius, chamfers by the widest they cut */
+  edgeBits: v.optional(
+    list(
+      "edge cutters",
+      v.strictObject({ kind: choice("edge cutter", ["round", "chamfer"]), size: size("edge cutter size", 0.5, 50) }),
+      60,
+    ),
+    [],
+  ),
   mortiseDepth: size("mortise depth the shop can cut", 5, 300),
   looseTenons: list(
     "loose tenons",
@@ -63,6 +72,11 @@ export const USUAL_SHOP: Shop = {
   ripLength: 3000,
   chisels: [6, 8, 10, 12, 15, 20],
   routerBits: [6, 8, 10, 12],
+  edgeBits: [
+    { kind: "round", size: 3 },
+    { kind: "round", size: 6 },
+    { kind: "chamfer", size: 10 },
+  ],
   mortiseDepth: 75,
   looseTenons: [
     { thickness: 8, width: 30, length: null },

@@ -69,8 +69,8 @@ export const JUDGED = WORK.stage(
   .stage(
     "fitJudged",
     "form",
-    ({ clashes, assembled }) => [clashes, assembled],
-    (clashes, parts) => judge("form", FIT_RULES, { clashes, parts }),
+    ({ clashes, assembled, piece, shop }) => [clashes, assembled, piece.kinds, shop],
+    (clashes, parts, kinds, shop) => judge("form", FIT_RULES, { clashes, parts, kinds, shop }),
   )
   .stage(
     "baseJudged",

@@ -20,6 +20,7 @@ import { partMovements } from "../movement/parts";
 import { topMovement } from "../movement/year";
 import { topLinks } from "../construction/top/links";
 import { woodOf } from "../wood/woods";
+import { edgesOf } from "../piece/kinds";
 import { SHAPE } from "./shape";
 
 export const PARTS = SHAPE.stage(
@@ -68,8 +69,17 @@ export const PARTS = SHAPE.stage(
   .items(
     "assembled",
     "form",
-    ({ piece, geometry, joints, held }) => [piece.form, geometry, joints, held.breadboards, held.stiffeners],
-    (form, at, joints, ends, stiff) => [...assemble({ form, at, joints, breadboards: ends, stiffeners: stiff }).parts],
+    ({ piece, geometry, joints, held }) => [
+      piece.form,
+      geometry,
+      joints,
+      held.breadboards,
+      held.stiffeners,
+      piece.kinds,
+    ],
+    (form, at, joints, ends, stiff, kinds) => [
+      ...assemble({ form, at, joints, breadboards: ends, stiffeners: stiff, edges: edgesOf(kinds) }).parts,
+    ],
   )
   .stage(
     "assembly",

@@ -6,6 +6,7 @@ import type { Standing } from "../construction/geometry";
 import type { Piece } from "../piece/schema";
 import { Step, stepOf as step, TIME } from "./step";
 import { blankStep } from "./blanks";
+import { afterEdges, edgeSteps } from "./edges";
 import { COATS, finishSteps } from "./finish";
 import { roundShelf, shelfOnStretchers, shelfSteps } from "./shelf";
 import { attachStep, fasteningStep } from "./fastening";
@@ -83,7 +84,10 @@ export function stepsFor({ piece, at, parts, work, stages, shelves, adhesive, ou
   });
   const shelf = shelfSteps(parts, shelves, at);
   const letIn = shelf.length > 0 && at.seats.some((seat) => seat.letIn > 0);
-  out.push(...shelf, ...(letIn ? roundShelf(base) : base.steps));
+  const edges = edgeSteps(piece, parts, base);
+  // what is glued first waits for the edges of its parts
+  const own = afterEdges(letIn ? roundShelf(base) : base.steps, base.apart[1], edges.before);
+  out.push(...shelf, ...own, ...edges.steps);
   out.push(...shelfOnStretchers(parts, at, base.closed));
 
   let last = "mill";
@@ -133,7 +137,7 @@ export function stepsFor({ piece, at, parts, work, stages, shelves, adhesive, ou
   const finished = finishSteps(piece, {
     top: topPart,
     seen: [...base.seen, ...["shelf", "shelf-slat"].filter((kind) => parts.some(({ id }) => id === kind))],
-    closed: base.closed,
+    closed: [...base.closed, ...edges.steps.filter(({ id }) => id === "edges-after").map(({ id }) => id)],
     names: new Map(parts.map((part) => [part.id, (part.plural ?? `${part.name}s`).toLowerCase()])),
   });
   out.push(...finished.steps);

@@ -37,6 +37,7 @@ export const TIME = {
   tenon: 0.3,
   dryFit: 1.5,
   shape: 0.4,
+  edge: 0.1,
   glueFrame: 1,
   flatten: 2.5,
   sand: 3,

@@ -1,13 +1,15 @@
 "use client";
 import { FILMS } from "../../core/movement/finish";
-import { AS_THE_PIECE, FINISHES, KindChoice, OF_THE_PIECE } from "../../core/piece/kinds";
+import { AS_THE_PIECE, EdgeChoice, FINISHES, KindChoice, OF_THE_PIECE } from "../../core/piece/kinds";
 import { SPECIES } from "../../core/wood/species";
 import { AutoNumberField } from "../fields/auto";
-import { Choice, FieldRow } from "../fields/fields";
+import { Choice, FieldRow, LengthField } from "../fields/fields";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
 
 const AS = "as the piece";
+const SQUARE = "square";
+const USUAL_EDGE: EdgeChoice = { how: "eased", size: 1, when: "before" };
 
 /** Wood, moisture and finish of one kind of part, where they are not the piece's. */
 export function KindFields({ kind, name }: { kind: string; name: string }) {
@@ -45,6 +47,39 @@ export function KindFields({ kind, name }: { kind: string; name: string }) {
         ]}
         onTake={(value) => put("finish", { finish: value === AS ? null : (value as KindChoice["finish"]) })}
       />
+      <Choice
+        label={`${name}: edges`}
+        value={now.edges?.how ?? SQUARE}
+        options={[
+          { value: SQUARE, name: "Left square" },
+          { value: "eased", name: "Eased by hand" },
+          { value: "rounded", name: "Rounded" },
+          { value: "chamfered", name: "Chamfered" },
+        ]}
+        onTake={(how) =>
+          put("edges", {
+            edges: how === SQUARE ? null : { ...(now.edges ?? USUAL_EDGE), how: how as EdgeChoice["how"] },
+          })
+        }
+      />
+      {now.edges && (
+        <>
+          <LengthField
+            label={`${name}: by`}
+            value={now.edges.size}
+            onTake={(size) => put("edges", { edges: { ...now.edges!, size } })}
+          />
+          <Choice
+            label={`${name}: worked`}
+            value={now.edges.when}
+            options={[
+              { value: "before", name: "Before the glue" },
+              { value: "after", name: "When the base stands" },
+            ]}
+            onTake={(when) => put("edges", { edges: { ...now.edges!, when } })}
+          />
+        </>
+      )}
     </FieldRow>
   );
 }

@@ -28,10 +28,10 @@ export function ShopView({ shop: first }: { shop: Shop }) {
     );
     return null;
   };
-  const lengths = (label: string, key: "chisels" | "routerBits") => (
+  const lengths = (label: string, sizes: readonly number[], onTake: (sizes: number[]) => string | null) => (
     <TextField
       label={label}
-      value={shop[key].map((each) => length(each)).join(", ")}
+      value={sizes.map((each) => length(each)).join(", ")}
       onTake={(typed) => {
         const read = typed
           .split(/[;,](?=\s|$)|;|,\s*/)
@@ -39,10 +39,19 @@ export function ShopView({ shop: first }: { shop: Shop }) {
           .filter(Boolean)
           .map((each) => parseLength(each, unit));
         const bad = read.find((each) => !each.ok);
-        return bad && !bad.ok ? bad.message : take({ [key]: read.map((each) => (each.ok ? each.mm : 0)) });
+        return bad && !bad.ok ? bad.message : onTake(read.map((each) => (each.ok ? each.mm : 0)));
       }}
     />
   );
+  const edgeBits = (label: string, kind: Shop["edgeBits"][number]["kind"]) =>
+    lengths(
+      label,
+      shop.edgeBits.filter((each) => each.kind === kind).map((each) => each.size),
+      (sizes) =>
+        take({
+          edgeBits: [...shop.edgeBits.filter((each) => each.kind !== kind), ...sizes.map((size) => ({ kind, size }))],
+        }),
+    );
   const size = (
     label: string,
     key:
@@ -118,8 +127,10 @@ export function ShopView({ shop: first }: { shop: Shop }) {
         <section>
           <h2>Cutters</h2>
           <div className="mt-2 flex flex-wrap gap-4">
-            {lengths("Router bits", "routerBits")}
-            {lengths("Chisels", "chisels")}
+            {lengths("Router bits", shop.routerBits, (routerBits) => take({ routerBits }))}
+            {lengths("Chisels", shop.chisels, (chisels) => take({ chisels }))}
+            {edgeBits("Quarter rounds for edges", "round")}
+            {edgeBits("Chamfer cutters", "chamfer")}
             {shop.looseTenons.map((each, i) => {
               const change = (part: Partial<typeof each>) =>
                 take({ looseTenons: shop.looseTenons.map((one, j) => (j === i ? { ...one, ...part } : one)) });
