@@ -62,6 +62,26 @@ describe("a piece goes out and comes in identical", () => {
     ]);
     expect(form.leg).toMatchObject(old.form.leg);
   });
+  it.each([
+    ["solid", "solid", "none", "none"],
+    ["breadboard", "solid", "breadboards", "none"],
+    ["channel", "solid", "none", "channels"],
+    ["slatted", "slats", "none", "none"],
+    ["framed", "solid", "frame", "none"],
+  ])("a top of version 3 that was %s is a field of %s, at its ends %s, kept flat by %s", (construction, ...now) => {
+    const old = JSON.parse(readFileSync("core/testing/piece-version-3.json", "utf8"));
+    const read = readPiece(JSON.stringify({ ...old, form: { ...old.form, construction } }));
+    if (!read.ok) throw new Error(read.message);
+    const { field, ends, stiffener, breadboard } = read.piece.form;
+    expect([field, ends, stiffener]).toEqual(now);
+    expect(breadboard).toEqual(old.form.breadboard);
+    expect(read.piece.kinds).toEqual({});
+  });
+  it("a top of version 3 that was nothing known is refused by its name", () => {
+    const old = JSON.parse(readFileSync("core/testing/piece-version-3.json", "utf8"));
+    const read = readPiece(JSON.stringify({ ...old, form: { ...old.form, construction: "woven" } }));
+    expect(read.ok).toBe(false);
+  });
   it("with a BOM before it", () => expect(readPiece(`\uFEFF${text}`).ok).toBe(true));
   it.each(readdirSync("demo/pieces"))("the demo's %s", (file) => {
     const given = readFileSync(`demo/pieces/${file}`, "utf8");

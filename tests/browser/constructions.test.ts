@@ -85,6 +85,61 @@ describe("a maker stands the dining table on a trestle, gives it a shelf, and fi
   });
 });
 
+describe("legs as a maker cuts them", () => {
+  let legs: string;
+  const form = async () => (JSON.parse(await fileOf(legs)) as Piece).form;
+  beforeAll(async () => {
+    legs = await makePiece((piece) => ({ ...piece, name: "Legs by hand" }));
+  });
+  it("run up through the top, which is notched for them; stretchers are laid, and a shelf of slats on them", async () => {
+    const { page } = maker;
+    await go(page, `/pieces/${legs}/form`);
+    await choose(page, "Legs end", "through");
+    await until(page, () => document.querySelector('[data-verdict="form.posts-at-corners"]') !== null);
+    await press(page, "Bring the legs out to the edges");
+    await choose(page, "Low stretchers", "box");
+    await page.waitForSelector('g[role="button"][aria-label^="Height of the low stretchers:"]');
+    await typeDimension(page, "Height of the low stretchers", "150");
+    await choose(page, "Low shelf", "slats");
+    await until(page, () => document.querySelector('[data-verdict="form.shelf-slats"]') !== null);
+    await saved(page);
+    const now = await form();
+    expect([now.leg.top, now.overhang, now.low.height, now.shelf.kind]).toEqual([
+      "through",
+      { end: 0, side: 0 },
+      150,
+      "slats",
+    ]);
+    await go(page, `/pieces/${legs}/movement`);
+    await page.waitForSelector('[data-verdict="movement.notches"]');
+  });
+  it("a kind of part gets its own wood and edges, and the list of parts tells", async () => {
+    const { page } = maker;
+    await go(page, `/pieces/${legs}/form`);
+    await press(page, "Long rail");
+    await page.waitForSelector('[data-scene="part-A1"]');
+    await choose(page, "Long rail: wood", "black-walnut");
+    await choose(page, "Long rail: edges", "rounded");
+    await page.waitForSelector('[data-verdict="form.edges"]');
+    await saved(page);
+    const { kinds } = JSON.parse(await fileOf(legs)) as Piece;
+    expect(kinds["long-rail"]).toMatchObject({ species: "black-walnut", edges: { how: "rounded" } });
+    expect(await page.$eval('section[aria-label="Parts"]', (each) => each.textContent)).toMatch(/Black walnut/);
+    await go(page, `/pieces/${legs}/cutting`);
+    await until(page, () => /To buy/.test(document.querySelector("main")!.textContent ?? ""));
+  });
+});
+
+it("a shelf is looked at through its years beside the top", async () => {
+  const { page } = maker;
+  await go(page, `/pieces/${id}/movement`);
+  await press(page, "The shelf");
+  await until(page, () => document.querySelector("h1")!.textContent === "How the shelf moves through its years");
+  expect(await page.$eval('[data-scene="movement"] title', (each) => each.textContent)).toMatch(/^The shelf in /);
+  await press(page, "The top");
+  await until(page, () => document.querySelector("h1")!.textContent === "How the top moves through its years");
+});
+
 it("a breadboard's tongue is typed on the drawing of what holds the top", async () => {
   const { page } = maker;
   const other = await makePiece((piece) => ({ ...piece, name: "Tongue" }), "Reading table");
