@@ -151,7 +151,9 @@ describe("a leg-and-apron table as parts that meet", () => {
   });
 
   it("it weighs what its wood weighs, by hand, and stands over its middle", () => {
-    const piece = tableWith(plain, at("form.crossRails", 0), at("joints.legRail.kind", "loose-tenon"));
+    const piece = tableWith(
+      ...[plain, at("form.crossRails", 0), at("joints.legRail.kind", "loose-tenon"), at("joints.fastening", "loose")],
+    );
     const { plan, parts } = built(piece);
     const g = legs(plan);
     const mortises = bulkOf(bodyOf(parts.find((each) => each.kind === "leg")!)).volume;

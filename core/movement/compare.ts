@@ -5,7 +5,7 @@ import type { Patch } from "../piece/patch";
 import type { Species } from "../wood/species";
 import { TOP_NAMES } from "../piece/movement-choices";
 import { coefficientAt } from "./coefficient";
-import { FASTENING_NAMES } from "./fastenings";
+import { WAYS } from "../joinery/fastening";
 import { FILMS } from "./finish";
 import { governing } from "./governing";
 
@@ -70,7 +70,7 @@ export function alternatives(piece: Piece, species: Species): Alternative[] {
       piece.faces.below,
       ["faces", "below"],
     ),
-    ...others("Fastened", namesOf(FASTENING_NAMES), piece.joints.fastening, ["joints", "fastening"]),
+    ...others("Fastened", namesOf(WAYS), piece.joints.fastening, ["joints", "fastening"]),
     ...others(
       "Fixed line",
       { centre: "Fixed at the centre", "front-edge": "Fixed at the front edge", "back-edge": "Fixed at the back edge" },
@@ -130,11 +130,10 @@ export const takeIt = (alternative: Alternative): Remedy => ({
   patches: alternative.patches,
 });
 
-const namesOf = <T extends string>(names: Record<T, { choice: string }>) =>
-  Object.fromEntries(Object.entries<{ choice: string }>(names).map(([id, { choice }]) => [id, choice])) as Record<
-    T,
-    string
-  >;
+const namesOf = <T extends string>(ways: Record<T, { names: { choice: string } }>) =>
+  Object.fromEntries(
+    Object.entries<{ names: { choice: string } }>(ways).map(([id, { names }]) => [id, names.choice]),
+  ) as Record<T, string>;
 const count = (plan: Plan, level: string) =>
   plan.verdicts.filter((each) => each.stage === "movement" && each.level === level).length;
 const signed = (n: number) => `${n > 0 ? "+" : ""}${fine(n)}`;

@@ -3,7 +3,10 @@ import { describe, expect, it } from "vitest";
 import { freshPiece } from "../piece/fresh";
 import { at, find, planOf, tableWith } from "../testing/plans";
 import { worstTravel } from "./buttons";
-import { fasteningNeeds, LEAST_CLIP, playOf, pullIn } from "./fastenings";
+import { wayOf } from "../joinery/fastening";
+import { LEAST_CLIP } from "../joinery/fastening/z-clip";
+import type { JointChoices } from "../piece/schema";
+import { fasteningNeeds, pullIn } from "./fastenings";
 
 const joints = (fastening: ReturnType<typeof freshPiece>["joints"]["fastening"], more: object = {}) => ({
   ...freshPiece("t", "2026-11-23").joints,
@@ -11,6 +14,9 @@ const joints = (fastening: ReturnType<typeof freshPiece>["joints"]["fastening"],
   ...more,
 });
 const need = { dry: 2, wet: 4 };
+
+const playOf = (joints: JointChoices, rail: "long" | "across", need: { dry: number; wet: number }) =>
+  wayOf(joints).play(joints, rail, need);
 
 describe("what a fastener gives (geometry)", () => {
   it("a figure-8 plate swings s sin θ to the side; pointing along the movement it gives nothing", () => {

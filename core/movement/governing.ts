@@ -2,7 +2,7 @@ import type { Plan } from "../plan/derived";
 import type { Piece } from "../piece/schema";
 import { LENGTHWISE } from "./breadboard";
 import { worstTravel } from "./buttons";
-import { FASTENING_NAMES, playOf } from "./fastenings";
+import { wayOf } from "../joinery/fastening";
 import { LEAST_IN_GROOVE } from "./insets";
 import { widthChange } from "./width";
 import { fixedLine, travelOn } from "./year";
@@ -77,8 +77,8 @@ export function governing(plan: Needs, piece: Pick<Piece, "form" | "joints" | "c
     };
   const most = (each: (typeof across)[number]) => Math.max(Math.abs(each.wet), Math.abs(each.dry));
   const fastener = across.reduce((a, b) => (most(b) > most(a) + 1e-9 ? b : a));
-  const play = playOf(piece.joints, "across", worstTravel(plan.fasteners, "across"));
-  const name = FASTENING_NAMES[piece.joints.fastening].one;
+  const play = wayOf(piece.joints).play(piece.joints, "across", worstTravel(plan.fasteners, "across"));
+  const name = wayOf(piece.joints).names.one;
   return {
     what: `the outermost end ${name}`,
     room:

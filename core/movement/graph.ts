@@ -8,7 +8,7 @@ import { woodOf, Woods } from "../wood/woods";
 import { LENGTHWISE } from "./breadboard";
 import type { Fastener } from "./buttons";
 import { boardCoefficient } from "./coefficient";
-import { FASTENING_NAMES, playOf } from "./fastenings";
+import { wayOf } from "../joinery/fastening";
 import type { Stiffeners } from "./flat";
 import { Axis, Link, Member, point } from "./restraint";
 import { fixedLine, TopMovement, UNKNOWN_RINGS } from "./year";
@@ -86,7 +86,7 @@ function fixedAlong(along: readonly Bearer[], line: number): Link {
 /** The fixed line first, then every fastener with the room it has. */
 function fastenerLinks({ piece, at, fasteners }: GraphFacts): Link[] {
   const kind = piece.joints.fastening;
-  const names = FASTENING_NAMES[kind];
+  const { names, play: playOf } = wayOf(piece.joints);
   const line = at.top.width / 2 - fixedLine(piece.choices.fixedLine, at.top.width);
   const across = at.bearers.filter((each) => each.run === "across");
   const along = at.bearers.filter((each) => each.run === "along");

@@ -3,7 +3,8 @@ import { bearersSaid } from "../construction/geometry";
 import { fine, grade, Level, mm, set, Verdict, verdict } from "../verdict/verdict";
 import { addDays, firstExtreme, SAMPLE_DAYS } from "./course";
 import { STOP_EVERY } from "./courses";
-import { FASTENING_NAMES, fasteningNeeds, pullIn } from "./fastenings";
+import { wayOf } from "../joinery/fastening";
+import { fasteningNeeds, pullIn } from "./fastenings";
 import { LEAST_IN_GROOVE, WIDEST_GAP } from "./insets";
 import type { MovementFacts } from "./rules";
 import { STOP_LIMITS, Stop } from "./restraint";
@@ -33,7 +34,7 @@ export const HOLD_RULES: ((facts: MovementFacts) => Verdict | Verdict[] | null)[
 function fastened({ piece, at, fasteners, top }: MovementFacts): Verdict[] | null {
   const kind = piece.joints.fastening;
   if (kind === "button" || kind === "screwed" || fasteners.length === 0 || piece.form.ends === "frame") return null;
-  const names = FASTENING_NAMES[kind];
+  const names = wayOf(piece.joints).names;
   return fasteningNeeds(piece.joints, fasteners).map(({ rail, need, has, subject }) => {
     const left = Math.min(has.wet - need.wet, has.dry - need.dry);
     const wetFirst = has.wet - need.wet <= has.dry - need.dry;

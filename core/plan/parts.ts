@@ -20,6 +20,7 @@ import { partMovements } from "../movement/parts";
 import { topMovement } from "../movement/year";
 import { topLinks } from "../construction/top/links";
 import { woodOf } from "../wood/woods";
+import { fastened } from "../joinery/fastening";
 import { edgesOf } from "../piece/kinds";
 import { SHAPE } from "./shape";
 
@@ -67,7 +68,7 @@ export const PARTS = SHAPE.stage(
     },
   )
   .items(
-    "assembled",
+    "jointed",
     "form",
     ({ piece, geometry, joints, held }) => [
       piece.form,
@@ -80,6 +81,13 @@ export const PARTS = SHAPE.stage(
     (form, at, joints, ends, stiff, kinds) => [
       ...assemble({ form, at, joints, breadboards: ends, stiffeners: stiff, edges: edgesOf(kinds) }).parts,
     ],
+  )
+  // what holds the top is cut into what bears it
+  .items(
+    "assembled",
+    "form",
+    ({ jointed, geometry, piece, fasteners }) => [jointed, geometry, piece.joints, fasteners],
+    fastened,
   )
   .stage(
     "assembly",

@@ -130,5 +130,6 @@ const CUT_NAMES: Record<string, string> = {
   "foot+pad": "Pad let in",
   "top+end-board": "Groove for the tongue",
   "top+frame": "Groove for the panel",
+  fastening: "For the top’s fastening",
   "cut-out": "Cut-out over the edge",
 };

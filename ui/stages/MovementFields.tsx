@@ -1,5 +1,5 @@
 "use client";
-import { FASTENING_NAMES } from "../../core/movement/fastenings";
+import { WAYS } from "../../core/joinery/fastening";
 import { FILMS } from "../../core/movement/finish";
 import { ENDS, FASTENINGS, FIELDS, STIFFENERS, TOP_NAMES } from "../../core/piece/movement-choices";
 import type { Piece } from "../../core/piece/schema";
@@ -60,7 +60,7 @@ export function MovementFields() {
             "Top fastened by",
             ["joints", "fastening"],
             joints.fastening,
-            FASTENINGS.map((kind) => [kind, FASTENING_NAMES[kind].choice] as const),
+            FASTENINGS.map((kind) => [kind, WAYS[kind].names.choice] as const),
           )}
           {choose("Fixed line", ["choices", "fixedLine"], piece.choices.fixedLine, [
             ["centre", "Centre"],

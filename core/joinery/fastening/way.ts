@@ -1,0 +1,81 @@
+/** A way to fasten a top so that it may move. Each is a file of this folder and a line in `index.ts`. */
+import { Outline, circle } from "../../assembly/outline";
+import type { Place } from "../../assembly/place";
+import type { Shape } from "../../assembly/shape";
+import type { Bearer } from "../../construction/geometry";
+import type { JointChoices } from "../../piece/schema";
+
+/** Room of a fastener against travel, mm; Infinity where nothing stops it that way. `setOff` is outward, from the middle of its slot. */
+export interface Play {
+  dry: number;
+  wet: number;
+  setOff: number;
+}
+
+/** What bears the top, in the words of its base: all of it, what runs along its grain, what runs across. */
+export interface BearerWords {
+  all: string;
+  along: string | null;
+  across: string;
+}
+
+/** A body that is cut away, where it stands in the piece. */
+export interface CutBody {
+  shape: Shape;
+  place: Place;
+}
+
+/** Where a way is cut into a bearer: the bearer, the height of the top's underside, and how far along it each fastener sits. mm */
+export interface BearerPlace {
+  bearer: Bearer;
+  under: number;
+  along: readonly number[];
+}
+
+export interface FasteningWay {
+  /** how the choice is called, what one and several are in a sentence, and how an id begins */
+  names: { choice: string; one: string; many: string; id: string };
+  /** what it gives on what runs along the top's grain (`long`) or across it. @param need  the worst travel there, mm each way */
+  play(joints: JointChoices, rail: "long" | "across", need: { dry: number; wet: number }): Play;
+  /** what is cut for it before the base is glued; null where nothing is */
+  prepare(joints: JointChoices, words: BearerWords): { title: string; detail: string; hours: number } | null;
+  /** how the top goes on */
+  attach(joints: JointChoices, words: BearerWords): { title: string; detail: string };
+  /** what is cut from a bearer, or nothing: cleats, tabs and plates stand by themselves */
+  cuts(joints: JointChoices, at: BearerPlace): CutBody[];
+}
+
+/** Slots that are set off for the season share their room by what is asked of them. */
+export function shared(room: number, setOff: boolean, need: { dry: number; wet: number }): Play {
+  const off = setOff ? Math.max(-room / 2, Math.min(room / 2, (need.wet - need.dry) / 2)) : 0;
+  return { dry: room / 2 - off, wet: room / 2 + off, setOff: off };
+}
+
+/** A groove in the side of a bearer that its fasteners sit on: so far below its upper edge, so high, so deep, from one place along it to another. mm */
+export function grooveIn(
+  { bearer, under }: BearerPlace,
+  groove: { from: number; to: number; drop: number; high: number; deep: number },
+): CutBody {
+  const { run, at, inside, thickness } = bearer;
+  const face = at + (inside * thickness) / 2;
+  const low = under - groove.drop - groove.high;
+  const [near, far] = [face, face - inside * groove.deep].sort((a, b) => a - b);
+  const shape = { length: groove.to - groove.from, width: groove.high, thickness: groove.deep };
+  return run === "along"
+    ? { shape, place: { at: [groove.from, low, near], x: [1, 0, 0], y: [0, 1, 0] } }
+    : { shape, place: { at: [far, low, groove.from], x: [0, 0, 1], y: [0, 1, 0] } };
+}
+
+/** A hole up through a bearer's middle from so far below its upper edge, mm. */
+export function holeIn(
+  { bearer: { run, at }, under }: BearerPlace,
+  hole: { along: number; diameter: number; from: number; to: number },
+): CutBody {
+  const r = hole.diameter / 2;
+  const [x, z] = run === "along" ? [hole.along, at] : [at, hole.along];
+  const round: Outline = { outer: circle([r, r], r), holes: [] };
+  return {
+    shape: { length: hole.from - hole.to, width: hole.diameter, thickness: hole.diameter, end: round },
+    place: { at: [x - r, under - hole.from, z + r], x: [0, 1, 0], y: [1, 0, 0] },
+  };
+}
