@@ -1,11 +1,12 @@
 /** Where two parts would fill the same room: piece by piece, so that only what comes near is looked at. */
 import { less, shared } from "./carve";
 import type { AssemblyPart, Worked } from "./part";
-import { Place, seenFrom, toPiece, within } from "./place";
-import { Shape, solidOf } from "./shape";
+import { lies, Piece, piece, told } from "./pieces";
+import { within } from "./place";
+import { solidOf } from "./shape";
 import { bulkOf, stood } from "./solid";
 import type { Vec } from "./vector";
-import { isBox, isSquare, ROUGH } from "./weight";
+import { ROUGH } from "./weight";
 
 /** Two parts by their ids and kinds, and how much room both fill, mm³. */
 export interface Clash {
@@ -18,33 +19,12 @@ export interface Clash {
 const TOUCH = 0.05;
 const NOTHING = 30;
 
-/** A piece of wood, or of what is cut away: the box it fits in, wherever it stands. */
-interface Piece {
-  shape: Shape;
-  place: Place;
-  least: Vec;
-  most: Vec;
-  /** fills that box */
-  box: boolean;
-}
 interface Pieces {
   wood: Piece[];
   gone: Piece[];
   least: Vec;
   most: Vec;
 }
-
-const piece = (shape: Shape, place: Place): Piece => {
-  const ends = [toPiece(place, [0, 0, 0]), toPiece(place, [shape.length, shape.width, shape.thickness])];
-  const square = isSquare(place.x) && isSquare(place.y);
-  const corners = square
-    ? ends
-    : CORNERS.map(([x, y, z]) => toPiece(place, [x * shape.length, y * shape.width, z * shape.thickness]));
-  const pick = (of: (...values: number[]) => number) =>
-    [0, 1, 2].map((i) => of(...corners.map((corner) => corner[i]))) as unknown as Vec;
-  return { shape, place, least: pick(Math.min), most: pick(Math.max), box: square && isBox(shape) };
-};
-const CORNERS = [0, 1].flatMap((x) => [0, 1].flatMap((y) => [0, 1].map((z) => [x, y, z] as const)));
 
 const known = new WeakMap<AssemblyPart, Pieces>();
 /** A part as the pieces it is made of and those that are cut from it; one that stays what it was is not looked at again. */
@@ -81,18 +61,6 @@ const NEAR = 1e-6;
 /** What pieces that stand so to one another share was worked out before, wherever in the piece they stand: so many answers are kept. Ours. */
 const KEPT = 2000;
 const answers = new Map<string, number>();
-
-/** A shape in letters: a box by its three sizes. */
-const told = (shape: Shape) =>
-  isBox(shape) ? `${shape.length},${shape.width},${shape.thickness}` : JSON.stringify(shape);
-
-/** How one piece lies to another, to a millionth of a mm. */
-function lies(to: Piece, { shape, place }: Piece): string {
-  const { at, x, y } = seenFrom(to.place, place);
-  let text = told(shape);
-  for (const way of [at, x, y]) for (const each of way) text += ` ${Math.round(each * 1e6)}`;
-  return text;
-}
 
 /** What two pieces share, less what is cut away there, mm³. */
 function sharedBy(one: Piece, other: Piece, gone: readonly Piece[]): number {

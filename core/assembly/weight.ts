@@ -1,8 +1,9 @@
 /** What a part weighs, from its pieces: quicker than its whole body, and the same. */
 import { less, shared } from "./carve";
-import type { Assembly, AssemblyPart, Worked } from "./part";
-import { toPiece } from "./place";
-import { SAG, Shape, solidOf } from "./shape";
+import type { Assembly, AssemblyPart } from "./part";
+import { lies, Piece, piece, told } from "./pieces";
+import { HOME, seenFrom, toPiece } from "./place";
+import { SAG, solidOf } from "./shape";
 import { boundsOf, bulkOf, Solid, stood } from "./solid";
 import { add, times, Vec } from "./vector";
 
@@ -26,22 +27,70 @@ interface Boxed {
  *
  * @source derived: wood that lies in no two pieces adds up; what is cut goes from each piece it reaches, once
  */
-export function weighed({ shape, adds, cuts }: Unplaced, sag = SAG): { volume: number; centre: Vec } {
-  const body = ({ shape: form, place }: Worked) =>
-    boxed(stood(solidOf(form, sag), place), isBox(form) && isSquare(place.x) && isSquare(place.y));
-  const wood = apart([boxed(solidOf(shape, sag), isBox(shape)), ...adds.map(body)]);
-  const gone = apart(cuts.map(body));
+export function weighed({ shape, adds, cuts }: Unplaced, sag = SAG): Bulk {
+  const wood = [piece(shape, HOME), ...adds.map((each) => piece(each.shape, each.place))];
+  const gone = cuts.map((each) => piece(each.shape, each.place));
+  // pieces that lie in one another count once: then bodies are needed
+  const own = wood.every((one, i) => wood.slice(i + 1).every((other) => !near(one, other)));
   let volume = 0;
   let moment: Vec = [0, 0, 0];
   const count = (bulk: Bulk, sign: 1 | -1) => {
     volume += sign * bulk.volume;
     moment = add(moment, times(bulk.centre, sign * bulk.volume));
   };
-  for (const piece of wood) {
-    count(bulkOf(piece.solid), 1);
-    for (const cut of gone) if (near(piece, cut)) count(common(cut, piece), -1);
+  if (own)
+    for (const one of wood) {
+      count(standing(one, bulkBy(solidOf(one.shape, sag))), 1);
+      const taken = gone.filter((cut) => near(one, cut));
+      if (taken.length > 0) count(standing(one, takenFrom(one, taken, sag)), -1);
+    }
+  else {
+    const bodies = apart(gone.map((each) => body(each, sag)));
+    for (const one of apart(wood.map((each) => body(each, sag)))) {
+      count(bulkOf(one.solid), 1);
+      for (const cut of bodies) if (near(one, cut)) count(common(cut, one), -1);
+    }
   }
   return { volume, centre: volume === 0 ? [0, 0, 0] : times(moment, 1 / volume) };
+}
+
+const body = ({ shape, place, box }: Piece, sag: number): Boxed => boxed(stood(solidOf(shape, sag), place), box);
+/** What a piece holds by its own frame, where it stands. */
+const standing = ({ place }: Piece, { volume, centre }: Bulk): Bulk => ({ volume, centre: toPiece(place, centre) });
+
+const bulks = new WeakMap<Solid, Bulk>();
+function bulkBy(solid: Solid): Bulk {
+  const before = bulks.get(solid);
+  if (before) return before;
+  const bulk = bulkOf(solid);
+  bulks.set(solid, bulk);
+  return bulk;
+}
+
+/** What cuts that lie so in a piece take from it was worked out before, wherever the piece is: so many answers are kept. Ours. */
+const KEPT = 1000;
+const answers = new Map<string, Bulk>();
+
+/** What cuts take from a piece, each once, by the piece's own frame. */
+function takenFrom(one: Piece, cuts: readonly Piece[], sag: number): Bulk {
+  const key = [sag, told(one.shape), ...cuts.map((cut) => lies(one, cut))].join("|");
+  const before = answers.get(key);
+  if (before) return before;
+  const home = piece(one.shape, HOME);
+  const seen = cuts.map((cut) => piece(cut.shape, seenFrom(one.place, cut.place)));
+  const wood = body(home, sag);
+  let volume = 0;
+  let moment: Vec = [0, 0, 0];
+  for (const cut of apart(seen.map((each) => body(each, sag)))) {
+    if (!near(wood, cut)) continue;
+    const bulk = common(cut, wood);
+    volume += bulk.volume;
+    moment = add(moment, times(bulk.centre, bulk.volume));
+  }
+  const bulk: Bulk = { volume, centre: volume === 0 ? [0, 0, 0] : times(moment, 1 / volume) };
+  if (answers.size >= KEPT) answers.clear();
+  answers.set(key, bulk);
+  return bulk;
 }
 
 type Bulk = ReturnType<typeof bulkOf>;
@@ -61,9 +110,6 @@ function common(cut: Boxed, piece: Boxed): Bulk {
   };
 }
 
-export const isBox = ({ face, edge, end, planes }: Shape) => !face && !edge && !end && !planes?.length;
-export const isSquare = (way: Vec) => way.filter((each) => Math.abs(each) < 1e-9).length === 2;
-
 /** The same bodies, each less what an earlier one fills. */
 function apart(bodies: readonly Boxed[]): Boxed[] {
   const out: Boxed[] = [];
@@ -77,7 +123,8 @@ function apart(bodies: readonly Boxed[]): Boxed[] {
 const AXES = [0, 1, 2] as const;
 const boxed = (solid: Solid, box: boolean): Boxed => ({ solid, box, ...boundsOf(solid) });
 /** Whether two may share any room. */
-const near = (a: Boxed, b: Boxed) => AXES.every((i) => a.least[i] < b.most[i] - 1e-9 && b.least[i] < a.most[i] - 1e-9);
+const near = (a: Pick<Boxed, "least" | "most">, b: Pick<Boxed, "least" | "most">) =>
+  AXES.every((i) => a.least[i] < b.most[i] - 1e-9 && b.least[i] < a.most[i] - 1e-9);
 
 /** A part's weight, kg, and where it pulls, in the piece's frame. @param density kg/m³ */
 export function weightOf(part: AssemblyPart, density: number): { weight: number; centre: Vec } {
