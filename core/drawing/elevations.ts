@@ -40,14 +40,28 @@ export function planScene(drawable: Drawable): Scene {
   };
 }
 
-/** What stands upright has its mark on its upper end, as it is read from above. */
+/** Marks of what stands upright as they are read from above, beside it toward the middle: on it they would lie among its lines. */
 const marksOnEnds = ({ parts }: Drawable["assembly"]): Item[] =>
   parts
     .filter(({ role, place }) => (role === "leg" || role === "post") && Math.abs(place.x[1]) > 0.9)
     .map(({ id, shape, place }): Item => {
       const [x, , z] = toPiece(place, [shape.length, shape.width / 2, shape.thickness / 2]);
-      return { kind: "text", x, y: -z, text: id, ink: "graphite", size: 12, anchor: "middle", dy: 4 };
+      const inward = x > 0 ? -1 : 1;
+      const beside = x + inward * (Math.max(shape.width, shape.thickness) / 2 + BESIDE);
+      return {
+        kind: "text",
+        x: beside,
+        y: -z + Math.sign(z) * ASIDE,
+        text: id,
+        ink: "graphite",
+        size: 13,
+        anchor: inward > 0 ? "start" : "end",
+        dy: 4,
+      };
     });
+/** Clear of a corner block, and of the lines of a rail, mm. */
+const BESIDE = 130;
+const ASIDE = 35;
 
 /** From the front. */
 export function frontScene(drawable: Drawable): Scene {
