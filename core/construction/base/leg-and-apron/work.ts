@@ -197,7 +197,9 @@ export function legAndApronWork({
       step({
         id: "cut-feet",
         title: "Cut the legs to height and ease the feet",
-        detail: "On the flat floor, marked from a block.",
+        detail: at.through
+          ? "On the flat floor, marked from a block; their heads stay long until the top is in its notches, then they are planed level with it."
+          : "On the flat floor, marked from a block.",
         parts: ["leg"],
         after: ["glue-base"],
         hours: 0.75,
