@@ -28,8 +28,13 @@ function faultsIn(path: string): string[] {
 }
 
 describe("docs/add.md", () => {
-  it("has one for a joint, a construction and a stage", () =>
-    expect(EXAMPLES.map(([name]) => name)).toEqual(["A kind of joint", "A construction", "A stage"]));
+  it("has one for a joint, a way to fasten a top, a construction and a stage", () =>
+    expect(EXAMPLES.map(([name]) => name)).toEqual([
+      "A kind of joint",
+      "A way to fasten a top",
+      "A construction",
+      "A stage",
+    ]));
   it.each(EXAMPLES)(
     "%s",
     async (name, code) => {
