@@ -86,6 +86,22 @@ describe("a table whose edges are worked", () => {
     expect(step("edges-after").parts).toEqual(["leg"]);
     expect(step("coat-1").after).toContain("edges-after");
   });
+  it("what belongs to the top is worked with it, not with the base", () => {
+    const top = planOf(
+      tableWith(
+        at("form.ends", "breadboards"),
+        at("kinds.end-board", { ...AS_THE_PIECE, edges: edge("rounded", 3) }),
+        at("form.stiffener", "battens"),
+        at("kinds.batten", { ...AS_THE_PIECE, edges: edge("chamfered", 4, "after") }),
+      ),
+    );
+    const step = (id: string) => top.steps.find((each) => each.id === id)!;
+    expect(step("top-edges-before").parts).toEqual(["end-board"]);
+    expect(step("battens").after).toContain("top-edges-before");
+    expect(step("top-edges-after").parts).toEqual(["batten"]);
+    expect(step("sand-top").after).toContain("top-edges-after");
+    expect(top.steps.some((each) => each.id.startsWith("edges-"))).toBe(false);
+  });
   it("by a cutter the shop owns, or by the one nearest to it", () => {
     expect(find(plan, "form.edges").level).toBe("holds");
     const odd = tableWith(kinds({ edges: edge("rounded", 4) }));

@@ -161,8 +161,8 @@ function reach(facts: Facts): Verdict | null {
   });
 }
 
-/** Stubs that are only pushed may be shorter: struts and uprights. @source common practice */
-const PUSHED = ["strut", "upright"];
+/** Stubs that are only pushed may be shorter: struts, uprights, a stretcher between two others. @source common practice */
+const PUSHED = ["strut", "upright", "middle-stretcher"];
 
 function tenonLength(facts: Facts): Verdict | null {
   const all = blind(facts.joints).filter((each) => !PUSHED.includes(each.enters));

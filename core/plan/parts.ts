@@ -201,8 +201,8 @@ export const PARTS = SHAPE.stage(
   .stage(
     "cards",
     "joints",
-    ({ piece, joints }) => [piece.form.kind, joints],
-    (kind, joints) => baseOf(kind).cards(joints),
+    ({ piece, joints, geometry }) => [piece.form.kind, joints, geometry],
+    (kind, joints, at) => baseOf(kind).cards(joints, at),
   )
   .stage(
     "partMoves",

@@ -10,37 +10,84 @@ const HOW: Record<EdgeChoice["how"], (size: number) => string> = {
   chamfered: (size) => `chamfered by ${size} mm`,
 };
 
+/** What belongs to the top, and is worked with it. */
+const OF_THE_TOP = ["end-board", "frame-long", "frame-end", "batten"];
+
+interface Chosen {
+  part: Part;
+  edge: EdgeChoice;
+}
+
+/** What a group of parts waits for: their joints cut, or all of it together. */
+interface Group {
+  id: string;
+  title: { before: string; after: string };
+  jointed: readonly string[];
+  together: readonly string[];
+}
+
 /**
- * Edges that are worked: those before the glue, once every part has its joints and is still by itself; those after it, when the base stands.
+ * Edges that are worked: before the glue, once parts have their joints and are still by themselves, or after it; the base's, and the top's.
  *
- * @returns the steps, and for those before the glue the step that waits for them
+ * @param made  the top's own steps, in order
  */
 export function edgeSteps(
   { kinds }: Pick<Piece, "kinds">,
   parts: readonly Part[],
   base: Pick<BaseWork, "apart" | "closed">,
-): { steps: Step[]; before: string | null } {
-  const chosen = Object.entries(edgesOf(kinds)).flatMap(([kind, edge]) => {
+  made: readonly Pick<Step, "id">[],
+): { base: Step[]; top: Step[] } {
+  const chosen = Object.entries(edgesOf(kinds)).flatMap(([kind, edge]): Chosen[] => {
     const part = parts.find(({ id }) => id === kind);
     return part ? [{ part, edge }] : [];
   });
-  const steps = (["before", "after"] as const).flatMap((when): Step[] => {
+  const [before, last] = [made.at(-2) ?? made.at(-1), made.at(-1)];
+  return {
+    base: worked(
+      chosen.filter(({ part }) => !OF_THE_TOP.includes(part.id)),
+      {
+        id: "edges",
+        title: { before: "Work the edges of the parts", after: "Work the edges of the base as it stands" },
+        jointed: base.apart.slice(0, 1),
+        together: base.closed,
+      },
+    ),
+    top: worked(
+      chosen.filter(({ part }) => OF_THE_TOP.includes(part.id)),
+      {
+        id: "top-edges",
+        title: { before: "Work the edges of what holds the top", after: "Work the edges of the top’s ends and frame" },
+        jointed: before ? [before.id] : ["mill"],
+        together: last ? [last.id] : ["mill"],
+      },
+    ),
+  };
+}
+
+const worked = (chosen: readonly Chosen[], { id, title, jointed, together }: Group): Step[] =>
+  (["before", "after"] as const).flatMap((when): Step[] => {
     const now = chosen.filter(({ edge }) => edge.when === when);
     if (now.length === 0) return [];
     return [
       step({
-        id: `edges-${when}`,
-        title: when === "before" ? "Work the edges of the parts" : "Work the edges of the base as it stands",
-        detail: `${now.map(({ part, edge }) => `${part.name} ${HOW[edge.how](edge.size)}`).join("; ")}. Stop short of every shoulder and of what the top bears on.`,
+        id: `${id}-${when}`,
+        title: title[when],
+        detail: `${now.map(({ part, edge }) => `${part.name} ${HOW[edge.how](edge.size)}`).join("; ")}. Stop short of every shoulder and of whatever bears on an edge.`,
         parts: now.map(({ part }) => part.id),
-        after: when === "before" ? base.apart.slice(0, 1) : [...base.closed],
+        after: [...(when === "before" ? jointed : together)],
         hours: now.reduce((sum, { part }) => sum + part.count * TIME.edge, 0),
       }),
     ];
   });
-  return { steps, before: steps.some(({ id }) => id === "edges-before") ? "edges-before" : null };
-}
 
-/** The base's steps with the glue waiting for the edges. @param before  the step that works them; null where none are worked first */
-export const afterEdges = (steps: readonly Step[], glued: string | undefined, before: string | null): Step[] =>
-  steps.map((each) => (before && each.id === glued ? { ...each, after: [...each.after, before] } : each));
+/** The same steps, the one that glues waiting for edges that are worked before it. */
+export const afterEdges = <S extends Pick<Step, "id"> & Partial<Step>>(
+  steps: readonly S[],
+  glued: string | undefined,
+  edges: readonly Step[],
+): S[] => {
+  const before = edges.filter(({ id }) => id.endsWith("-before")).map(({ id }) => id);
+  return steps.map((each) =>
+    before.length > 0 && each.id === glued ? { ...each, after: [...(each.after ?? []), ...before] } : each,
+  );
+};

@@ -84,13 +84,14 @@ export function stepsFor({ piece, at, parts, work, stages, shelves, adhesive, ou
   });
   const shelf = shelfSteps(parts, shelves, at);
   const letIn = shelf.length > 0 && at.seats.some((seat) => seat.letIn > 0);
-  const edges = edgeSteps(piece, parts, base);
+  const glued = stages.at(-1);
+  const made = topSteps(piece, at, glued ? `glue-${glued.id}` : "mill");
+  const edges = edgeSteps(piece, parts, base, made);
   // what is glued first waits for the edges of its parts
-  const own = afterEdges(letIn ? roundShelf(base) : base.steps, base.apart[1], edges.before);
-  out.push(...shelf, ...own, ...edges.steps);
+  const own = afterEdges(letIn ? roundShelf(base) : base.steps, base.apart[1], edges.base);
+  out.push(...shelf, ...own, ...edges.base);
   out.push(...shelfOnStretchers(parts, at, base.closed));
 
-  let last = "mill";
   stages.forEach((stage, i) => {
     const id = `glue-${stage.id}`;
     const before = stage.id === "last" ? stages.slice(0, i).map((each) => `plane-${each.id}`) : ["mill"];
@@ -119,17 +120,15 @@ export function stepsFor({ piece, at, parts, work, stages, shelves, adhesive, ou
           hours: 0.75,
         }),
       );
-    last = id;
   });
-  const made = topSteps(piece, at, last);
-  out.push(...made.map((each) => step(each)));
+  out.push(...afterEdges(made, made.at(-1)!.id, edges.top).map((each) => step(each)), ...edges.top);
   out.push(
     step({
       id: "sand-top",
       title: piece.form.field === "slats" ? "Sand the slats all round" : "Sand the top, both faces",
       detail: `To ${coats.oily ? "180 or 220" : "150"} grit; raise the grain once.`,
       parts: [topPart],
-      after: [made.at(-1)!.id],
+      after: [made.at(-1)!.id, ...edges.top.filter(({ id }) => id.endsWith("-after")).map(({ id }) => id)],
       hours: TIME.sand,
       caution: "Dust of some species irritates: extraction and a mask.",
     }),
@@ -137,7 +136,7 @@ export function stepsFor({ piece, at, parts, work, stages, shelves, adhesive, ou
   const finished = finishSteps(piece, {
     top: topPart,
     seen: [...base.seen, ...["shelf", "shelf-slat"].filter((kind) => parts.some(({ id }) => id === kind))],
-    closed: [...base.closed, ...edges.steps.filter(({ id }) => id === "edges-after").map(({ id }) => id)],
+    closed: [...base.closed, ...edges.base.filter(({ id }) => id === "edges-after").map(({ id }) => id)],
     names: new Map(parts.map((part) => [part.id, (part.plural ?? `${part.name}s`).toLowerCase()])),
   });
   out.push(...finished.steps);

@@ -75,7 +75,7 @@ export interface Base<G extends PieceGeometry, J extends Omit<Joint, "walls">> {
   parts(facts: BaseFacts<G, J>): AssemblyPart[];
   /** what its joints hold */
   links(facts: BaseFacts<G, J> & { choices: JointChoices }): Link[];
-  cards(joints: readonly J[]): SettingCard[];
+  cards(joints: readonly J[], at: G): SettingCard[];
   formRules: readonly Rule<BaseRuleFacts<G, J>>[];
   jointRules: readonly Rule<BaseRuleFacts<G, J>>[];
   work(facts: WorkFacts<G, J>): BaseWork;

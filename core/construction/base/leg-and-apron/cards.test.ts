@@ -36,6 +36,11 @@ describe("the card of settings says what the joint is", () => {
     const [two] = planOf(tableWith(at("form.apron.depth", 120))).cards;
     expect(setting(two, "Mortise height")).toMatch(/^2 of .* between$/);
   });
+  it("a leg that runs up through the top is mortised lower, by the top's thickness", () => {
+    const starts = (plan: ReturnType<typeof planOf>) => setting(plan.cards[0], "Mortise starts");
+    expect(starts(planOf(tableWith()))).toBe("15 mm");
+    expect(starts(planOf(tableWith(at("form.leg.top", "through"))))).toBe("43 mm");
+  });
   it("a cutter the shop lacks is said so", () => {
     const [card] = planOf(tableWith(at("joints.legRail.thickness", 9))).cards;
     expect(setting(card, "Cutter")).toBe("no cutter of 9 mm in the shop");

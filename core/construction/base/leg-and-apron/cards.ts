@@ -2,9 +2,12 @@ import { TENON } from "../../../joinery/blind-tenon";
 import type { SettingCard } from "../../../joinery/joint";
 import { fine, mm } from "../../../verdict/verdict";
 import type { LegRailJoint } from "./joints";
+import type { LegAndApron } from "./place";
 
 /** Gauge and machine settings for a leg-to-rail joint. */
-export function legRailCard(joint: LegRailJoint): SettingCard {
+export function legRailCard(joint: LegRailJoint, { leg, under }: Pick<LegAndApron, "leg" | "under">): SettingCard {
+  // a leg that runs up through the top goes on above its rails
+  const above = joint.rail === "cross-rail" ? 0 : leg.length - under;
   const loose = joint.kind === "loose-tenon";
   const cut =
     joint.tool.kind === "none"
@@ -26,7 +29,7 @@ export function legRailCard(joint: LegRailJoint): SettingCard {
     },
     {
       what: joint.rail === "cross-rail" ? "Mortise starts below the rail's top" : "Mortise starts below the leg's top",
-      setting: mm(joint.shoulders.top),
+      setting: mm(joint.shoulders.top + above),
     },
   ];
   if (loose)

@@ -22,7 +22,7 @@ export const legAndApron: Base<LegAndApron, LegAndApronJoint> = {
   joints: (at, _, choices, shop) => legAndApronJoints(at, choices, shop),
   parts: legAndApronParts,
   links: legAndApronLinks,
-  cards: (joints) => [...railsOf(joints).map(legRailCard), ...kindsOf(joints).map(cardOf)],
+  cards: (joints, at) => [...railsOf(joints).map((joint) => legRailCard(joint, at)), ...kindsOf(joints).map(cardOf)],
   formRules: LEG_AND_APRON_RULES,
   jointRules: [
     ...LEG_RAIL_RULES.map((rule) => (facts: Facts) => rule({ ...facts, joints: railsOf(facts.joints) })),

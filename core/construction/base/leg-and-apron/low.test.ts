@@ -60,6 +60,13 @@ describe("what low stretchers and arches are judged by", () => {
     expect(mended("form.low-stretchers", at("form.low.kind", "ends"), at("form.low.thickness", 80))).toBe("holds"));
   it("an arch that cuts the rail in two gets lower", () =>
     expect(mended("form.arch", at("form.apron.arch", 95))).toBe("holds"));
+  it("as an H they hold as they come, and the mortises are told apart by what they are cut in", () => {
+    const plan = low(at("form.low.kind", "h"));
+    expect(find(plan, "joints.low-length").level).not.toBe("fix");
+    expect(plan.steps.find((each) => each.id === "mortise")!.detail).toMatch(
+      / 4 more for the low stretchers\. 2 in the end stretchers\.$/,
+    );
+  });
   it("their tenons are judged beside the rails'", () => {
     const ids = low().verdicts.map((each) => each.id);
     expect(ids).toContain("joints.low-walls");

@@ -18,10 +18,12 @@ export function legAndApronWork({
   const joints = railsOf(all);
   const low = at.low?.all ?? [];
   const lowKinds = [...new Set(low.map(({ kind }) => kind))];
-  const lowMortises = kindsOf(all).reduce(
-    (sum, { count, tenons = 1 }: { count: number; tenons?: number }) => sum + count * tenons,
-    0,
-  );
+  const mortisesIn = (part: string) =>
+    kindsOf(all)
+      .filter((each) => each.receives === part)
+      .reduce((sum, { count, tenons = 1 }: { count: number; tenons?: number }) => sum + count * tenons, 0);
+  const [lowInLegs, lowInEnds] = [mortisesIn("leg"), mortisesIn("end-stretcher")];
+  const lowMortises = lowInLegs + lowInEnds;
   const deep = 8 * (joints[0]?.tenons ?? 1);
   const loose = choices.legRail.kind === "loose-tenon";
   const rails = ["long-rail", "end-rail", ...(form.crossRails > 0 ? ["cross-rail"] : [])];
@@ -29,7 +31,7 @@ export function legAndApronWork({
     step({
       id: "mortise",
       title: "Mortise the legs",
-      detail: `${deep} mortises, ${joints[0]?.mortiseDepth ?? 0} mm deep, while the legs are square.${lowMortises > 0 ? ` ${lowMortises} more for the low stretchers${at.low && at.low.taken > 0 ? `, ${Math.round(at.low.taken * 2) / 2} mm deeper than their card says: the taper takes that away again` : ""}.` : ""}`,
+      detail: `${deep} mortises, ${joints[0]?.mortiseDepth ?? 0} mm deep, while the legs are square.${lowInLegs > 0 ? ` ${lowInLegs} more for the low stretchers${at.low && at.low.taken > 0 ? `, ${Math.round(at.low.taken * 2) / 2} mm deeper than their card says: the taper takes that away again` : ""}.${lowInEnds > 0 ? ` ${lowInEnds} in the end stretchers.` : ""}` : ""}`,
       parts: ["leg", ...(lowKinds.includes("middle-stretcher") ? ["end-stretcher"] : [])],
       after: thick,
       hours: (deep + lowMortises) * TIME.mortise,
