@@ -16,6 +16,13 @@ const PIECES: [string, Piece][] = [
   ["a table with a shelf", tableWith(at("form.shelf.kind", "solid"))],
   ["slats over cross-rails", tableWith(at("form.field", "slats"), at("form.crossRails", 2))],
   ["a round top", tableWith(at("form.top.outline", "ellipse"))],
+  [
+    "legs up through the top, over stretchers and a shelf",
+    tableWith(
+      ...[at("form.leg.top", "through"), at("form.overhang", { end: 0, side: 0 })],
+      ...[at("form.low.kind", "h"), at("form.shelf.kind", "solid")],
+    ),
+  ],
   ["a trestle with struts", tableWith(trestle, at("form.trestle.struts.joint", "tenoned"))],
   [
     "a trestle with everything",
@@ -133,6 +140,13 @@ describe("by hand", () => {
     // 50 of each long edge and the whole left end lie behind; the other half is seen
     expect(sum(edges, true)).toBeCloseTo(50 + 50 + 30, 4);
     expect(sum(edges, false)).toBeCloseTo(300 + 50 + 50 + 30, 4);
+  });
+  it("no line shows through a top where two of its faces meet: a shelf's edge right under a notch is dashed", () => {
+    const { parts } = planOf(PIECES.find(([name]) => name.startsWith("legs up"))![1]).assembly;
+    const bodies = parts.map((part) => ({ id: part.kind, solid: stood(standingBody(part), part.place) }));
+    const edges = projected(bodies, VIEWS.plan).filter(({ id }) => id === "shelf");
+    expect(edges.length).toBeGreaterThan(0);
+    expect(edges.filter(({ hidden }) => !hidden)).toEqual([]);
   });
   it("a turned square's outline is its four corners", () => {
     const points: Point[] = [

@@ -135,8 +135,9 @@ function coveredByOne({ at, slope, points }: Face, { from, to, near }: Laid): Sp
     const [du, dv] = [q[0] - p[0], q[1] - p[1]];
     const size = Math.sqrt(du * du + dv * dv);
     if (size < 1e-9) continue;
-    const a = (du * (from[1] - p[1]) - dv * (from[0] - p[0])) / size - 1e-6;
-    const b = (du * (to[1] - p[1]) - dv * (to[0] - p[0])) / size - 1e-6;
+    // its own border is covered too: no line shows through where two faces meet
+    const a = (du * (from[1] - p[1]) - dv * (from[0] - p[0])) / size + 1e-6;
+    const b = (du * (to[1] - p[1]) - dv * (to[0] - p[0])) / size + 1e-6;
     if (!keep(span, a, b)) return null;
   }
   return span;
