@@ -141,5 +141,9 @@ describe("the boards a piece looks through", () => {
     expect(boards.find((board) => board.id === "S0")!.reservedBy?.piece).toBe(other);
     expect(boards.filter((board) => board.reservedBy !== null)).toHaveLength(1);
     expect((await offeredBoards(shop, id, ["european-ash"], ["S7", "S0"], 50)).boards).toEqual(boards);
+    // a piece of two woods looks through both; a wood nobody has adds nothing
+    const two = await offeredBoards(shop, id, ["european-ash", "no-such-wood"], [], OFFERED);
+    expect(two.total).toBe(total);
+    expect((await offeredBoards(shop, id, ["no-such-wood"], [], OFFERED)).boards).toEqual([]);
   });
 });
