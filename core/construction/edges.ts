@@ -1,7 +1,7 @@
 /** Edges along the grain that are eased, rounded or chamfered: never where another part bears, or where something is cut into the edge. */
 import { Loop, straightAt } from "../assembly/outline";
 import type { AssemblyPart, Worked } from "../assembly/part";
-import { Place, seenFrom, toPiece } from "../assembly/place";
+import { Place, seenFrom, toPiece, within } from "../assembly/place";
 import type { Shape } from "../assembly/shape";
 import type { Vec } from "../assembly/vector";
 import type { EdgeChoice } from "../piece/kinds";
@@ -82,9 +82,8 @@ function cutsOf(part: AssemblyPart, others: readonly AssemblyPart[], choice: Edg
 
 const stoodIn = (part: AssemblyPart, { shape, place }: Pick<Worked, "shape" | "place">) => ({
   shape,
-  place: { at: toPiece(part.place, place.at), x: turn(part.place, place.x), y: turn(part.place, place.y) },
+  place: within(part.place, place),
 });
-const turn = (frame: Place, way: Vec) => toPiece({ ...frame, at: [0, 0, 0] }, way);
 
 /** The same parts, each kind with its edges worked as they were chosen. @param edges  by kind of part */
 export function edged(parts: readonly AssemblyPart[], edges: Readonly<Record<string, EdgeChoice>>): AssemblyPart[] {

@@ -25,3 +25,6 @@ export function drawnBack({ taper, leg, lowerEdge }: Drawn, height: number): num
   const lost = (leg.section - leg.foot) / (taper === "four-faces" ? 2 : 1);
   return taper === "none" || from <= 0 ? 0 : lost * Math.max(0, 1 - height / from);
 }
+
+/** The mark of the leg on a side: numbered from the back left, along the back first. */
+export const legAt = (x: number, z: number) => `L${(z > 0 ? 3 : 1) + (x > 0 ? 1 : 0)}`;

@@ -1,4 +1,5 @@
 import { LegAndApronJoint, LegRailJoint, railJoint } from "./joints";
+import { legAt } from "./leg";
 import { lowMeetings } from "./low-parts";
 import type { LegAndApron } from "./place";
 import { linksOf } from "../../../movement/meetings";
@@ -7,8 +8,7 @@ import type { JointChoices } from "../../../piece/schema";
 import { Remedy, set } from "../../../verdict/verdict";
 import type { BaseFacts } from "../base";
 
-/** Marks of the parts on a side: legs are numbered from the back left, rails from the back and from the left. */
-const legAt = (x: number, z: number) => `L${(z > 0 ? 3 : 1) + (x > 0 ? 1 : 0)}`;
+/** Marks of the rails on a side, numbered from the back and from the left. */
 const railAt = (letter: string, side: number) => `${letter}${side > 0 ? 2 : 1}`;
 
 /** Legs and rails: each tenon's glue is a stretch up the leg. */

@@ -5,6 +5,7 @@ import type { Place } from "../../../assembly/place";
 import type { Shape } from "../../../assembly/shape";
 import type { Vec } from "../../../assembly/vector";
 import { kindsOf, LegAndApronJoint } from "./joints";
+import { legAt } from "./leg";
 import type { LowStretcher, LowStretchers } from "./low";
 import type { LegAndApron } from "./place";
 
@@ -71,14 +72,14 @@ export function lowMeetings({ at, joints }: { at: LegAndApron; joints: readonly 
       const joint = byId.get(kind === "middle-stretcher" ? "end-stretcher+middle-stretcher" : `leg+${kind}`);
       if (!joint) return [];
       const near = side * half.upper;
-      // legs are numbered from the back left: x first, then the front ones
       const [x, z] = run === "along" ? [side, line] : [line, side];
-      const leg = `L${(z > 0 ? 3 : 1) + (x > 0 ? 1 : 0)}`;
       const face: Place =
         run === "along"
           ? { at: [near, low.height, line - side * t], x: [side, 0, 0], y: [0, 1, 0] }
           : { at: [line + side * t, low.height, near], x: [0, 0, side], y: [0, 1, 0] };
-      return [{ joint, enters: id, receives: kind === "middle-stretcher" ? `U${side > 0 ? 2 : 1}` : leg, face }];
+      return [
+        { joint, enters: id, receives: kind === "middle-stretcher" ? `U${side > 0 ? 2 : 1}` : legAt(x, z), face },
+      ];
     }),
   );
 }

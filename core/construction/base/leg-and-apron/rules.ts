@@ -1,3 +1,4 @@
+import { kneeRoomUnder } from "../knee-room";
 import { grade, mm, set, Verdict, verdict } from "../../../verdict/verdict";
 import { USUAL, usual, usualRange } from "../../usual";
 import type { Rule } from "../base";
@@ -40,34 +41,14 @@ function legsFit({ form, at }: Facts): Verdict {
 }
 
 function kneeRoom({ form, at }: Facts): Verdict | null {
-  if (form.use === "bench") return null;
-  const level = grade(at.kneeRoom, "at least", USUAL.kneeRoom.good, USUAL.kneeRoom.least);
   const depth = Math.floor(at.under - USUAL.kneeRoom.good);
-  return verdict({
-    id: "form.knee-room",
-    stage: "form",
-    subject: ["long-rail"],
-    level,
-    text:
-      level === "holds"
-        ? `${mm(at.kneeRoom)} of knee room under the rails`
-        : `Knees meet the rail at ${mm(at.kneeRoom)}`,
-    why: `Sitting at a 450 mm seat wants ${mm(USUAL.kneeRoom.good)}; under ${mm(USUAL.kneeRoom.least)} a tall guest can't cross legs.`,
-    limit: USUAL.kneeRoom.good,
-    actual: at.kneeRoom,
-    sense: "at least",
-    unit: "mm",
-    remedies:
-      level === "holds"
-        ? []
-        : [
-            ...(depth >= 60 ? [set(`Make aprons ${depth} mm deep`, ["form", "apron", "depth"], depth)] : []),
-            set(
-              `Raise the top to ${Math.ceil(form.height + USUAL.kneeRoom.good - at.kneeRoom)} mm`,
-              ["form", "height"],
-              Math.ceil(form.height + USUAL.kneeRoom.good - at.kneeRoom),
-            ),
-          ],
+  const height = Math.ceil(form.height + USUAL.kneeRoom.good - at.kneeRoom);
+  return kneeRoomUnder(form, at, {
+    ...{ kind: "long-rail", one: "rail", many: "rails" },
+    remedies: [
+      ...(depth >= 60 ? [set(`Make aprons ${depth} mm deep`, ["form", "apron", "depth"], depth)] : []),
+      set(`Raise the top to ${height} mm`, ["form", "height"], height),
+    ],
   });
 }
 

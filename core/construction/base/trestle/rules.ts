@@ -1,3 +1,4 @@
+import { kneeRoomUnder } from "../knee-room";
 import { grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
 import { USUAL } from "../../usual";
 import type { Rule } from "../base";
@@ -50,32 +51,10 @@ function endsFit({ form, at }: Facts): Verdict {
 }
 
 function kneeRoom({ form, at }: Facts): Verdict | null {
-  if (form.use === "bench") return null;
-  const level = grade(at.kneeRoom, "at least", USUAL.kneeRoom.good, USUAL.kneeRoom.least);
-  return verdict({
-    id: "form.knee-room",
-    stage: "form",
-    subject: ["brace"],
-    level,
-    text:
-      level === "holds"
-        ? `${mm(at.kneeRoom)} of knee room under the braces`
-        : `Knees meet the brace at ${mm(at.kneeRoom)}`,
-    why: `Sitting at a 450 mm seat wants ${mm(USUAL.kneeRoom.good)}; under ${mm(USUAL.kneeRoom.least)} a tall guest can't cross legs.`,
-    limit: USUAL.kneeRoom.good,
-    actual: at.kneeRoom,
-    sense: "at least",
-    unit: "mm",
-    remedies:
-      level === "holds"
-        ? []
-        : [
-            set(
-              `Make braces ${Math.max(30, Math.floor(at.under - USUAL.kneeRoom.good))} mm high`,
-              ["form", "trestle", "brace", "height"],
-              Math.max(30, Math.floor(at.under - USUAL.kneeRoom.good)),
-            ),
-          ],
+  const height = Math.max(30, Math.floor(at.under - USUAL.kneeRoom.good));
+  return kneeRoomUnder(form, at, {
+    ...{ kind: "brace", one: "brace", many: "braces" },
+    remedies: [set(`Make braces ${height} mm high`, ["form", "trestle", "brace", "height"], height)],
   });
 }
 

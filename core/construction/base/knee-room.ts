@@ -1,0 +1,39 @@
+import type { Form } from "../../piece/schema";
+import { grade, mm, Remedy, Verdict, verdict } from "../../verdict/verdict";
+import type { PieceGeometry } from "../geometry";
+import { USUAL } from "../usual";
+
+interface Above {
+  /** what knees meet: its kind, and how a sentence calls one and several */
+  kind: string;
+  one: string;
+  many: string;
+  /** what makes room */
+  remedies: Remedy[];
+}
+
+/** Room for knees under what a base has below its top; a bench is sat on. */
+export function kneeRoomUnder(
+  form: Pick<Form, "use">,
+  at: Pick<PieceGeometry, "kneeRoom">,
+  { kind, one, many, remedies }: Above,
+): Verdict | null {
+  if (form.use === "bench") return null;
+  const level = grade(at.kneeRoom, "at least", USUAL.kneeRoom.good, USUAL.kneeRoom.least);
+  return verdict({
+    id: "form.knee-room",
+    stage: "form",
+    subject: [kind],
+    level,
+    text:
+      level === "holds"
+        ? `${mm(at.kneeRoom)} of knee room under the ${many}`
+        : `Knees meet the ${one} at ${mm(at.kneeRoom)}`,
+    why: `Sitting at a 450 mm seat wants ${mm(USUAL.kneeRoom.good)}; under ${mm(USUAL.kneeRoom.least)} a tall guest can't cross legs.`,
+    limit: USUAL.kneeRoom.good,
+    actual: at.kneeRoom,
+    sense: "at least",
+    unit: "mm",
+    remedies: level === "holds" ? [] : remedies,
+  });
+}
