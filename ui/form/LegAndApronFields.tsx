@@ -1,4 +1,5 @@
 "use client";
+import type { Form } from "../../core/piece/schema";
 import { AutoLengthField } from "../fields/auto";
 import { Choice, LengthField, NumberField, Tick } from "../fields/fields";
 import { usePiece } from "../piece/PieceProvider";
@@ -10,14 +11,17 @@ export function LegAndApronFields() {
   const { piece } = usePiece();
   const { set } = useSet();
   const { form } = piece;
+  const size = <G extends "leg" | "apron" | "low">(label: string, group: G, what: keyof Form[G] & string) => (
+    <LengthField
+      label={label}
+      value={form[group][what] as number}
+      onTake={(value) => set(label, ["form", group, what], value)}
+    />
+  );
   return (
     <>
       <Group name="Legs">
-        <LengthField
-          label="Leg section"
-          value={form.leg.section}
-          onTake={(value) => set("Leg section", ["form", "leg", "section"], value)}
-        />
+        {size("Leg section", "leg", "section")}
         <AutoLengthField
           label="Leg section across"
           value={form.leg.across}
@@ -33,20 +37,14 @@ export function LegAndApronFields() {
           ]}
           onTake={(value) => set("Where legs end", ["form", "leg", "top"], value)}
         />
-        {form.leg.top === "through" && (
-          <LengthField
-            label="Gap beside a leg in its notch"
-            value={form.leg.gap}
-            onTake={(value) => set("Gap beside a leg", ["form", "leg", "gap"], value)}
-          />
-        )}
+        {form.leg.top === "through" && size("Gap beside a leg in its notch", "leg", "gap")}
         <Choice
-          label="Legs"
+          label="Taper"
           value={form.leg.taper}
           options={[
-            { value: "none", name: "Straight" },
-            { value: "two-faces", name: "Tapered, inner faces" },
-            { value: "four-faces", name: "Tapered, all faces" },
+            { value: "none", name: "None, straight" },
+            { value: "two-faces", name: "Inner faces" },
+            { value: "four-faces", name: "All faces" },
           ]}
           onTake={(value) => set("Taper", ["form", "leg", "taper"], value)}
         />
@@ -63,21 +61,9 @@ export function LegAndApronFields() {
         />
       </Group>
       <Group name="Apron">
-        <LengthField
-          label="Apron thickness"
-          value={form.apron.thickness}
-          onTake={(value) => set("Apron thickness", ["form", "apron", "thickness"], value)}
-        />
-        <LengthField
-          label="Reveal"
-          value={form.apron.reveal}
-          onTake={(value) => set("Reveal", ["form", "apron", "reveal"], value)}
-        />
-        <LengthField
-          label="Arch below the rails"
-          value={form.apron.arch}
-          onTake={(value) => set("Arch below the rails", ["form", "apron", "arch"], value)}
-        />
+        {size("Apron thickness", "apron", "thickness")}
+        {size("Reveal", "apron", "reveal")}
+        {size("Arch below the rails", "apron", "arch")}
         <NumberField
           label="Cross-rails"
           value={form.crossRails}
@@ -101,13 +87,7 @@ export function LegAndApronFields() {
           ]}
           onTake={(value) => set("Low stretchers", ["form", "low", "kind"], value)}
         />
-        {form.low.kind !== "none" && (
-          <LengthField
-            label="Low stretcher thickness"
-            value={form.low.thickness}
-            onTake={(value) => set("Low stretcher thickness", ["form", "low", "thickness"], value)}
-          />
-        )}
+        {form.low.kind !== "none" && size("Low stretcher thickness", "low", "thickness")}
       </Group>
     </>
   );
