@@ -1,10 +1,11 @@
 "use client";
 import { useThree } from "@react-three/fiber";
 import { useEffect, useMemo } from "react";
-import { EdgesGeometry, Matrix4, Vector3 } from "three";
+import { Matrix4, RawShaderMaterial, Texture, Vector3 } from "three";
 import { AssemblyPart, bodyOf, standingBody } from "../../core/assembly/part";
 import { cross } from "../../core/assembly/vector";
-import { geometryOf, grainOf } from "./geometry";
+import { edgesOf, geometryOf, grainOf } from "./geometry";
+import { edgesIn, facesOf } from "./paint";
 
 interface Given {
   parts: readonly AssemblyPart[];
@@ -17,35 +18,35 @@ interface Given {
   onPick: (id: string) => void;
 }
 
-/** Faces that meet at more than this show an edge, degrees; its colour is a pencil's. */
-const CREASE = 20;
-const EDGE = "#4a3a1a";
+/** A pencil's colour, red, green, blue of 255. */
+const PENCIL = [74, 58, 26] as const;
 
 /** The parts where they stand, drawn out along the ways their joints open. */
 export function Parts({ parts, wood, apart, alone, onPick }: Given) {
   const invalidate = useThree((state) => state.invalidate);
-  // one texture a wood
+  // one paint a wood
   const woods = parts.map((part) => wood(part.kind).join(" ")).join("|");
-  const grains = useMemo(
-    () => new Map([...new Set(woods.split("|"))].map((each) => [each, grainOf(each.split(" ") as [string, string])])),
-    [woods],
-  );
+  const paints = useMemo(() => {
+    const kinds = [...new Set(woods.split("|"))];
+    return new Map(kinds.map((each) => [each, facesOf(grainOf(each.split(" ") as [string, string]))]));
+  }, [woods]);
+  const pencil = useMemo(() => edgesIn(PENCIL), []);
   const open = apart > 0 || alone !== null;
   const bodies = useMemo(
     () =>
       parts.map((part) => {
         // closed, no joint is seen: bodies are cut when one is to be looked into
         const geometry = geometryOf(open ? bodyOf(part) : standingBody(part), part.place);
-        return { part, geometry, edges: new EdgesGeometry(geometry, CREASE), stands: standsAt(part) };
+        return { part, geometry, edges: edgesOf(geometry), stands: standsAt(part) };
       }),
     [parts, open],
   );
-  useEffect(() => () => grains.forEach((grain) => grain.dispose()), [grains]);
+  useEffect(() => () => [...paints.values(), pencil].forEach(thrownAway), [paints, pencil]);
   useEffect(
     () => () => bodies.forEach(({ geometry, edges }) => [geometry, edges].forEach((each) => each.dispose())),
     [bodies],
   );
-  useEffect(() => invalidate(), [apart, alone, bodies, grains, invalidate]);
+  useEffect(() => invalidate(), [apart, alone, bodies, paints, invalidate]);
   return bodies
     .filter(({ part }) => alone === null || part.id === alone)
     .map(({ part, geometry, edges, stands }) => (
@@ -57,25 +58,21 @@ export function Parts({ parts, wood, apart, alone, onPick }: Given) {
           geometry={geometry}
           matrix={stands}
           matrixAutoUpdate={false}
+          material={paints.get(wood(part.kind).join(" "))}
           onClick={(event) => {
             event.stopPropagation();
             onPick(part.id);
           }}
-        >
-          {/* faces stand back a little, so that the edges in them are whole lines */}
-          <meshBasicMaterial
-            vertexColors
-            map={grains.get(wood(part.kind).join(" "))}
-            polygonOffset
-            polygonOffsetFactor={1}
-            polygonOffsetUnits={2}
-          />
-        </mesh>
-        <lineSegments geometry={edges} matrix={stands} matrixAutoUpdate={false}>
-          <lineBasicMaterial color={EDGE} transparent opacity={0.55} />
-        </lineSegments>
+        />
+        <lineSegments geometry={edges} material={pencil} matrix={stands} matrixAutoUpdate={false} />
       </group>
     ));
+}
+
+/** Gives back what a paint holds of the graphics card. */
+function thrownAway(paint: RawShaderMaterial): void {
+  (paint.uniforms.wood.value as Texture).dispose();
+  paint.dispose();
 }
 
 function standsAt({ place: { at, x, y } }: AssemblyPart): Matrix4 {

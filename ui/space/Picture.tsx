@@ -1,18 +1,10 @@
 "use client";
 import { createRoot, events, extend, ReconcilerRoot } from "@react-three/fiber";
 import { ReactNode, useEffect, useLayoutEffect, useRef } from "react";
-import {
-  BufferGeometry,
-  Group,
-  LineBasicMaterial,
-  LineSegments,
-  Mesh,
-  MeshBasicMaterial,
-  PerspectiveCamera,
-} from "three";
+import { Group, LineSegments, Mesh, PerspectiveCamera } from "three";
 import { stand } from "./Turning";
 
-extend({ BufferGeometry, Group, LineBasicMaterial, LineSegments, Mesh, MeshBasicMaterial });
+extend({ Group, LineSegments, Mesh });
 
 /**
  * A picture of three that fills the box it is in. It is drawn as soon as it is there, at the size its box has then, and again when that changes
@@ -38,6 +30,9 @@ export function Picture({
     // a canvas of its own for each time it is opened: one whose context is gone can't be drawn on again
     const canvas = document.createElement("canvas");
     Object.assign(canvas.style, { display: "block", width: "100%", height: "100%" });
+    const [wide, high] = [frame.clientWidth, frame.clientHeight];
+    // sized before it is drawn on: each change of size afterwards is paid for with a new buffer
+    Object.assign(canvas, { width: wide * devicePixelRatio, height: high * devicePixelRatio });
     frame.append(canvas);
     const mine = createRoot(canvas);
     root.current = mine;

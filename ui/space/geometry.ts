@@ -1,4 +1,4 @@
-import { BufferAttribute, BufferGeometry, CanvasTexture, RepeatWrapping, SRGBColorSpace } from "three";
+import { BufferAttribute, BufferGeometry, CanvasTexture, EdgesGeometry, RepeatWrapping } from "three";
 import { Place, turned } from "../../core/assembly/place";
 import type { Solid } from "../../core/assembly/solid";
 import { dot, unit, Vec } from "../../core/assembly/vector";
@@ -11,16 +11,19 @@ const SUN = { from: unit([-900, 2600, 1500]), share: 0.48 };
 const SKY: Vec = [0.54, 0.54, 0.54];
 const FLOOR: Vec = [0.43, 0.4, 0.35];
 
+/** What a screen makes of light, from memory: brightness to this power. A product of powers is the power of the product, so wood and light are each told so once. */
+const SCREEN = 1 / 2.2;
+
 /**
- * How much light falls on a face that looks this way in the piece. Parts are drawn apart but never turned, so it can be told once: the card
- * has less to do for each picture.
+ * How much light falls on a face that looks this way in the piece, as a screen shows it. Parts are drawn apart but never turned, so it can be
+ * told once: the card has less to do for each picture.
  *
  * @source Lambert's cosine, and a sky that fades to the floor
  */
 const lit = (way: Vec): Vec => {
   const up = 0.5 + 0.5 * way[1];
   const sun = SUN.share * Math.max(0, dot(way, SUN.from));
-  return [0, 1, 2].map((i) => SKY[i] * up + FLOOR[i] * (1 - up) + sun) as unknown as Vec;
+  return [0, 1, 2].map((i) => (SKY[i] * up + FLOOR[i] * (1 - up) + sun) ** SCREEN) as unknown as Vec;
 };
 
 /** A body as triangles in its part's own frame, with its grain running along its length and rings on its ends. */
@@ -48,6 +51,18 @@ export function geometryOf(body: Solid, place: Place): BufferGeometry {
   return geometry;
 }
 
+/** Faces that meet at more than this show an edge, degrees. */
+const CREASE = 20;
+
+/** The edges of a body as lines, in full light wherever they look. */
+export function edgesOf(body: BufferGeometry): EdgesGeometry {
+  const edges = new EdgesGeometry(body, CREASE);
+  const { count } = edges.getAttribute("position");
+  edges.setAttribute("color", new BufferAttribute(new Float32Array(3 * count).fill(1), 3));
+  edges.setAttribute("uv", new BufferAttribute(new Float32Array(2 * count), 2));
+  return edges;
+}
+
 /** A tile of long grain in a wood's two colours, the same each time. */
 export function grainOf([light, dark]: readonly [string, string]): CanvasTexture {
   const canvas = document.createElement("canvas");
@@ -72,6 +87,5 @@ export function grainOf([light, dark]: readonly [string, string]): CanvasTexture
   texture.wrapT = RepeatWrapping;
   // seen along a long top the lines would blur into one colour
   texture.anisotropy = 8;
-  texture.colorSpace = SRGBColorSpace;
   return texture;
 }
