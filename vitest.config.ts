@@ -1,4 +1,5 @@
 import { defineConfig } from "vitest/config";
+import { DESKS } from "./tests/browser/server";
 
 export default defineConfig({
   test: {
@@ -35,7 +36,7 @@ export default defineConfig({
           globalSetup: "tests/browser/server.ts",
           testTimeout: 90_000,
           hookTimeout: 240_000,
-          fileParallelism: false,
+          maxWorkers: DESKS,
         },
       },
     ],

@@ -2,6 +2,7 @@ import puppeteer, { Browser, Page } from "puppeteer-core";
 import { inject } from "vitest";
 import { CHROMIUM_FLAGS } from "../../bin/harness.mjs";
 import { readPiece, writePiece } from "../../core/formats/piece-file";
+import { DESKS } from "./server";
 import type { Piece } from "../../core/piece/schema";
 
 /** A maker at a desk: a real Chromium before the real server. */
@@ -12,12 +13,12 @@ export interface Maker {
   close: () => Promise<void>;
 }
 
-/** The server that is asked: the one all tests share, or one of this file's own. */
+/** The server that is asked: that of the desk this file runs at (files at one desk follow one another), or one of this file's own. */
 let own: string | null = null;
 export const useServer = (address: string) => {
   own = address;
 };
-export const address = () => own ?? inject("address");
+export const address = () => own ?? inject("addresses")[Number(process.env.VITEST_POOL_ID) % DESKS];
 
 export async function sitDown(): Promise<Maker> {
   const browser = await puppeteer.launch({ executablePath: "/usr/bin/chromium", args: CHROMIUM_FLAGS });

@@ -12,7 +12,7 @@ export default async function setup(project: TestProject) {
 declare module "vitest" {
   export interface ProvidedContext {
     databaseUrl: string;
-    address: string;
+    addresses: string[];
     serverLog: string;
   }
 }
