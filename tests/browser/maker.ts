@@ -40,7 +40,7 @@ export async function newPage(browser: Browser, faults: string[]): Promise<Page>
 /** Opens a page in front: what lies behind another tab is not painted, and waits for ever. */
 export async function go(page: Page, path: string): Promise<void> {
   await page.bringToFront();
-  await page.goto(address() + path, { waitUntil: "networkidle0" });
+  await page.goto(address() + path, { waitUntil: "load" });
   // a page that only looks ready takes no press: React has taken hold of what can be pressed
   await page.waitForFunction(() =>
     [...document.querySelectorAll("button, input, select")].every((each) =>
