@@ -1,5 +1,4 @@
 import { defineConfig } from "vitest/config";
-import { DESKS } from "./tests/browser/server";
 
 export default defineConfig({
   test: {
@@ -13,6 +12,7 @@ export default defineConfig({
             "ui/**/*.test.ts",
             "tests/command/**/*.test.ts",
             "tests/random/**/*.test.ts",
+            "tests/trade/**/*.test.ts",
             "tests/goldens/**/*.test.ts",
             "tests/house/**/*.test.ts",
           ],
@@ -36,7 +36,7 @@ export default defineConfig({
           globalSetup: "tests/browser/server.ts",
           testTimeout: 90_000,
           hookTimeout: 240_000,
-          maxWorkers: DESKS,
+          maxWorkers: 2,
         },
       },
     ],

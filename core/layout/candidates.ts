@@ -2,8 +2,9 @@ import { stripChord } from "../construction/top/outline";
 import type { PieceGeometry } from "../construction/geometry";
 import type { Form, PanelChoice } from "../piece/schema";
 import type { Shop } from "../piece/shop";
-import { narrowest, RackBoard } from "../stock/board";
+import { narrowest, RackBoard, widthAt } from "../stock/board";
 import { millingYield } from "../stock/milling";
+import { LEAST_OVER } from "./strip-thickness";
 
 /** A strip wider than this is ripped before it is used: wide flat-sawn strips cup. mm @source common practice */
 export const WIDEST_STRIP = 260;
@@ -81,7 +82,8 @@ function fitBoard(
   if (board.length < (need.least ?? need.length) + shop.lengthAllowance) return "too short";
   const length = Math.min(whole, board.length);
   const milled = millingYield(board, shop, choice.crosscutFirst ? length : board.length, narrowest(board));
-  if (milled.thickness < need.thickness) return `mills to ${Math.max(0, Math.floor(milled.thickness * 2) / 2)}`;
+  if (milled.thickness < need.thickness + LEAST_OVER)
+    return `mills to ${Math.max(0, Math.floor(milled.thickness * 2) / 2)}`;
   const clear = widestWindow(board, length);
   const width = Math.min(WIDEST_STRIP, Math.floor((clear.width - milled.lost.crook - 2 * shop.jointing) * 2) / 2);
   if (width < NARROWEST_STRIP) return clear.width < narrowest(board) ? "defects in the way" : "too narrow";
@@ -109,10 +111,12 @@ export function widestWindow(board: RackBoard, length: number): { slide: number;
     const inside = board.defects
       .filter((d) => d.x < slide + length - 1e-9 && d.x + d.length > slide + 1e-9)
       .sort((a, b) => a.y - b.y);
+    // a tapered board's real edge along this window: what lies beyond it is no wood
+    const edgeHere = Math.min(widthAt(board, slide), widthAt(board, slide + length));
     let from = 0;
     for (const edge of [
-      ...inside.map((d) => ({ low: d.y, high: d.y + d.width })),
-      { low: narrowest(board), high: Infinity },
+      ...inside.map((d) => ({ low: Math.min(d.y, edgeHere), high: d.y + d.width })),
+      { low: edgeHere, high: Infinity },
     ]) {
       if (edge.low - from > best.width + 1e-9) best = { slide, width: edge.low - from, from };
       from = Math.max(from, edge.high);

@@ -11,7 +11,7 @@ const seven = at("panels.top.strips", strips("B1", "B2", "B3", "B4", "B5", "B6",
 const piece = tableWith(seven);
 const plan = planOf(piece);
 const { cards, pieces, boards } = plan.cutting;
-const PHASES = ["board", "rip", "lane", "flat", "planer", "table saw", "short", "legs", "crosscut stop"];
+const PHASES = ["board", "rip", "lane", "flat", "resaw", "planer", "table saw", "short", "legs", "crosscut stop"];
 const phase = (id: string) => PHASES.indexOf(id.split(":")[0]);
 
 describe("cutting cards", () => {
@@ -46,7 +46,7 @@ describe("cutting cards", () => {
     const flat = cards.filter((card) => card.id.startsWith("flat:")).flatMap((card) => card.rows);
     for (const strip of ["B1", "B7"]) {
       expect(flat.filter((row) => row.to.includes(`strip ${strip}`))).toHaveLength(1);
-      expect(cards.find((card) => card.id === `planer:${plan.geometry.core.thickness}`)!.rows[0].to).toContain(
+      expect(cards.find((card) => card.id === `planer:${plan.geometry.core.thickness + USUAL_SHOP.panelOver}`)!.rows[0].to).toContain(
         `strip ${strip}`,
       );
     }
@@ -102,7 +102,7 @@ describe("milling of the lanes", () => {
     const lanes = millLanes(
       boards,
       new Map(pieces.map((each) => [each.id, each])),
-      [{ name: "Top", kind: "top", laid: plan.panel.laid, thickness: plan.geometry.core.thickness }],
+      [{ name: "Top", kind: "top", laid: plan.panel.laid, thickness: plan.geometry.core.thickness + USUAL_SHOP.panelOver }],
       USUAL_SHOP,
     );
     expect(

@@ -6,7 +6,9 @@ import type { CutPanel } from "./cut-panel";
 import type { MachineSetting, Part } from "./cut-list";
 import { legSteps } from "./leg-stock";
 import { laneMark, sectionMark, stripMark } from "./marks";
+import type { Board } from "../stock/board";
 import { MilledLane } from "./mill";
+import { ripToWidth, roughRip, toLength } from "./saws";
 
 /** One line on a card: from what, what is done, what it becomes, and what should be left or lie there after it. */
 export interface CardRow {
@@ -51,6 +53,7 @@ export function cutCards(facts: CardFacts): CutCard[] {
       section.lanes.map((lane, i) => {
         const lengths = lane.pieces.map((id) => facts.pieces.get(id)?.length ?? 0);
         return {
+          board: cut.board,
           from: sectionMark(cut, section),
           mark: laneMark(cut, section, i),
           width: lane.width,
@@ -71,12 +74,13 @@ export function cutCards(facts: CardFacts): CutCard[] {
       rows: crosscuts(cut, facts.shop),
       board: cut.board.id,
     })),
-    ...rips(lanes, facts.boards),
+    ...rips(lanes, facts.boards, facts.shop),
     ...laneCuts(
       lanes.filter((each) => !each.whole),
       "lane",
     ),
     ...flattening(facts.milled),
+    ...resawing(facts.milled),
     ...planing(facts),
     ...sizing(facts, "table saw"),
     ...laneCuts(
@@ -89,6 +93,7 @@ export function cutCards(facts: CardFacts): CutCard[] {
 }
 
 interface LaneLine {
+  board: Board;
   from: string;
   mark: string;
   width: number;
@@ -138,19 +143,32 @@ const left = (cut: BoardCut, at: number) =>
   `${mm(Math.max(0, Math.round(cut.board.length - at)))} of ${cut.board.id} left`;
 
 /** Sections into lanes, and strips that are narrower than their board out of it. */
-function rips(lanes: readonly LaneLine[], boards: readonly BoardCut[]): CutCard[] {
-  const strips = boards.flatMap(({ board, strip }) =>
+function rips(all: readonly LaneLine[], boards: readonly BoardCut[], shop: Shop): CutCard[] {
+  const every = boards.flatMap(({ board, strip }) =>
     strip && board.width - strip.width >= RIPPED_STRIP
-      ? [{ width: Math.round(strip.width * 2) / 2, mark: stripMark(board.id), y: strip.y, length: strip.length }]
+      ? [{ board, width: Math.round(strip.width * 2) / 2, mark: stripMark(board.id), y: strip.y, length: strip.length }]
       : [],
   );
-  return descending([...lanes, ...strips].map((each) => each.width)).map((width): CutCard => {
-    const mine = lanes.filter((each) => each.width === width);
+  const sawOf = ({ board }: { board: Board }) => roughRip(board.thickness, shop);
+  const machines = distinct([...all, ...every].map((each) => sawOf(each).machine));
+  const sizes = descending([...all, ...every].map((each) => each.width)).flatMap((width) =>
+    machines
+      .map((machine) => ({
+        width,
+        machine,
+        lanes: all.filter((each) => each.width === width && sawOf(each).machine === machine),
+        strips: every.filter((each) => each.width === width && sawOf(each).machine === machine),
+      }))
+      .filter(({ lanes, strips }) => lanes.length + strips.length > 0),
+  );
+  const once = (width: number) => sizes.filter((each) => each.width === width).length === 1;
+  return sizes.map(({ width, machine, lanes: mine, strips }): CutCard => {
+    const how = distinct([...mine, ...strips].map((each) => sawOf(each).how)).filter(Boolean);
     return {
-      id: `rip:${width}`,
-      machine: "Table saw",
+      id: once(width) ? `rip:${width}` : `rip:${width}:${machine}`,
+      machine,
       setting: width,
-      title: `Rip to ${mm(width)}`,
+      title: `Rip to ${mm(width)}${how.length > 0 ? `: ${how.join("; ")}` : ""}`,
       board: null,
       rows: [
         ...distinct(mine.map((each) => each.from)).map((from): CardRow => {
@@ -162,14 +180,12 @@ function rips(lanes: readonly LaneLine[], boards: readonly BoardCut[]): CutCard[
             check: `${mm(here[0].length)} long`,
           };
         }),
-        ...strips
-          .filter((each) => each.width === width)
-          .map((each): CardRow => ({
-            from: each.mark,
-            what: each.y > 0 ? `${mm(each.y)} off its lower edge, then to width` : "to width",
-            to: [each.mark],
-            check: `${mm(each.length)} long`,
-          })),
+        ...strips.map((each): CardRow => ({
+          from: each.mark,
+          what: each.y > 0 ? `${mm(each.y)} off its lower edge, then to width` : "to width",
+          to: [each.mark],
+          check: `${mm(each.length)} long`,
+        })),
       ],
     };
   });
@@ -218,15 +234,35 @@ function flattening(milled: readonly MilledLane[]): CutCard[] {
         ...FLATTENED[way],
         setting: null,
         board: null,
-        rows: mine.map(({ mark, thickness, plan: { faces, shim } }) => ({
+        rows: mine.map(({ mark, thickness, plan: { faces, shim, resawn } }) => ({
           from: mark,
           what: `${faces.firstPasses} ${faces.firstPasses === 1 ? "pass" : "passes"}, ${fine(faces.first)}${shim >= 0.2 ? `; ${fine(shim)} of shim under two opposite corners` : ""}`,
           to: [mark],
-          check: `${fine(faces.second + thickness)} thick, one face flat`,
+          check: resawn === null ? `${fine(faces.second + thickness)} thick, one face flat` : "one face flat",
         })),
       },
     ];
   });
+}
+
+/** What is far thicker than it must be is opened at the bandsaw, its flat face to the fence. */
+function resawing(milled: readonly MilledLane[]): CutCard[] {
+  const sizes = descending(milled.flatMap(({ plan }) => (plan.resawn === null ? [] : [plan.resawn])));
+  return sizes.map((setting): CutCard => ({
+    id: `resaw:${setting}`,
+    machine: "Bandsaw",
+    setting,
+    title: `Resaw to ${mm(setting)}`,
+    board: null,
+    rows: milled
+      .filter(({ plan }) => plan.resawn === setting)
+      .map(({ mark }) => ({
+        from: mark,
+        what: "flat face to the fence",
+        to: [mark],
+        check: "the leaf back on the rack",
+      })),
+  }));
 }
 
 /** Parts and the panels' strips, thickest first. */
@@ -272,29 +308,31 @@ function planing({ boards, settings, parts, milled, panels }: CardFacts): CutCar
   );
 }
 
-function sizing({ settings, parts, milled }: CardFacts, machine: "table saw" | "crosscut stop"): CutCard[] {
-  const [name, title] =
-    machine === "table saw"
-      ? (["Table saw", (size: number) => `Rip to ${mm(size)} wide`] as const)
-      : (["Crosscut stop", (size: number) => `Crosscut to ${mm(size)}`] as const);
+function sizing({ settings, parts, milled, shop }: CardFacts, machine: "table saw" | "crosscut stop"): CutCard[] {
+  const rip = machine === "table saw";
+  const title = (size: number) => (rip ? `Rip to ${mm(size)} wide` : `Crosscut to ${mm(size)}`);
   return settings
     .filter((each) => each.machine === machine)
-    .map((each): CutCard => ({
-      id: `${machine}:${each.setting}`,
-      machine: name,
-      setting: each.setting,
-      title: title(each.setting),
-      board: null,
-      rows: each.parts.map((part) =>
-        machine === "table saw"
-          ? partRow(
-              part,
-              marksOf(parts, part.id, (stock) => Math.abs(stock.width - each.setting) < 0.06),
-              milled,
-            )
-          : partRow(part, part.marks, []),
-      ),
-    }));
+    .flatMap((each): CutCard[] => {
+      const fits = (stock: Part["stock"][number]) => Math.abs(stock.width - each.setting) < 0.06;
+      const rows = each.parts.map((named) => {
+        const part = parts.find(({ id }) => id === named.id)!;
+        const by = rip
+          ? ripToWidth(Math.max(...part.stock.filter(fits).map(({ thickness }) => thickness)), shop)
+          : toLength(part.finished, shop);
+        const row = rip ? partRow(named, marksOf(parts, part.id, fits), milled) : partRow(named, named.marks, []);
+        return { by, row: by.how ? { ...row, what: `${row.what}, ${by.how}` } : row };
+      });
+      const machines = distinct(rows.map(({ by }) => by.machine));
+      return machines.map((name, i) => ({
+        id: `${machine}:${each.setting}${i === 0 ? "" : `:${name}`}`,
+        machine: name,
+        setting: each.setting,
+        title: title(each.setting),
+        board: null,
+        rows: rows.filter(({ by }) => by.machine === name).map(({ row }) => row),
+      }));
+    });
 }
 
 /** Thick parts that are glued from several pieces, between their pieces and their length. */

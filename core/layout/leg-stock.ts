@@ -3,6 +3,7 @@ import type { Shop } from "../piece/shop";
 import { Board, narrowest } from "../stock/board";
 import { millingYield } from "../stock/milling";
 import { END_TRIM } from "./runs";
+import { sawnAtBevel } from "./saws";
 
 /** A piece sawn for a leg: `suffix` follows its mark. mm; width rough, thickness after milling. */
 export interface LegPiece {
@@ -105,12 +106,7 @@ export function resawnLeaves(thickness: number, leaf: number, kerf: number): num
 }
 
 /** How a leg, a post or a foot is made, step by step, as its card says it. @param name  of one: "leg" */
-export function legSteps(
-  make: Make,
-  section: Section,
-  shop: Pick<Shop, "bandsawHeight" | "kerf">,
-  name = "leg",
-): string[] {
+export function legSteps(make: Make, section: Section, shop: Shop, name = "leg"): string[] {
   const s = Math.round(section.width);
   const t = Math.round(section.thickness);
   const size = s === t ? `${s} mm square` : `${s} mm by ${t} mm`;
@@ -125,14 +121,18 @@ export function legSteps(
         `Resaw each blank into two leaves of ${FACE.thickness + FACE.cleaning} mm; letter them as they open.`,
         "Glue two faces of one blank on opposite sides of the core; trim flush and plane both glued sides true.",
         `Glue the other two over them, trim, and plane to ${s} mm square: no glue line shows on a face.`,
-        ...(section.width + LEAF_EXTRA > shop.bandsawHeight
-          ? [`The bandsaw opens only ${shop.bandsawHeight} mm: saw the blanks from both edges, or by hand.`]
+        ...(section.width + LEAF_EXTRA > (shop.bandsawHeight ?? 0)
+          ? [
+              shop.bandsawHeight === null
+                ? "Without a bandsaw: saw the blanks from both edges at the table saw, the rib by hand."
+                : `The bandsaw opens only ${shop.bandsawHeight} mm: saw the blanks from both edges, or by hand.`,
+            ]
           : []),
       ];
     case "diagonal":
       return [
         "Glue the two boards face to face, show faces out, rings mirrored.",
-        "Tilt the saw to 45° from square; saw one corner off along the whole length, then the three others: the glue line runs from corner to corner.",
+        `${sawnAtBevel(section.width + DIAGONAL_EXTRA, shop)}; saw one corner off along the whole length, then the three others: the glue line runs from corner to corner.`,
         `True it to ${size}: all four faces show rift grain.`,
       ];
   }

@@ -74,11 +74,17 @@ export function runsOf(board: RackBoard, taken: readonly Taken[], shop: Pick<Sho
   }
   return runs
     .filter((run) => run.length >= SHORTEST_RUN)
-    .map((run) =>
-      band.to < narrowest(board)
-        ? run
-        : { ...run, width: Math.min(widthAt(board, run.x), widthAt(board, run.x + run.length)) - band.from },
-    );
+    .map((run) => (band.to < narrowest(board) ? run : { ...run, width: edgeOver(board, run, band.to) - band.from }));
+}
+
+/** How wide a tapered board is all along a run: to its real edge there, or to what is unsound beyond the band that was looked at. */
+function edgeOver(board: RackBoard, { x, length, blemished }: Run, looked: number): number {
+  const beyond = board.defects.filter((d) => d.y >= looked - 1e-9 && d.x < x + length && d.x + d.length > x);
+  return Math.min(
+    widthAt(board, x),
+    widthAt(board, x + length),
+    ...beyond.filter((d) => !(blemished && HIDEABLE.includes(d.kind))).map((d) => d.y),
+  );
 }
 
 /** What is left of the board's width once edge defects that are better ripped off are gone. */

@@ -10,7 +10,34 @@ export const shopSchema = v.strictObject({
   jointerWidth: size("jointer width", 50, 1000),
   jointerLength: size("jointer bed length", 300, 6000),
   planerWidth: size("planer width", 50, 2000),
-  bandsawHeight: size("bandsaw height", 20, 1000),
+  /** null: there is none */
+  bandsawHeight: v.nullable(size("bandsaw height", 20, 1000)),
+  /** the thickest stock the table saw's blade comes through, standing square and tilted to 45°, and what a sled's base takes of it */
+  bladeReach: v.optional(size("blade's reach", 20, 400), 76),
+  bevelReach: v.optional(size("blade's reach at 45°", 10, 300), 53),
+  sledBase: v.optional(distance("sled base", 60), 12),
+  /** the thickest stock a track saw cuts, what a mitre saw takes wide and high, the widest panel a router sled and a drum sander take; null where the shop has none */
+  trackSaw: v.optional(v.nullable(size("track saw's depth", 10, 200)), null),
+  mitreSaw: v.optional(
+    v.nullable(
+      v.strictObject({ width: size("mitre saw's width", 40, 600), height: size("mitre saw's height", 20, 300) }),
+    ),
+    null,
+  ),
+  routerSled: v.optional(v.nullable(size("router sled's width", 100, 3000)), null),
+  drumSander: v.optional(v.nullable(size("drum sander's width", 100, 2000)), null),
+  /** a computer-driven router: its bed, how high it works and its longest bit; null where there is none */
+  drivenRouter: v.optional(
+    v.nullable(
+      v.strictObject({
+        length: size("driven router's bed length", 200, 6000),
+        width: size("driven router's bed width", 200, 3000),
+        depth: size("height under the driven router", 10, 400),
+        bit: size("driven router's longest bit", 5, 200),
+      }),
+    ),
+    null,
+  ),
   /** the widest board the crosscut saw takes in one cut, and the longest that can be ripped with room before and behind the saw */
   crosscutWidth: v.optional(size("crosscut saw's width", 50, 3000), 310),
   ripLength: v.optional(size("longest board ripped", 200, 12000), 3000),
@@ -48,6 +75,8 @@ export const shopSchema = v.strictObject({
   kerf: distance("saw kerf", 8),
   jointing: distance("jointing allowance an edge", 10),
   cleaning: distance("cleaning a face", 5),
+  /** strips of a panel are planed so much over its thickness: the glued panel is flattened and sanded */
+  panelOver: v.optional(distance("left on a panel's thickness", 10), 1.5),
   lengthAllowance: distance("length allowance", 200),
   widthAllowance: distance("width allowance", 30),
   keepOffcut: size("shortest offcut kept", 100, 3000),
@@ -68,6 +97,14 @@ export const USUAL_SHOP: Shop = {
   jointerLength: 1800,
   planerWidth: 410,
   bandsawHeight: 300,
+  bladeReach: 76,
+  bevelReach: 53,
+  sledBase: 12,
+  trackSaw: null,
+  mitreSaw: null,
+  routerSled: null,
+  drumSander: null,
+  drivenRouter: null,
   crosscutWidth: 310,
   ripLength: 3000,
   chisels: [6, 8, 10, 12, 15, 20],
@@ -91,6 +128,7 @@ export const USUAL_SHOP: Shop = {
   kerf: 3,
   jointing: 1.5,
   cleaning: 0.8,
+  panelOver: 1.5,
   lengthAllowance: 40,
   widthAllowance: 6,
   keepOffcut: 500,

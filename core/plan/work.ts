@@ -12,6 +12,7 @@ import { topMovement, TopMovement, UNKNOWN_RINGS } from "../movement/year";
 import { firstMoisture } from "../piece/measured";
 import type { Piece } from "../piece/schema";
 import { stepsFor } from "../steps/order";
+import { stripThickness } from "../layout/strip-thickness";
 import { scheduled } from "../steps/schedule";
 import type { RackBoard } from "../stock/board";
 import type { Species } from "../wood/species";
@@ -70,12 +71,12 @@ export const WORK = PARTS.stage("adhesive", "glue-up", ({ piece }) => [piece.glu
       cuttingStage({
         ...{ parts, rack, cutting, species, woods, shop, at },
         panels: [
-          { name: "Top", kind: "top", laid, thickness: at.core.thickness },
+          { name: "Top", kind: "top", laid, thickness: stripThickness(laid, at.core.thickness, shop) },
           ...[...others.values()].map((each) => ({
             name: each.place.name[0].toUpperCase() + each.place.name.slice(1),
             kind: each.place.kind,
             laid: each.laid,
-            thickness: each.place.thickness,
+            thickness: stripThickness(each.laid, each.place.thickness, shop),
           })),
         ],
       }),
@@ -83,7 +84,7 @@ export const WORK = PARTS.stage("adhesive", "glue-up", ({ piece }) => [piece.glu
   .stage(
     "steps",
     "build",
-    ({ piece, geometry, parts, joints, glueUp, otherGlue, adhesive, start, year }) => [
+    ({ piece, geometry, parts, joints, glueUp, otherGlue, adhesive, shop, lay, start, year }) => [
       piece,
       geometry,
       parts,
@@ -91,13 +92,16 @@ export const WORK = PARTS.stage("adhesive", "glue-up", ({ piece }) => [piece.glu
       glueUp,
       otherGlue,
       adhesive,
+      shop,
+      lay.laid,
       start.value < year.driest.moisture || start.value > year.wettest.moisture,
     ],
-    (piece, at, parts, joints, glueUp, others, adhesive, outOfRoom) => {
+    (piece, at, parts, joints, glueUp, others, adhesive, shop, laid, outOfRoom) => {
       const { form, joints: choices, day, done } = piece;
       const work = baseOf(form.kind).work;
       const steps = stepsFor({
-        ...{ piece, at, parts, adhesive, outOfRoom, stages: glueUp, shelves: [...others.values()] },
+        ...{ piece, at, parts, adhesive, shop, outOfRoom, stages: glueUp, shelves: [...others.values()] },
+        strips: stripThickness(laid, at.core.thickness, shop),
         work: (told) => work({ form, at, joints, choices, ...told }),
       });
       return scheduled(steps, day, done);

@@ -2,8 +2,11 @@ import type { Part } from "../layout/cut-list";
 import type { GlueStage } from "../glueup/stages";
 import type { Adhesive } from "../glueup/adhesives";
 import type { BaseWork, WorkFacts } from "../construction/base/base";
-import type { Standing } from "../construction/geometry";
+import type { PieceGeometry, Standing } from "../construction/geometry";
+import { SEAM_OVER } from "../layout/strip-thickness";
 import type { Piece } from "../piece/schema";
+import type { Shop } from "../piece/shop";
+import { fine } from "../verdict/verdict";
 import { Step, stepOf as step, TIME } from "./step";
 import { blankStep } from "./blanks";
 import { afterEdges, edgeSteps } from "./edges";
@@ -14,7 +17,7 @@ import { topSteps } from "./top";
 
 export interface OrderInputs {
   piece: Piece;
-  at: Standing;
+  at: Standing & Pick<PieceGeometry, "core">;
   parts: readonly Part[];
   /** the base's own steps, once it is told what they wait for */
   work: (facts: Pick<WorkFacts<never, never>, "thick" | "milled" | "grooved" | "fullHours">) => BaseWork;
@@ -22,11 +25,15 @@ export interface OrderInputs {
   stages: readonly GlueStage[];
   shelves: readonly GlueStage[][];
   adhesive: Adhesive;
+  shop: Shop;
+  /** how thick the top's strips are planed before they are glued, mm */
+  strips: number;
   outOfRoom: boolean;
 }
 
 /** Every step the design calls for, each after what it needs; not yet in order. */
-export function stepsFor({ piece, at, parts, work, stages, shelves, adhesive, outOfRoom }: OrderInputs): Step[] {
+export function stepsFor(inputs: OrderInputs): Step[] {
+  const { piece, at, parts, work, stages, shelves, adhesive, shop, strips, outOfRoom } = inputs;
   const sticks = ["leg", "post", "rail"];
   // blocks and buttons are milled as one strip each
   const pieces = parts
@@ -66,7 +73,7 @@ export function stepsFor({ piece, at, parts, work, stages, shelves, adhesive, ou
     step({
       id: "mill",
       title: "Mill to thickness and width",
-      detail: "One planer setting at a time, thickest first, as the settings list has it.",
+      detail: `One planer setting at a time, thickest first, as the settings list has it.${stages.length > 0 && strips > at.core.thickness ? ` The top’s strips stay ${fine(strips - at.core.thickness)} over: the glued panel is flattened.` : ""}`,
       parts: parts.map((part) => part.id),
       after: ["rough-cut"],
       hours: 1 + pieces * TIME.mill,
@@ -85,7 +92,7 @@ export function stepsFor({ piece, at, parts, work, stages, shelves, adhesive, ou
   const shelf = shelfSteps(parts, shelves, at);
   const letIn = shelf.length > 0 && at.seats.some((seat) => seat.letIn > 0);
   const glued = stages.at(-1);
-  const made = topSteps(piece, at, glued ? `glue-${glued.id}` : "mill");
+  const made = topSteps({ piece, at, shop, strips, last: glued ? `glue-${glued.id}` : "mill" });
   const edges = edgeSteps(piece, parts, base, made);
   // what is glued first waits for the edges of its parts
   const own = afterEdges(letIn ? roundShelf(base) : base.steps, base.apart[1], edges.base);
@@ -114,7 +121,7 @@ export function stepsFor({ piece, at, parts, work, stages, shelves, adhesive, ou
         step({
           id: `plane-${stage.id}`,
           title: `Plane ${stage.name.toLowerCase()} and joint its edge`,
-          detail: "Both faces through the planer, then the edge for the last seam.",
+          detail: `Both faces through the planer to ${fine(Math.min(strips, at.core.thickness + SEAM_OVER))}, once; then the edge for the last seam.`,
           parts: ["top"],
           after: [id],
           hours: 0.75,

@@ -1,15 +1,28 @@
 import type { PieceGeometry } from "../construction/geometry";
 import { isWhole } from "../construction/top/core";
 import { shapedTop } from "../construction/top/outline";
+import { flattening } from "../layout/strip-thickness";
 import type { Form, Piece } from "../piece/schema";
+import type { Shop } from "../piece/shop";
+import { fine } from "../verdict/verdict";
 import type { Step } from "./step";
+
+/** What the steps of a top follow from. `strips`: how thick its strips were glued, mm; `last`: the step that leaves the panel glued. */
+export interface TopFacts {
+  piece: Piece;
+  at: Pick<PieceGeometry, "through" | "core">;
+  shop: Shop;
+  strips: number;
+  last: string;
+}
 
 type TopStep = Partial<Step> & Pick<Step, "id" | "title" | "detail" | "hours">;
 
 /** From the glued panel, or the milled slats, to a top that can be sanded: in order, each after the one before. */
-export function topSteps({ form }: Piece, at: Pick<PieceGeometry, "through">, last: string): TopStep[] {
+export function topSteps(facts: TopFacts): TopStep[] {
+  const { form } = facts.piece;
   const slats = form.field === "slats";
-  const field = slats ? slatSteps(form) : panelSteps(form, at, last);
+  const field = slats ? slatSteps(form) : panelSteps(facts);
   const before = field.at(-1)!.id;
   const ends =
     form.ends === "breadboards" ? endSteps(form, before) : form.ends === "frame" ? frameSteps(form, before) : [];
@@ -36,10 +49,14 @@ const TRIM: Record<Form["ends"], (form: Form) => Pick<TopStep, "title" | "detail
   }),
 };
 
-function panelSteps(form: Form, at: Pick<PieceGeometry, "through">, last: string): TopStep[] {
+function panelSteps({ piece: { form }, at, shop, strips, last }: TopFacts): TopStep[] {
+  const { thickness, width } = at.core;
+  const by = flattening(form.ends === "frame" ? width : Math.max(width, form.top.width), shop).by;
+  const trim = TRIM[form.ends](form);
   const flatten: TopStep = {
     id: "flatten",
-    ...TRIM[form.ends](form),
+    ...trim,
+    detail: `From ${fine(last === "mill" ? thickness : strips)} to ${fine(thickness)} ${by}. ${trim.detail}`,
     parts: ["top"],
     after: [last],
     hours: 2.5,

@@ -12,14 +12,23 @@ export const PASS = 1;
 export const SKIP_PASS = 0.6;
 /** A bed joints true up to this many times its length. @source common practice */
 export const BED_TIMES = 1.5;
+/** A piece that rocks by more than this is flattened on a sled, shimmed; at a jointer nothing can be put under it. mm Ours */
+export const ROCKS = 2;
+
+/** More than this to come off after a face is flat is resawn, not planed: the leaf is wood, the chips are not. mm Ours */
+export const RESAWN_FROM = 12;
+/** What a resawn face leaves to plane, mm. @source common practice */
+export const RESAWN_OVER = 2;
 
 /** How one piece of a board is flattened and planed, in order. */
 export interface MillingPlan {
   milled: Milled;
   /** mm taken off each face, and in how many passes */
   faces: { first: number; second: number; firstPasses: number; secondPasses: number };
-  /** mm under each of two opposite corners so that both faces lose alike; 0 when the piece lies flat */
+  /** mm under each of two opposite corners of a piece on a sled, so that both faces lose alike; 0 when it lies flat, or goes over the jointer */
   shim: number;
+  /** how thick it is resawn once its first face is flat, before it is planed, mm; null where it is planed at once */
+  resawn: number | null;
   /** thickness when only the back is flattened and the face is skip-planed, mm */
   skipPlaned: number;
   /** leaves of what is asked, were it resawn after flattening */
@@ -48,10 +57,12 @@ export function millingPlan(
   const { cup, bow, twist } = milled.lost;
   const flat = cup + bow + twist / 2 + shop.cleaning;
   const first = Math.min(goes, Math.max(flat, goes / 2));
-  const second = goes - first;
+  const rest = goes - first;
+  const resawn = rest > RESAWN_FROM && (shop.bandsawHeight ?? 0) >= piece.width ? target + RESAWN_OVER : null;
+  const second = resawn === null ? rest : RESAWN_OVER;
   const lift = 2 * twist;
-  const shim = lift / 2;
-  const machine = machineFor(piece, shop);
+  const machine = machineFor(piece, lift, shop);
+  const shim = machine === "sled" ? lift / 2 : 0;
   return {
     milled,
     faces: {
@@ -61,15 +72,17 @@ export function millingPlan(
       secondPasses: Math.ceil(second / PASS - 1e-9),
     },
     shim,
+    resawn,
     skipPlaned: board.thickness - flat - SKIP_PASS,
     leaves: resawnLeaves(milled.thickness, piece.thickness, shop.kerf),
     machine,
-    steps: stepsFor(board, piece, shop, { first, second, shim, machine, target, left: milled.thickness }),
+    steps: stepsFor(board, piece, shop, { first, second, lift, machine, target, resawn, left: milled.thickness }),
   };
 }
 
-function machineFor(piece: { length: number; width: number }, shop: Shop): MillingPlan["machine"] {
-  if (piece.width <= shop.jointerWidth && piece.length <= BED_TIMES * shop.jointerLength) return "jointer";
+function machineFor(piece: { length: number; width: number }, lift: number, shop: Shop): MillingPlan["machine"] {
+  const jointed = piece.width <= shop.jointerWidth && piece.length <= BED_TIMES * shop.jointerLength;
+  if (jointed && (lift <= ROCKS || piece.width > shop.planerWidth)) return "jointer";
   if (piece.width <= shop.planerWidth) return "sled";
   return piece.width / 2 <= Math.max(shop.jointerWidth, shop.planerWidth) ? "halves" : "hand";
 }
@@ -78,7 +91,15 @@ function stepsFor(
   board: Board,
   piece: { length: number; width: number; thickness: number },
   shop: Shop,
-  at: { first: number; second: number; shim: number; machine: MillingPlan["machine"]; target: number; left: number },
+  at: {
+    first: number;
+    second: number;
+    lift: number;
+    machine: MillingPlan["machine"];
+    target: number;
+    resawn: number | null;
+    left: number;
+  },
 ): string[] {
   const steps: string[] = [];
   if (piece.length < board.length - 1)
@@ -89,9 +110,11 @@ function stepsFor(
     steps.push(
       `Rip to ${mm(piece.width)} before flattening: cup shrinks to ${fine(board.cup * Math.min(1, piece.width / narrowest(board)) ** 2)}.`,
     );
-  if (at.shim >= 0.2)
+  if (at.lift >= 0.4)
     steps.push(
-      `It rocks on two opposite corners: put ${fine(at.shim)} of shim under each of them, so that both faces lose alike.`,
+      at.machine === "sled"
+        ? `It rocks on two opposite corners: on the sled, put ${fine(at.lift / 2)} of shim under the two that stand off it, so that both faces lose alike.`
+        : `It rocks by ${fine(at.lift)}: keep it level on its two high corners over the cutter until the whole face touches.`,
     );
   const passes = (depth: number) => {
     const n = Math.ceil(depth / PASS - 1e-9);
@@ -102,11 +125,17 @@ function stepsFor(
     sled:
       piece.width > shop.jointerWidth
         ? `Wider than the ${mm(shop.jointerWidth)} jointer: flatten the first face on a sled through the planer, ${passes(at.first)}.`
-        : `Longer than the jointer joints true: flatten the first face on a slatted sled through the planer, ${passes(at.first)}.`,
+        : piece.length <= BED_TIMES * shop.jointerLength
+          ? `It rocks by ${fine(at.lift)}: flatten the first face on a sled through the planer, ${passes(at.first)}.`
+          : `Longer than the jointer joints true: flatten the first face on a slatted sled through the planer, ${passes(at.first)}.`,
     halves: `Wider than the ${mm(shop.planerWidth)} planer: rip it in halves that fit, mill them and glue them again.`,
     hand: "Too wide for any machine here: flatten it with a router sled or by hand plane, with winding sticks.",
   };
   steps.push(how[at.machine]);
+  if (at.resawn !== null)
+    steps.push(
+      `Resaw it at the bandsaw to ${fine(at.resawn)}, the flat face to the fence: the leaf left over goes back on the rack.`,
+    );
   if (at.machine === "jointer" || at.machine === "sled")
     steps.push(`Plane the second face to ${fine(at.target)}: ${passes(at.second)}.`);
   if (at.left < piece.thickness)

@@ -36,7 +36,7 @@ export function millingYield(
   };
   return {
     thickness: board.thickness - lost.cup - lost.bow - lost.twist - lost.cleaning,
-    width: Math.min(width, narrowest(board)) - lost.crook - 2 * shop.jointing,
+    width: width - lost.crook - 2 * shop.jointing,
     length,
     lost,
   };

@@ -2,6 +2,7 @@ import { Footprint, PieceGeometry, postBand } from "../construction/geometry";
 import { chordAt, shapedTop } from "../construction/top/outline";
 import { jointLines, NARROWEST_STRIP, widestWindow, WIDEST_STRIP } from "../layout/candidates";
 import { LINES } from "../layout/arrange";
+import { LEAST_OVER } from "../layout/strip-thickness";
 import type { Piece, Strip } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import { fine, grade, Level, mm, Remedy, set, Verdict, verdict } from "../verdict/verdict";
@@ -34,7 +35,7 @@ export interface PanelFacts {
 }
 
 /** @source common practice */
-export const PANEL_LIMITS = { moistureSpread: 1.5, thicknessSpare: 0.5, wideStrip: 200 };
+export const PANEL_LIMITS = { moistureSpread: 1.5, wideStrip: 200 };
 
 type PanelRule = (facts: PanelFacts) => Verdict | Verdict[] | null;
 /** Rules of any panel. */
@@ -177,10 +178,10 @@ function thickEnough({ laid, at, shop, piece, name }: PanelFacts): Verdict | nul
   if (laid.length === 0) return null;
   const thin = laid.reduce((a, b) => (b.milled.thickness < a.milled.thickness ? b : a));
   const spare = thin.milled.thickness - at.core.thickness;
-  const level = grade(spare, "at least", PANEL_LIMITS.thicknessSpare, 0);
+  const level = grade(spare, "at least", shop.panelOver, LEAST_OVER);
   const { lost } = thin.milled;
   const short = millingYield(thin.board, shop, at.core.length + shop.lengthAllowance, narrowest(thin.board)).thickness;
-  const thinner = Math.floor(thin.milled.thickness - PANEL_LIMITS.thicknessSpare);
+  const thinner = Math.floor(thin.milled.thickness - shop.panelOver);
   return verdict({
     id: "boards.thickness",
     stage: "boards",
@@ -189,9 +190,9 @@ function thickEnough({ laid, at, shop, piece, name }: PanelFacts): Verdict | nul
     text:
       spare < 0
         ? `${thin.board.id} cleans up at ${fine(thin.milled.thickness)}, ${fine(-spare)} too thin`
-        : `${thin.board.id} cleans up at ${fine(thin.milled.thickness)}, ${fine(spare)} to spare`,
-    why: `Rough ${fine(thin.board.thickness)}, cup ${fine(lost.cup)}, bow ${fine(lost.bow)}, twist ${fine(lost.twist)}, cleaning ${fine(lost.cleaning)}.`,
-    limit: at.core.thickness,
+        : `${thin.board.id} cleans up at ${fine(thin.milled.thickness)}: ${fine(spare)} to flatten the glued panel`,
+    why: `Rough ${fine(thin.board.thickness)}, cup ${fine(lost.cup)}, bow ${fine(lost.bow)}, twist ${fine(lost.twist)}, cleaning ${fine(lost.cleaning)}. Strips are planed ${fine(shop.panelOver)} over the ${fine(at.core.thickness)} the panel ends at: no glue-up comes out flat.`,
+    limit: round1(at.core.thickness + shop.panelOver),
     actual: round1(thin.milled.thickness),
     sense: "at least",
     unit: "mm",

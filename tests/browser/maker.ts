@@ -2,7 +2,6 @@ import puppeteer, { Browser, Page } from "puppeteer-core";
 import { inject } from "vitest";
 import { CHROMIUM_FLAGS } from "../../bin/harness.mjs";
 import { readPiece, writePiece } from "../../core/formats/piece-file";
-import { DESKS } from "./server";
 import type { Piece } from "../../core/piece/schema";
 
 /** A maker at a desk: a real Chromium before the real server. */
@@ -18,7 +17,10 @@ let own: string | null = null;
 export const useServer = (address: string) => {
   own = address;
 };
-export const address = () => own ?? inject("addresses")[Number(process.env.VITEST_POOL_ID) % DESKS];
+export const address = () => {
+  const desks = inject("addresses");
+  return own ?? desks[Number(process.env.VITEST_POOL_ID) % desks.length];
+};
 
 export async function sitDown(): Promise<Maker> {
   const browser = await puppeteer.launch({ executablePath: "/usr/bin/chromium", args: CHROMIUM_FLAGS });

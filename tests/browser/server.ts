@@ -1,12 +1,9 @@
 import type { TestProject } from "vitest/node";
 import { loadDemo, serve, startDatabase } from "../../bin/harness.mjs";
 
-/** How many test files run side by side; each has a desk of its own. */
-export const DESKS = 2;
-
 /** The real server on a database of its own with the demo data, one for each of the test files that run side by side. */
 export default async function setup(project: TestProject) {
-  const desks = await Promise.all(Array.from({ length: DESKS }, desk));
+  const desks = await Promise.all(Array.from({ length: Number(project.config.maxWorkers) }, desk));
   project.provide(
     "addresses",
     desks.map(({ server }) => server.address),

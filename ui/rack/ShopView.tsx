@@ -58,7 +58,10 @@ export function ShopView({ shop: first }: { shop: Shop }) {
       | "jointerWidth"
       | "jointerLength"
       | "planerWidth"
-      | "bandsawHeight"
+      | "bladeReach"
+      | "bevelReach"
+      | "sledBase"
+      | "panelOver"
       | "crosscutWidth"
       | "ripLength"
       | "mortiseDepth"
@@ -69,6 +72,42 @@ export function ShopView({ shop: first }: { shop: Shop }) {
       | "widthAllowance"
       | "keepOffcut",
   ) => <LengthField label={label} value={shop[key]} onTake={(value) => take({ [key]: value })} />;
+  /** a machine the shop has or has not: nothing typed means none */
+  const owned = (label: string, key: "bandsawHeight" | "trackSaw" | "routerSled" | "drumSander", usual: number) => (
+    <AutoLengthField
+      label={label}
+      value={shop[key]}
+      auto={usual}
+      none="none here"
+      onTake={(value) => take({ [key]: value })}
+    />
+  );
+  /** a machine of several sizes, or none */
+  const kit = <K extends Record<string, number>>(
+    name: string,
+    value: K | null,
+    usual: K,
+    onTake: (value: K | null) => string | null,
+  ) =>
+    value === null ? (
+      <button className="button" onClick={() => onTake(usual)}>
+        Add a {name}
+      </button>
+    ) : (
+      <div className="flex flex-wrap items-end gap-4">
+        {Object.entries(value).map(([key, each]) => (
+          <LengthField
+            key={key}
+            label={`${name[0].toUpperCase()}${name.slice(1)}, ${key}`}
+            value={each}
+            onTake={(size) => onTake({ ...value, [key]: size })}
+          />
+        ))}
+        <button className="button button-plain" onClick={() => onTake(null)}>
+          Take out
+        </button>
+      </div>
+    );
   return (
     <>
       <TopBar where={<span className="text-white">Shop</span>}>
@@ -118,10 +157,25 @@ export function ShopView({ shop: first }: { shop: Shop }) {
             {size("Jointer width", "jointerWidth")}
             {size("Jointer bed", "jointerLength")}
             {size("Planer width", "planerWidth")}
-            {size("Bandsaw height", "bandsawHeight")}
+            {owned("Bandsaw height", "bandsawHeight", 300)}
+            {size("Blade comes through", "bladeReach")}
+            {size("Tilted to 45°", "bevelReach")}
+            {size("Base of the sled", "sledBase")}
+            {owned("Track saw cuts", "trackSaw", 55)}
             {size("Crosscut saw takes", "crosscutWidth")}
             {size("Longest board ripped", "ripLength")}
             {size("Deepest mortise", "mortiseDepth")}
+            {owned("Router sled takes", "routerSled", 1000)}
+            {owned("Drum sander takes", "drumSander", 800)}
+          </div>
+          <div className="mt-3 flex flex-wrap items-end gap-4">
+            {kit("mitre saw", shop.mitreSaw, { width: 300, height: 90 }, (mitreSaw) => take({ mitreSaw }))}
+            {kit(
+              "driven router",
+              shop.drivenRouter,
+              { length: 1200, width: 800, depth: 100, bit: 60 },
+              (drivenRouter) => take({ drivenRouter }),
+            )}
           </div>
         </section>
         <section>
@@ -188,6 +242,7 @@ export function ShopView({ shop: first }: { shop: Shop }) {
             {size("Saw kerf", "kerf")}
             {size("Jointing an edge", "jointing")}
             {size("Cleaning a face", "cleaning")}
+            {size("Panel strips left thick", "panelOver")}
             {size("Left on length", "lengthAllowance")}
             {size("Left on width", "widthAllowance")}
             {size("Shortest offcut kept", "keepOffcut")}
