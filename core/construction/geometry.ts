@@ -22,6 +22,8 @@ export interface Bearer {
   depth: number;
   /** the side its fasteners sit on */
   inside: 1 | -1;
+  /** what enters it on that side: its middle along the bearer, and how wide a stretch it takes */
+  entered?: { at: number; width: number }[];
 }
 
 /** Where something stands under the top, from above: its middle and its size along x and z. */

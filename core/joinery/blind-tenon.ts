@@ -198,6 +198,6 @@ export function blindTenonCard(joint: BlindTenon): SettingCard {
           ]
         : []),
     ],
-    marked: "Shoulders are marked from the dry-fitted frame, not from this list.",
+    marked: "Parts that are alike are marked together, with a knife: what counts is that they are of one length.",
   };
 }

@@ -46,9 +46,9 @@ describe("cutting cards", () => {
     const flat = cards.filter((card) => card.id.startsWith("flat:")).flatMap((card) => card.rows);
     for (const strip of ["B1", "B7"]) {
       expect(flat.filter((row) => row.to.includes(`strip ${strip}`))).toHaveLength(1);
-      expect(cards.find((card) => card.id === `planer:${plan.geometry.core.thickness + USUAL_SHOP.panelOver}`)!.rows[0].to).toContain(
-        `strip ${strip}`,
-      );
+      expect(
+        cards.find((card) => card.id === `planer:${plan.geometry.core.thickness + USUAL_SHOP.panelOver}`)!.rows[0].to,
+      ).toContain(`strip ${strip}`);
     }
     for (const row of flat) {
       const lane = plan.cutting.milled.find((each) => each.mark === row.from)!;
@@ -102,7 +102,14 @@ describe("milling of the lanes", () => {
     const lanes = millLanes(
       boards,
       new Map(pieces.map((each) => [each.id, each])),
-      [{ name: "Top", kind: "top", laid: plan.panel.laid, thickness: plan.geometry.core.thickness + USUAL_SHOP.panelOver }],
+      [
+        {
+          name: "Top",
+          kind: "top",
+          laid: plan.panel.laid,
+          thickness: plan.geometry.core.thickness + USUAL_SHOP.panelOver,
+        },
+      ],
       USUAL_SHOP,
     );
     expect(

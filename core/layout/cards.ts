@@ -321,7 +321,8 @@ function sizing({ settings, parts, milled, shop }: CardFacts, machine: "table sa
           ? ripToWidth(Math.max(...part.stock.filter(fits).map(({ thickness }) => thickness)), shop)
           : toLength(part.finished, shop);
         const row = rip ? partRow(named, marksOf(parts, part.id, fits), milled) : partRow(named, named.marks, []);
-        return { by, row: by.how ? { ...row, what: `${row.what}, ${by.how}` } : row };
+        const said = [by.how, !rip && part.long > 0 ? `head to the stop, ${mm(part.long)} over at the foot` : ""];
+        return { by, row: { ...row, what: [row.what, ...said].filter(Boolean).join(", ") } };
       });
       const machines = distinct(rows.map(({ by }) => by.machine));
       return machines.map((name, i) => ({

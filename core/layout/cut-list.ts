@@ -16,6 +16,8 @@ export interface Part {
   role: Role;
   make: Make;
   count: number;
+  /** left at the foot until the base stands, mm */
+  long: number;
   /** what shows between its joints */
   shoulder: number;
   finished: { length: number; width: number; thickness: number };
@@ -29,7 +31,7 @@ export interface Part {
   marks: string[];
 }
 
-/** Legs stay this long over their finished length until last, mm: 720 is left at 750. @source common practice */
+/** Legs that stay long have so much at the foot until the base stands, mm: 720 is left at 750. @source common practice */
 const LEG_EXTRA = 30;
 /** Blocks and buttons are sawn from a stick with so much for each cut, mm. @source common practice */
 const SMALL_EXTRA = 10;
@@ -38,7 +40,7 @@ const SMALL_EXTRA = 10;
 export function cutParts(
   parts: readonly AssemblyPart[],
   buttons: { count: number; width: number; tongue: number },
-  asBuilt: Piece["asBuilt"],
+  { asBuilt, choices }: Pick<Piece, "asBuilt" | "choices">,
   shop: Shop,
 ): Part[] {
   const kinds = new Map<string, AssemblyPart[]>();
@@ -56,7 +58,15 @@ export function cutParts(
       thickness: measuredOr(asBuilt, id, "thickness", box.thickness),
     };
     const known = { id, name, letter, role, make, note, shoulder: shape.length, ...(plural ? { plural } : {}) };
-    return { ...known, ...milledOf(role, make, finished, shop), count: same.length, finished, marks: marksOf(same) };
+    const long = role === "leg" && choices.legs === "left-long" ? LEG_EXTRA : 0;
+    return {
+      ...known,
+      long,
+      ...milledOf(role, make, finished, { ...shop, long }),
+      count: same.length,
+      finished,
+      marks: marksOf(same),
+    };
   });
   return buttons.count > 0 ? [...all, buttonPart(buttons, asBuilt, shop)] : all;
 }
@@ -68,10 +78,10 @@ function milledOf(
   role: Role,
   make: Make,
   finished: Part["finished"],
-  shop: Shop,
+  shop: Shop & { long: number },
 ): Pick<Part, "milled" | "rough" | "leaves" | "stock"> {
   const stock = legPieces(make, finished, shop.kerf);
-  const extra = role === "leg" ? LEG_EXTRA : role === "block" || role === "button" ? SMALL_EXTRA : shop.lengthAllowance;
+  const extra = shop.long > 0 ? shop.long : role === "block" || role === "button" ? SMALL_EXTRA : shop.lengthAllowance;
   const milled = { length: finished.length + extra, width: stock[0].width, thickness: stock[0].thickness };
   return {
     stock,
@@ -103,9 +113,10 @@ function buttonPart(
     role: "button",
     make: "solid",
     count,
+    long: 0,
     shoulder: BUTTON.body + tongue,
     finished,
-    ...milledOf("button", "solid", finished, shop),
+    ...milledOf("button", "solid", finished, { ...shop, long: 0 }),
     note: "Sawn from one long strip, drilled and rebated before they are crosscut.",
     marks: Array.from({ length: count }, (_, i) => (count > 1 ? `N${i + 1}` : "N")),
   };
@@ -166,6 +177,6 @@ export function machineSettings(parts: readonly Part[]): MachineSetting[] {
   return [
     ...by("planer", (part) => part.stock.map((each) => each.thickness)),
     ...by("table saw", (part) => part.stock.map((each) => each.width)),
-    ...by("crosscut stop", (part) => [part.finished.length]),
+    ...by("crosscut stop", (part) => [part.finished.length + part.long]),
   ];
 }

@@ -51,6 +51,7 @@ export function freshPiece(name: string, day: string): Piece {
       stages: "all-at-once",
       alignment: "none",
       squeezeOut: "scrape-rubbery",
+      legs: "left-long",
     },
     panels: { top: freshPanel() },
     cutting: freshCutting(),

@@ -163,6 +163,8 @@ export const pieceSchema = v.strictObject({
     stages: choice("glue-up stages", ["all-at-once", "halves"]),
     alignment: choice("alignment", ["none", "loose-tenons", "dowels", "biscuits"]),
     squeezeOut: choice("squeeze-out", ["scrape-rubbery", "wipe-wet", "scrape-dry"]),
+    /** legs are sawn to length at once, or stay long at the foot until the base stands */
+    legs: v.optional(choice("legs", ["left-long", "to-length"]), "left-long"),
   }),
   /** what is composed from boards: the top, and whatever else is a panel, by its name */
   panels: v.objectWithRest({ top: panelSchema }, panelSchema),

@@ -119,9 +119,16 @@ export const PARTS = SHAPE.stage(
   .stage(
     "parts",
     "form",
-    ({ piece, assembled, fasteners, shop }) => [assembled, fasteners.length, piece.joints, piece.asBuilt, shop],
-    (parts, fasteners, { fastening, buttons: { width, tongue } }, asBuilt, shop) =>
-      cutParts(parts, { count: fastening === "button" ? fasteners : 0, width, tongue }, asBuilt, shop),
+    ({ piece, assembled, fasteners, shop }) => [
+      assembled,
+      fasteners.length,
+      piece.joints,
+      piece.asBuilt,
+      piece.choices,
+      shop,
+    ],
+    (parts, fasteners, { fastening, buttons: { width, tongue } }, asBuilt, choices, shop) =>
+      cutParts(parts, { count: fastening === "button" ? fasteners : 0, width, tongue }, { asBuilt, choices }, shop),
   )
   .each(
     "bySection",

@@ -12,6 +12,7 @@ import { topMovement, TopMovement, UNKNOWN_RINGS } from "../movement/year";
 import { firstMoisture } from "../piece/measured";
 import type { Piece } from "../piece/schema";
 import { stepsFor } from "../steps/order";
+import { filledIn } from "../stock/filled";
 import { stripThickness } from "../layout/strip-thickness";
 import { scheduled } from "../steps/schedule";
 import type { RackBoard } from "../stock/board";
@@ -102,6 +103,7 @@ export const WORK = PARTS.stage("adhesive", "glue-up", ({ piece }) => [piece.glu
       const steps = stepsFor({
         ...{ piece, at, parts, adhesive, shop, outOfRoom, stages: glueUp, shelves: [...others.values()] },
         strips: stripThickness(laid, at.core.thickness, shop),
+        filled: filledIn(laid),
         work: (told) => work({ form, at, joints, choices, ...told }),
       });
       return scheduled(steps, day, done);

@@ -20,7 +20,7 @@ export interface OrderInputs {
   at: Standing & Pick<PieceGeometry, "core">;
   parts: readonly Part[];
   /** the base's own steps, once it is told what they wait for */
-  work: (facts: Pick<WorkFacts<never, never>, "thick" | "milled" | "grooved" | "fullHours">) => BaseWork;
+  work: (facts: Pick<WorkFacts<never, never>, "thick" | "milled" | "grooved" | "fullHours" | "long">) => BaseWork;
   /** gluings of the top, and of each shelf */
   stages: readonly GlueStage[];
   shelves: readonly GlueStage[][];
@@ -28,12 +28,14 @@ export interface OrderInputs {
   shop: Shop;
   /** how thick the top's strips are planed before they are glued, mm */
   strips: number;
+  /** boards of the top with knots or checks that stay in it */
+  filled: readonly string[];
   outOfRoom: boolean;
 }
 
 /** Every step the design calls for, each after what it needs; not yet in order. */
 export function stepsFor(inputs: OrderInputs): Step[] {
-  const { piece, at, parts, work, stages, shelves, adhesive, shop, strips, outOfRoom } = inputs;
+  const { piece, at, parts, work, stages, shelves, adhesive, shop, strips, filled, outOfRoom } = inputs;
   const sticks = ["leg", "post", "rail"];
   // blocks and buttons are milled as one strip each
   const pieces = parts
@@ -88,6 +90,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
     milled: ["mill"],
     grooved: fasteningStep(piece, at),
     fullHours: adhesive.fullHours,
+    long: piece.choices.legs === "left-long",
   });
   const shelf = shelfSteps(parts, shelves, at);
   const letIn = shelf.length > 0 && at.seats.some((seat) => seat.letIn > 0);
@@ -129,13 +132,29 @@ export function stepsFor(inputs: OrderInputs): Step[] {
       );
   });
   out.push(...afterEdges(made, made.at(-1)!.id, edges.top).map((each) => step(each)), ...edges.top);
+  if (filled.length > 0)
+    out.push(
+      step({
+        id: "fill",
+        title: "Fill knots and checks of the top",
+        detail: `In ${filled.join(", ")}: loose wood out, epoxy tinted dark, a little proud and warmed until no bubble rises; tape below what goes through.`,
+        parts: [topPart],
+        after: [made.at(-1)!.id],
+        hours: 0.5,
+        wait: TIME.fill,
+        waitFor: "the filling to harden before it is sanded",
+      }),
+    );
   out.push(
     step({
       id: "sand-top",
       title: piece.form.field === "slats" ? "Sand the slats all round" : "Sand the top, both faces",
-      detail: `To ${coats.oily ? "180 or 220" : "150"} grit; raise the grain once.`,
+      detail: `To ${coats.oily ? "180 or 220" : "150"} grit; raise the grain once. Sign and date it below, with the shop’s mark punched in before the first coat.`,
       parts: [topPart],
-      after: [made.at(-1)!.id, ...edges.top.filter(({ id }) => id.endsWith("-after")).map(({ id }) => id)],
+      after: [
+        filled.length > 0 ? "fill" : made.at(-1)!.id,
+        ...edges.top.filter(({ id }) => id.endsWith("-after")).map(({ id }) => id),
+      ],
       hours: TIME.sand,
       caution: "Dust of some species irritates: extraction and a mask.",
     }),
@@ -143,7 +162,12 @@ export function stepsFor(inputs: OrderInputs): Step[] {
   const finished = finishSteps(piece, {
     top: topPart,
     seen: [...base.seen, ...["shelf", "shelf-slat"].filter((kind) => parts.some(({ id }) => id === kind))],
-    closed: [...base.closed, ...edges.base.filter(({ id }) => id === "edges-after").map(({ id }) => id)],
+    // feet are sawn before the first coat: their end grain is sealed with it
+    closed: [
+      ...base.closed,
+      ...base.standing,
+      ...edges.base.filter(({ id }) => id === "edges-after").map(({ id }) => id),
+    ],
     names: new Map(parts.map((part) => [part.id, (part.plural ?? `${part.name}s`).toLowerCase()])),
   });
   out.push(...finished.steps);

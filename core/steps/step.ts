@@ -45,4 +45,5 @@ export const TIME = {
   attach: 1,
   release: 24,
   seam: 24,
+  fill: 24,
 };

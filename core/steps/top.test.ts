@@ -18,7 +18,7 @@ describe("from the glued panel, or the milled slats, to a top that can be sanded
     [
       "breadboards",
       [at("form.ends", "breadboards")],
-      ["flatten", "tongue", "end-boards", "pegs", "fit-ends", "sand-top"],
+      ["flatten", "tongue", "end-mortises", "pegs", "fit-ends", "sand-top"],
     ],
     [
       "breadboards over battens",

@@ -1,10 +1,11 @@
 import type { PieceGeometry } from "../construction/geometry";
 import { isWhole } from "../construction/top/core";
+import { cornerTenon } from "../construction/top/ends";
 import { shapedTop } from "../construction/top/outline";
 import { flattening } from "../layout/strip-thickness";
 import type { Form, Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
-import { fine } from "../verdict/verdict";
+import { fine, mm } from "../verdict/verdict";
 import type { Step } from "./step";
 
 /** What the steps of a top follow from. `strips`: how thick its strips were glued, mm; `last`: the step that leaves the panel glued. */
@@ -165,24 +166,35 @@ function endSteps({ breadboard, field }: Form, before: string): TopStep[] {
         breadboard.joint === "tongue" ? "Cut the tongues on the panel" : "Mortise the panel's ends for loose tenons",
       detail: `${breadboard.tongue} mm long, a third of the thickness; wider tenons where the pegs go.`,
       parts: ["top"],
-      after: [before],
+      after: [before, "end-boards"],
       hours: 2,
-      check: "Tongue slides in its groove by hand.",
+      check: breadboard.joint === "tongue" ? "Tongue slides in its groove by hand." : "",
     },
     {
       id: "end-boards",
-      title: "Groove and mortise the end boards",
-      detail: `Groove, then mortises as deep as the tenons, closed ${breadboard.endGap} mm from each end. Mark the tenons from the panel, never from the list.`,
+      title: breadboard.joint === "tongue" ? "Groove the end boards" : "Joint the end boards’ inner edges",
+      detail:
+        breadboard.joint === "tongue"
+          ? `${breadboard.tongue} mm deep, closed ${breadboard.endGap} mm from each end: the tongue is planed to it.`
+          : "Straight to a hair hollow: they close on the panel’s ends.",
+      parts: ["end-board"],
+      after: ["mill"],
+      hours: 1,
+    },
+    {
+      id: "end-mortises",
+      title: "Mortise the end boards",
+      detail: `As deep as the tenons${breadboard.joint === "tongue" ? "" : " are long"}. Mark their places from the panel, never from the list.`,
       parts: ["end-board"],
       after: ["tongue"],
-      hours: 2,
+      hours: 1,
     },
     {
       id: "pegs",
       title: "Bore for the pegs and lengthen the slots",
       detail: `Through the end board, mark, and bore the tongue ${breadboard.drawOffset} mm nearer the shoulder. Each slot as long and as far set off as Movement gives it.`,
       parts: ["top", "end-board"],
-      after: ["end-boards"],
+      after: ["end-mortises"],
       hours: 1.5,
       check: "The end board slides its travel both ways, dry, with every peg in.",
     },
@@ -199,13 +211,31 @@ function endSteps({ breadboard, field }: Form, before: string): TopStep[] {
   ];
 }
 
-function frameSteps({ frame, field }: Form, before: string): TopStep[] {
+function frameSteps({ top, frame, field }: Form, before: string): TopStep[] {
   const slats = field === "slats";
+  const { length, wide, thin } = cornerTenon(frame, top.thickness);
+  const corners =
+    frame.corners === "tenoned"
+      ? `the ends’ tenons ${fine(thin)} thick, ${mm(wide)} wide and ${mm(length)} long, in the grooves’ plane`
+      : "corners mitred, a spline in each";
   return [
+    ...(slats
+      ? []
+      : [
+          {
+            id: "frame-tongue",
+            title: "Cut the panel’s edges down to its tongue",
+            detail: `Rebate both faces all round until ${fine(thin)} stay in the middle: ${mm(frame.groove - 1)} long at the ends, ${mm(frame.groove)} at the sides.`,
+            parts: ["top"],
+            after: [before, "frame"],
+            hours: 1.5,
+            check: "Slides in the frame’s groove by hand, and keeps its gap at each side.",
+          },
+        ]),
     {
       id: "frame",
       title: "Groove and joint the frame",
-      detail: `${slats ? "The ends’ grooves" : "Grooves"} ${frame.groove} mm deep; corners ${frame.corners}.${slats ? "" : " Finish the panel's edges first: the dry season shows them."}`,
+      detail: `${slats ? "The ends’ grooves" : "Grooves"} ${frame.groove} mm deep and ${fine(thin)} wide; ${corners}.${slats ? "" : " Finish the panel's edges first: the dry season shows them."}`,
       parts: ["frame-long", "frame-end"],
       after: ["mill"],
       hours: 4,
@@ -219,7 +249,7 @@ function frameSteps({ frame, field }: Form, before: string): TopStep[] {
           ? "Glue in the corners only; pin the panel at its middle."
           : "Glue all round, as chosen; see what Movement says.",
       parts: [slats ? "slat" : "top", "frame-long", "frame-end"],
-      after: ["frame", before],
+      after: slats ? ["frame", before] : ["frame-tongue"],
       hours: 1.5,
       wait: 24,
       waitFor: "the frame to cure",

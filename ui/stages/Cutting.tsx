@@ -12,16 +12,11 @@ import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
 import { Buying } from "./Buying";
 import { CutDiagrams, CutTable } from "./CutList";
+import { CuttingChoices } from "./CuttingChoices";
 import { MillingTable } from "./MillingTable";
 import { ServerSearch } from "./ServerSearch";
 import { StageHead } from "./StageHead";
 import { useCuts, useSaw } from "./useCuts";
-
-const SEQUENCES = [
-  { value: "least-waste", name: "Whichever wastes least" },
-  { value: "crosscut-first", name: "Crosscut first, short rips" },
-  { value: "rip-first", name: "Rip whole boards first" },
-] as const;
 
 /** Where everything is cut, by search and by the saw: boards, cards, sizes. */
 export function CuttingStage() {
@@ -122,7 +117,7 @@ export function CuttingStage() {
         }
       />
       <FieldRow>
-        <SequenceChoice />
+        <CuttingChoices />
         <Spoil />
         <Match />
       </FieldRow>
@@ -134,19 +129,6 @@ export function CuttingStage() {
       <Settings />
       <Measured key={piece.asBuilt.length} />
     </>
-  );
-}
-
-function SequenceChoice() {
-  const { piece } = usePiece();
-  const { set } = useSet();
-  return (
-    <Choice
-      label="Order of sawing"
-      value={piece.cutting.sequence}
-      options={SEQUENCES}
-      onTake={(value) => set("Order of sawing", ["cutting", "sequence"], value)}
-    />
   );
 }
 

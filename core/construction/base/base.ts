@@ -62,6 +62,8 @@ export interface WorkFacts<G, J> extends BaseFacts<G, J> {
   /** what is cut in the bearers for the top's fastenings, before they are glued; null where nothing is */
   grooved: Pick<Step, "title" | "detail" | "hours"> | null;
   fullHours: number;
+  /** legs stay long at the foot until the base stands */
+  long: boolean;
 }
 
 export interface Base<G extends PieceGeometry, J extends Omit<Joint, "walls">> {

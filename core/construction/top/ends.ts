@@ -71,6 +71,34 @@ export function inFrame({ form, at }: TopFacts, field: readonly AssemblyPart[]):
   });
 }
 
+/** A frame's corner tenon goes so far into the long sides, at most, and keeps so much of the end's outer edge; its mortise is so much deeper. mm @source common practice */
+const CORNER = { share: 0.6, most: 50, outer: 0.2, deeper: 1 };
+
+/** The tenons at the ends of a frame's short sides, in the plane of its grooves, from an outer shoulder to the groove's floor. */
+export function cornerTenon({ width, groove }: TopFacts["form"]["frame"], thickness: number) {
+  const thin = thickness * TONGUE_SHARE;
+  const low = (thickness - thin) / 2;
+  const length = Math.floor(Math.min(CORNER.most, width * CORNER.share) * 2) / 2;
+  const from = Math.round(width * CORNER.outer);
+  const wide = width - groove - from;
+  const body = (shape: [number, number], at: [number, number]) => ({
+    by: "frame-end+frame-long",
+    shape: { length: shape[0], width: shape[1], thickness: thin },
+    place: { ...HOME, at: [...at, low] as Vec },
+  });
+  const whole = wide > 0 && length > 0;
+  return {
+    ...{ length, from, wide, thin, depth: length + CORNER.deeper },
+    adds: (end: number) => (whole ? [body([length, wide], [-length, from]), body([length, wide], [end, from])] : []),
+    cuts: (side: number) => {
+      const depth = length + CORNER.deeper;
+      return whole
+        ? [body([wide, depth], [from, width - depth]), body([wide, depth], [side - from - wide, width - depth])]
+        : [];
+    },
+  };
+}
+
 export function frameOf({ form, at }: TopFacts): AssemblyPart[] {
   const { top } = at;
   const { width, corners, groove } = form.frame;
@@ -79,6 +107,7 @@ export function frameOf({ form, at }: TopFacts): AssemblyPart[] {
   const grooved = (side: AssemblyPart): AssemblyPart => ({
     ...side,
     cuts: [
+      ...side.cuts,
       {
         by: "top+frame",
         shape: { length: side.shape.length, width: Math.min(width, groove), thickness: thin },
@@ -111,6 +140,7 @@ export function frameOf({ form, at }: TopFacts): AssemblyPart[] {
           : { x: [-1, 0, 0], y: [0, 0, 1], at: [top.length / 2, at.under, -top.width / 2] },
     }),
   );
+  const corner = mitre ? null : cornerTenon(form.frame, top.thickness);
   const endLength = mitre ? top.width : Math.max(1, top.width - 2 * width);
   const ends = [1, -1].map((x, i) =>
     part({
@@ -123,6 +153,8 @@ export function frameOf({ form, at }: TopFacts): AssemblyPart[] {
           : { x: [0, 0, 1], y: [1, 0, 0], at: [-top.length / 2, at.under, -endLength / 2] },
     }),
   );
+  const tenoned = ends.map((end) => (corner ? { ...end, adds: corner.adds(endLength) } : end));
+  const mortised = long.map((side) => (corner ? { ...side, cuts: corner.cuts(top.length) } : side));
   // slats lie free of the long sides
-  return [...(form.field === "slats" ? long : long.map(grooved)), ...ends.map(grooved)];
+  return [...(form.field === "slats" ? mortised : mortised.map(grooved)), ...tenoned.map(grooved)];
 }

@@ -1,3 +1,4 @@
+import type { Bearer } from "../../construction/geometry";
 import { playAlong, slotPlay } from "../../movement/buttons";
 import { FasteningWay, grooveIn } from "./way";
 
@@ -5,6 +6,14 @@ import { FasteningWay, grooveIn } from "./way";
 const GROOVE = { drop: 12, tongue: 9, over: 1 };
 /** A groove stops so far short of the shoulders, mm. @source common practice */
 const STOP = 10;
+
+/** What is left of a bearer between its ends and whatever enters it, each stretch that is long enough for a button. mm */
+function between(from: number, to: number, entered: NonNullable<Bearer["entered"]>): { from: number; to: number }[] {
+  const stops = [...entered].sort((a, b) => a.at - b.at);
+  const starts = [from, ...stops.map(({ at, width }) => at + width / 2 + STOP)];
+  const ends = [...stops.map(({ at, width }) => at - width / 2 - STOP), to];
+  return starts.map((start, i) => ({ from: start, to: ends[i] })).filter((each) => each.to - each.from > 4 * STOP);
+}
 
 /** A wooden block whose tongue slides in a groove along the grain, in a slot across it. */
 export const button: FasteningWay = {
@@ -15,7 +24,7 @@ export const button: FasteningWay = {
       : { dry: slotPlay(buttons), wet: slotPlay(buttons), setOff: 0 },
   prepare: ({ buttons }, { all, across }) => ({
     title: `Groove the ${all} for the buttons`,
-    detail: `${buttons.grooveDepth} mm deep on the inside, ${GROOVE.drop} mm below the edge; slots ${buttons.slotLength} mm long on the ${across}.`,
+    detail: `${GROOVE.tongue + GROOVE.over} mm wide and ${buttons.grooveDepth} mm deep on the inside, ${GROOVE.drop} mm below the edge, stopped ${STOP} mm before every mortise; slots ${buttons.slotLength} mm long on the ${across}. Tongues are ${GROOVE.tongue} mm thick.`,
     hours: 1,
   }),
   attach: ({ buttons }, { along, across }) => ({
@@ -31,7 +40,9 @@ export const button: FasteningWay = {
     };
     const half = bearer.length / 2 - STOP;
     if (bearer.run === "along")
-      return half > 0 && along.length > 0 ? [grooveIn(place, { ...size, from: -half, to: half })] : [];
+      return along.length > 0
+        ? between(-half, half, bearer.entered ?? []).map((stretch) => grooveIn(place, { ...size, ...stretch }))
+        : [];
     return along.map((at) =>
       grooveIn(place, { ...size, from: at - buttons.slotLength / 2, to: at + buttons.slotLength / 2 }),
     );

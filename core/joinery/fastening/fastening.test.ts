@@ -21,8 +21,15 @@ const takenFrom = (plan: Plan, id: string) => {
 };
 
 describe("what a fastening cuts from the rails, by hand (rails 25 thick, 5 in from legs set in by 40, under 28 of top)", () => {
+  it("a groove stops 10 before the mortise of a cross-rail 25 thick in the middle", () => {
+    const grooves = takenFrom(table(), "A2").map(({ least, most }) => [least[0], most[0]]);
+    expect(grooves).toEqual([
+      [expect.closeTo(-775, 6), expect.closeTo(-22.5, 6)],
+      [expect.closeTo(22.5, 6), expect.closeTo(775, 6)],
+    ]);
+  });
   it("buttons: one groove along each long rail, 13 deep on the inside, 12 below its edge", () => {
-    const [groove, ...more] = takenFrom(table(), "A2");
+    const [groove, ...more] = takenFrom(table(at("form.crossRails", 0)), "A2");
     expect(more).toEqual([]);
     // the front rail's inside face lies 425 − 40 − 5 − 25 from the middle; the groove goes 13 toward the front
     expect(groove.least[2]).toBeCloseTo(355, 6);

@@ -25,7 +25,15 @@ describe("the card of settings says what the joint is", () => {
     expect(setting(end, "Mitre the tip")).toMatch(/^45°/);
     expect(setting(cross, "Mitre the tip")).toBeUndefined();
   });
-  it("says what is marked from the work and not from the list", () => expect(long.marked).toMatch(/dry-fitted frame/));
+  it("says truly what is marked from what: rails in pairs, cross-rails from the dry-fitted frame", () => {
+    expect(long.marked).toMatch(/^Rails of a pair are marked together/);
+    expect(cross.marked).toMatch(/from the dry-fitted frame/);
+  });
+  it("a cross-rail's places are measured along the rail, not from a leg", () => {
+    // 1570 between the legs: one in the middle
+    expect(setting(cross, "Lines from a long rail's left shoulder")).toBe("785 mm");
+    expect(cross.lines.map(({ what }) => what).join()).not.toMatch(/leg/);
+  });
   it("a loose tenon has its own length and a mortise in the rail, and no cheeks", () => {
     const [loose] = planOf(tableWith(at("joints.legRail.kind", "loose-tenon"))).cards;
     expect(setting(loose, "Loose tenon")).toMatch(/mm long$/);

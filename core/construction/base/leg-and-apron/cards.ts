@@ -5,9 +5,13 @@ import type { LegRailJoint } from "./joints";
 import type { LegAndApron } from "./place";
 
 /** Gauge and machine settings for a leg-to-rail joint. */
-export function legRailCard(joint: LegRailJoint, { leg, under }: Pick<LegAndApron, "leg" | "under">): SettingCard {
+export function legRailCard(
+  joint: LegRailJoint,
+  { leg, under, crossRails, longRail }: Pick<LegAndApron, "leg" | "under" | "crossRails" | "longRail">,
+): SettingCard {
   // a leg that runs up through the top goes on above its rails
   const above = joint.rail === "cross-rail" ? 0 : leg.length - under;
+  const cross = joint.rail === "cross-rail";
   const loose = joint.kind === "loose-tenon";
   const cut =
     joint.tool.kind === "none"
@@ -15,9 +19,19 @@ export function legRailCard(joint: LegRailJoint, { leg, under }: Pick<LegAndApro
       : `${mm(joint.tool.size)} ${joint.tool.kind === "loose tenon" ? "cutter" : joint.tool.kind}`;
   const lines = [
     {
-      what: "Mortise gauge, from the leg's outer face",
-      setting: `${mm(joint.offset)} and ${mm(joint.offset + joint.thickness)}`,
+      what: cross ? "Mortises beside the line squared down the rail" : "Mortise gauge, from the leg's outer face",
+      setting: cross
+        ? `${mm(joint.thickness / 2)} each side of it`
+        : `${mm(joint.offset)} and ${mm(joint.offset + joint.thickness)}`,
     },
+    ...(cross
+      ? [
+          {
+            what: "Lines from a long rail's left shoulder",
+            setting: crossRails.map(({ x }) => mm(longRail.shoulder / 2 + x)).join(", "),
+          },
+        ]
+      : []),
     { what: "Cutter", setting: cut },
     { what: "Mortise depth", setting: mm(joint.mortiseDepth) },
     {
@@ -54,6 +68,8 @@ export function legRailCard(joint: LegRailJoint, { leg, under }: Pick<LegAndApro
     joint: joint.id,
     title: `${joint.name}, ${joint.count} times`,
     lines,
-    marked: "Shoulders are marked from the dry-fitted frame, not from this list.",
+    marked: cross
+      ? "Shoulders and places are marked from the dry-fitted frame; the list is their guide."
+      : "Rails of a pair are marked together, with a knife: what counts is that both are of one length.",
   };
 }

@@ -3,7 +3,7 @@ import { fine, grade, Level, mm, Remedy, set, Verdict, verdict } from "../../../
 import type { Rule } from "../base";
 import { legBefore, legRailJoint } from "./joints";
 import type { RailFacts as JointFacts } from "./facts";
-import { blockScrews, reach, stoppedTop, twoTenons } from "./rail-rules";
+import { blockScrews, crossRail, reach, stoppedTop, twoTenons } from "./rail-rules";
 
 /** Every rule of the joints of legs and rails. */
 export const LEG_RAIL_RULES: readonly Rule<JointFacts>[] = [
@@ -18,6 +18,7 @@ export const LEG_RAIL_RULES: readonly Rule<JointFacts>[] = [
   stoppedTop,
   reach,
   blockScrews,
+  crossRail,
 ];
 
 function thickness(facts: JointFacts): Verdict {

@@ -133,6 +133,7 @@ function bearersOf({
         run: "along",
         at: side * longRail.z,
         length: longRail.shoulder,
+        ...(crossRails.length > 0 ? { entered: crossRails.map(({ x }) => ({ at: x, width: rail.thickness })) } : {}),
         inside: side > 0 ? -1 : 1,
       },
       {

@@ -1,6 +1,6 @@
 /** What a rail's depth and thickness ask of its joints, and what the shop reaches. */
 import { TENON } from "../../../joinery/blind-tenon";
-import { Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
+import { grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
 import type { RailFacts as JointFacts } from "./facts";
 
 export function twoTenons(facts: JointFacts): Verdict {
@@ -72,6 +72,44 @@ export function reach({ joints, shop }: JointFacts): Verdict {
   });
 }
 
+/** What a screw's point leaves before a face that is seen, mm. @source common practice */
+const SCREW = { behind: 8 };
+/** A stub tenon shorter than this holds a rail by its glue alone, mm. @source common practice */
+const LEAST_STUB = 8;
+
+/** The joint of a cross-rail: long rails are thin, and it is cut in their middle. */
+export function crossRail({ joints, at, form }: JointFacts): Verdict | null {
+  const joint = joints.find((each) => each.rail === "cross-rail");
+  if (!joint) return null;
+  const level = grade(joint.walls.tip, "at least", TENON.wall, TENON.wall / 2);
+  const short = joint.length < LEAST_STUB || joint.tenonWidth < 15;
+  return verdict({
+    id: "joints.cross-rail",
+    stage: "joints",
+    subject: ["cross-rail"],
+    level: short ? "fix" : level,
+    text: short
+      ? `Cross-rails have a tenon of ${mm(joint.length)} by ${mm(joint.tenonWidth)}: too little to hold`
+      : level === "holds"
+        ? `Cross-rails stand ${mm(joint.length)} in the long rails, ${mm(joint.walls.tip)} left behind`
+        : `Only ${mm(joint.walls.tip)} of long rail is left behind the cross-rails’ mortises`,
+    why: `A stub half a rail deep keeps it from twisting; under ${TENON.wall} mm of wood behind it the mortise shows through in dry months. It is never pulled: the top holds the rails together.`,
+    limit: TENON.wall,
+    actual: Math.round(joint.walls.tip * 10) / 10,
+    sense: "at least",
+    unit: "mm",
+    remedies:
+      level === "holds" && !short
+        ? []
+        : [
+            ...(form.apron.thickness < 25
+              ? [set("Make the rails 25 mm thick", ["form", "apron", "thickness"], 25)]
+              : []),
+            ...(at.crossRails.length > 0 ? [set("Leave the cross-rails out", ["form", "crossRails"], 0)] : []),
+          ],
+  });
+}
+
 export function blockScrews({ form, at }: JointFacts): Verdict | null {
   if (!form.cornerBlocks) return null;
   const wood = at.rail.thickness;
@@ -79,10 +117,15 @@ export function blockScrews({ form, at }: JointFacts): Verdict | null {
     id: "joints.blocks",
     stage: "joints",
     subject: ["corner-block"],
-    level: wood >= 18 ? "holds" : "tight",
-    text: wood >= 18 ? "Corner blocks take 40 mm screws" : "A 40 mm screw comes through the rail",
-    why: `Through a 30 mm block it goes 10 mm into a ${mm(wood)} rail, and needs 8 mm behind it; drill before the glue-up, a driver won't reach between the rails.`,
-    limit: 18,
+    level: wood >= 10 + SCREW.behind ? "holds" : wood > 10 ? "tight" : "fix",
+    text:
+      wood >= 10 + SCREW.behind
+        ? "Corner blocks take 40 mm screws"
+        : wood > 10
+          ? `A 40 mm screw leaves ${mm(wood - 10)} of rail before its face`
+          : "A 40 mm screw comes through the rail",
+    why: `Through a 30 mm block it goes 10 mm into a ${mm(wood)} rail, and wants ${SCREW.behind} mm behind it: its point lifts the face. Drill before the glue-up, a driver won't reach between the rails.`,
+    limit: 10 + SCREW.behind,
     actual: wood,
     sense: "at least",
     unit: "mm",

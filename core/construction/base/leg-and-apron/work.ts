@@ -13,6 +13,7 @@ export function legAndApronWork({
   milled,
   grooved,
   fullHours,
+  long,
 }: WorkFacts<LegAndApron, LegAndApronJoint>): BaseWork {
   const out: Step[] = [];
   const joints = railsOf(all);
@@ -44,24 +45,13 @@ export function legAndApronWork({
       title: loose ? "Mortise the rail ends and fit loose tenons" : "Cut and fit the tenons",
       detail: loose
         ? "From the outside faces, same fence as the legs."
-        : "Shoulders first; cheeks planed to fit; mitre the tips.",
+        : `Shoulders first, all of one length together; cheeks a hair full, tried on the first 5 mm of the tip, then planed to fit; far edges chamfered before they are planed, so that nothing chips out.${joints.some(({ mitre }) => mitre > 0) ? " Mitre the tips last." : ""}`,
       parts: [...rails, ...lowKinds],
       after: ["mortise"],
       hours: (4 + form.crossRails + low.length) * 2 * TIME.tenon,
       check: "Each tenon goes in by hand and lifts its leg.",
     }),
   );
-  if (form.crossRails > 0)
-    out.push(
-      step({
-        id: "cross",
-        title: "House the cross-rails in the long rails",
-        detail: "Before the frame is glued: no router reaches it after.",
-        parts: ["long-rail", "cross-rail"],
-        after: milled,
-        hours: 0.5 * form.crossRails,
-      }),
-    );
   if (grooved) out.push(step({ id: "groove", ...grooved, parts: rails, after: milled }));
   if (form.cornerBlocks)
     out.push(
@@ -80,16 +70,29 @@ export function legAndApronWork({
       id: "dry-fit",
       title: "Dry-fit the base",
       detail:
-        "All shoulders closed, diagonals equal. Mark shoulders and cross-rails from the frame." +
+        "All shoulders closed, diagonals equal, a square in every corner." +
+        (form.crossRails > 0 ? " Mark the cross-rails’ shoulders and places from the frame as it stands." : "") +
         (lowKinds.length > 0 && form.leg.taper !== "none"
           ? " Low stretchers are fitted when the legs are tapered: mark their shoulders from the tapered faces."
           : ""),
       parts: ["leg", ...rails, ...(form.leg.taper === "none" ? lowKinds : [])],
-      after: ["tenon", ...(grooved ? ["groove"] : []), ...(form.crossRails ? ["cross"] : [])],
+      after: ["tenon", ...(grooved ? ["groove"] : [])],
       hours: TIME.dryFit,
       check: "Diagonals within 1 mm; tops of legs and rails flush.",
     }),
   );
+  if (form.crossRails > 0)
+    out.push(
+      step({
+        id: "cross",
+        title: "Cut the cross-rails to the frame and mortise the long rails for them",
+        detail: "Before the frame is glued: no router reaches it after.",
+        parts: ["long-rail", "cross-rail"],
+        after: ["dry-fit"],
+        hours: 0.5 * form.crossRails,
+        check: "In the dry frame again: they push no rail apart.",
+      }),
+    );
   if (form.leg.taper !== "none")
     out.push(
       step({
@@ -129,12 +132,14 @@ export function legAndApronWork({
   const shaped = [
     lowKinds.length > 0 && form.leg.taper !== "none" ? "fit-low" : form.leg.taper !== "none" ? "taper" : "dry-fit",
     ...(form.apron.arch > 0 ? ["arch"] : []),
+    ...(form.crossRails > 0 ? ["cross"] : []),
   ];
   out.push(
     step({
       id: "sand-base",
       title: "Plane and sand the base parts",
-      detail: "Inside faces too; keep off the shoulders. Mask the tenons if you finish first.",
+      detail:
+        "Inside faces too; keep off the shoulders. Ease the edges that can’t be reached when the frame is closed. What is finished now is taped where it takes glue: tenons, mortises, shoulders.",
       parts: ["leg", ...rails, ...lowKinds],
       after: shaped,
       hours: 2,
@@ -198,12 +203,10 @@ export function legAndApronWork({
     levelling: [
       step({
         id: "cut-feet",
-        title: "Cut the legs to height and ease the feet",
-        detail: at.through
-          ? "On the flat floor, marked from a block; their heads stay long until the top is in its notches, then they are planed level with it."
-          : "On the flat floor, marked from a block.",
+        title: long ? "Cut the legs to height and ease the feet" : "Level the feet and ease them",
+        detail: `On the flat floor, marked from a block${long ? "" : ": a shaving, no more"}. Chamfer every foot 2 mm, so that it slides and doesn’t split; its end grain is sealed with the first coat.${at.through ? " Their heads stay long until the top is in its notches, then they are planed level with it." : ""}`,
         parts: ["leg"],
-        after: ["glue-base"],
+        after: [form.cornerBlocks ? "screw-blocks" : "glue-base"],
         hours: 0.75,
         check: "No rock on a flat floor.",
       }),

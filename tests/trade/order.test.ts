@@ -1,0 +1,122 @@
+/** The order of work as the one at the bench reads it. */
+import { describe, expect, it } from "vitest";
+import type { Patch } from "../../core/piece/patch";
+import { demoBoard } from "../../core/testing/boards";
+import { at, find, planOf, plainRack, strips, tableWith } from "../../core/testing/plans";
+
+const stepsOf = (...patches: Patch[]) => planOf(tableWith(...patches)).steps;
+const step = (id: string, ...patches: Patch[]) => stepsOf(...patches).find((each) => each.id === id)!;
+const before = (steps: ReturnType<typeof stepsOf>, first: string, then: string) => {
+  const ids = steps.map(({ id }) => id);
+  expect(ids).toContain(first);
+  expect(ids.indexOf(first), `${first} before ${then}`).toBeLessThan(ids.indexOf(then));
+};
+
+describe("2: two schools of a leg's length", () => {
+  const crosscut = (...patches: Patch[]) => {
+    const card = planOf(tableWith(...patches)).cutting.cards.find(
+      ({ id, rows }) => id.startsWith("crosscut stop") && rows.some(({ to }) => to.includes("L1")),
+    )!;
+    return [card.setting, card.rows.find(({ to }) => to.includes("L1"))!.what];
+  };
+  it("left long: the stop stands 30 over, the head against it, and the feet are cut when the base stands", () => {
+    expect(crosscut()).toEqual([752, expect.stringMatching(/head to the stop, 30 mm over at the foot/)]);
+    expect(step("cut-feet").title).toBe("Cut the legs to height and ease the feet");
+  });
+  it("to length: the stop stands at 722 and the feet are only levelled", () => {
+    const set = at("choices.legs", "to-length");
+    expect(crosscut(set)[0]).toBe(722);
+    expect(step("cut-feet", set).title).toBe("Level the feet and ease them");
+  });
+});
+
+describe("3: a framed top can be made", () => {
+  const framed = at("form.ends", "frame");
+  it("the ends have their tenons: 0.6 of a frame 90 wide at each end", () => {
+    const plan = planOf(tableWith(framed, at("form.frame.width", 80), at("form.frame.corners", "tenoned")));
+    const end = plan.parts.find(({ id }) => id === "frame-end")!;
+    // 850 less two sides of 80, and a tenon of 48 at each end
+    expect(end.shoulder).toBe(690);
+    expect(end.finished.length).toBe(690 + 2 * 48);
+    const mitred = planOf(tableWith(framed, at("form.frame.corners", "mitred")));
+    expect(mitred.parts.find(({ id }) => id === "frame-end")!.finished.length).toBe(850);
+  });
+  it("the panel is cut down to a tongue that fits the groove, after the groove is there", () => {
+    const steps = stepsOf(framed);
+    before(steps, "frame", "frame-tongue");
+    before(steps, "frame-tongue", "frame-glue");
+    expect(step("frame-tongue", framed).detail).toMatch(/until 9\.3 mm stay in the middle/);
+    expect(step("frame", framed).detail).toMatch(/9\.3 mm wide/);
+  });
+});
+
+describe("4: corner blocks clear the legs", () => {
+  it.each([60, 75, 90])("of %i, and nothing stands in anything", (section) => {
+    const plan = planOf(tableWith(at("form.cornerBlocks", true), at("form.leg.section", section)));
+    expect(find(plan, "form.fit").level).toBe("holds");
+  });
+});
+
+describe("12: feet are levelled and eased before anything is finished", () => {
+  it.each([[[]], [[at("form.kind", "trestle")]], [[at("form.cornerBlocks", true)]]])("%#", (patches) => {
+    const steps = stepsOf(...patches);
+    before(steps, "cut-feet", "coat-1");
+    expect(steps.find(({ id }) => id === "coat-1")!.after).toContain("cut-feet");
+  });
+});
+
+describe("14: what is marked from something comes after it", () => {
+  it("cross-rails are cut to the dry-fitted frame", () => {
+    before(stepsOf(at("form.crossRails", 1)), "dry-fit", "cross");
+    before(stepsOf(at("form.crossRails", 1)), "cross", "glue-base");
+  });
+  it("a tongue is planed to a groove that is there", () => {
+    const steps = stepsOf(at("form.ends", "breadboards"));
+    before(steps, "end-boards", "tongue");
+    before(steps, "tongue", "end-mortises");
+  });
+});
+
+describe("15: a cross-rail's joint is judged", () => {
+  it("a stub of 12.5 in rails of 25 leaves 11.5", () =>
+    expect(find(planOf(tableWith(at("form.crossRails", 1))), "joints.cross-rail")).toMatchObject({
+      level: "holds",
+      actual: 11.5,
+    }));
+  it("in rails of 12 it is too little to hold, and what mends it is offered", () => {
+    const thin = tableWith(at("form.crossRails", 1), at("form.apron.thickness", 12));
+    const verdict = find(planOf(thin), "joints.cross-rail");
+    expect(verdict.level).toBe("fix");
+    expect(verdict.remedies.map(({ label }) => label)).toContain("Make the rails 25 mm thick");
+  });
+});
+
+describe("26: what every maker does", () => {
+  const said = stepsOf()
+    .map(({ title, detail, check }) => `${title} ${detail} ${check}`)
+    .join("\n");
+  it.each([
+    ["tries a fit on the tenon's tip", /first 5 mm of the tip/],
+    ["chamfers far edges against chip-out", /far edges chamfered/],
+    ["eases what can't be reached later", /Ease the edges that can’t be reached when the frame is closed/],
+    ["masks what takes glue", /taped where it takes glue/],
+    ["dry-fits with square and diagonals", /diagonals equal, a square in every corner/],
+    ["signs, dates and punches the mark", /Sign and date it below, with the shop’s mark punched in/],
+  ])("%s", (_, words) => expect(said).toMatch(words));
+  it("fills knots and checks once the panel is flat, and sands after", () => {
+    const rack = [
+      ...plainRack(),
+      demoBoard({ id: "KN", width: 180, defects: [{ kind: "knot", x: 900, y: 60, length: 30, width: 30 }] }),
+    ];
+    const given = [strips("KN", "B1", "B2", "B3", "B4", "B5", "B6", "B7")].map((list) => [
+      { ...list[0], slide: 100 },
+      ...list.slice(1),
+    ]);
+    const { steps } = planOf(tableWith(at("panels.top.strips", given[0])), rack);
+    const fill = steps.find(({ id }) => id === "fill")!;
+    expect(fill.detail).toMatch(/^In KN:/);
+    before(steps, "flatten", "fill");
+    before(steps, "fill", "sand-top");
+    expect(stepsOf().map(({ id }) => id)).not.toContain("fill");
+  });
+});
