@@ -18,6 +18,13 @@ const rank = { holds: 0, tight: 1, fix: 2 };
 
 /** Tables that go wrong in as many ways as there are rules. */
 const TROUBLE: Patch[][] = [
+  [
+    at("joints.fastening", "oversized"),
+    at("joints.oversized.washer", 25),
+    at("joints.oversized.hole", 17),
+    at("form.apron.thickness", 25),
+  ],
+  [at("joints.fastening", "oversized"), at("form.apron.thickness", 40)],
   [at("form.leg.section", 200), at("form.top.width", 500)],
   [at("form.apron.depth", 160)],
   [at("form.height", 680)],

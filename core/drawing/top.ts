@@ -4,6 +4,7 @@ import type { Plan } from "../plan/derived";
 import type { Piece } from "../piece/schema";
 import { sampleDate } from "../movement/course";
 import { panelProfile } from "../movement/profile";
+import { fixedScrews } from "../movement/fixed";
 import { fixedLine, travelOn } from "../movement/year";
 import { dimension, Item, line, rect, Scene, seedOf, shifted } from "./scene";
 
@@ -323,11 +324,16 @@ function fastenerItems(plan: Plan, piece: Piece, sample: number, bad: (id: strin
         ? piece.joints.slotted.slot + 16
         : 26;
   const size = piece.joints.fastening === "button" ? piece.joints.buttons.width : 22;
-  return plan.fasteners.flatMap((each): Item[] => {
+  const fixed = fixedScrews(piece, plan.geometry).flatMap(({ id, x, z }): Item[] => [
+    { kind: "circle", x, y: -z, r: 8, ink: "hole", id },
+    { kind: "circle", x, y: -z, r: 4, ink: "peg", id },
+  ]);
+  const moving = plan.fasteners.flatMap((each): Item[] => {
     const from = top.width / 2 - each.z;
-    const move = plan.framed
-      ? 0
-      : travelOn(top, Math.max(0, Math.min(top.width, from)), line0, sample) * (from < line0 ? -1 : 1);
+    const move =
+      each.under === "ends"
+        ? 0
+        : travelOn(top, Math.max(0, Math.min(top.width, from)), line0, sample) * (from < line0 ? -1 : 1);
     const ink = bad(each.id) ? "fix" : "hole";
     const label = `${each.id}: ${each.wet.toFixed(1)} mm wet, ${each.dry.toFixed(1)} mm dry`;
     return [
@@ -337,6 +343,7 @@ function fastenerItems(plan: Plan, piece: Piece, sample: number, bad: (id: strin
       { kind: "circle", x: each.x, y: -each.z + move, r: 7, ink: "peg", id: each.id },
     ];
   });
+  return [...fixed, ...moving];
 }
 
 /**

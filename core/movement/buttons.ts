@@ -16,6 +16,8 @@ export interface Fastener {
   run: "along" | "across";
   x: number;
   z: number;
+  /** under the field that moves, or under what stays as long as it is: an end board, a frame */
+  under: "field" | "ends";
   /** outward travel in the dry and the wet month; negative is inward */
   dry: number;
   wet: number;
@@ -34,11 +36,11 @@ export function placeFasteners(
   at: PieceGeometry,
   name: string,
   body: { width: number; spacing: number },
-  travels: (fromFront: number) => { dry: number; wet: number },
+  travels: (fromFront: number, under: Fastener["under"]) => { dry: number; wet: number },
 ): Fastener[] {
   const all = at.bearers.flatMap((bearer) => {
     const aside = bearer.at + bearer.inside * (bearer.thickness / 2 + body.width / 2);
-    return spread(bearer.length, body.spacing).map((place, i): Omit<Fastener, "dry" | "wet"> => ({
+    return spread(bearer.length, body.spacing).map((place, i): Omit<Fastener, "dry" | "wet" | "under"> => ({
       id: `${name}-${bearer.name}-${i + 1}`,
       bearer: bearer.part,
       run: bearer.run,
@@ -46,7 +48,18 @@ export function placeFasteners(
       z: bearer.run === "along" ? aside : place,
     }));
   });
-  return all.map((each) => ({ ...each, ...travels(Math.min(at.top.width, Math.max(0, at.top.width / 2 - each.z))) }));
+  return all.map((each) => {
+    const under = underOf(at, each);
+    return { ...each, under, ...travels(Math.min(at.top.width, Math.max(0, at.top.width / 2 - each.z)), under) };
+  });
+}
+
+/** What lies over a place under the top: its field, from shoulder to shoulder and as wide as it is seen, or what holds its ends. */
+export function underOf({ core, top }: Pick<PieceGeometry, "core" | "top">, { x, z }: { x: number; z: number }) {
+  // a frame is as wide at the sides as at the ends; boards across the ends leave the sides to the field
+  const framed = core.count === 1 && core.width < top.width - 1;
+  const aside = top.width / 2 - (framed ? (top.length - core.shoulder) / 2 : 0);
+  return Math.abs(x) <= core.shoulder / 2 && Math.abs(z) <= aside ? "field" : "ends";
 }
 
 /** What a button has each way on what runs along the top's grain, mm: room to go in before tip or shoulder touches, and tongue to lose before it lets go. */
@@ -67,7 +80,7 @@ export function worstTravel(
   buttons: readonly Fastener[],
   rail: "long" | "across",
 ): { dry: number; wet: number; subject: string[] } {
-  const mine = buttons.filter((each) => (rail === "long") === (each.run === "along"));
+  const mine = buttons.filter((each) => (rail === "long") === (each.run === "along") && each.under === "field");
   const dry = Math.max(0, ...mine.map((each) => -each.dry), ...mine.map((each) => -each.wet));
   const wet = Math.max(0, ...mine.map((each) => each.wet), ...mine.map((each) => each.dry));
   return { dry, wet, subject: mine.map((each) => each.id) };

@@ -3,7 +3,11 @@ import type { JointChoices, Piece } from "../piece/schema";
 import { wayOf } from "../joinery/fastening";
 import type { Play } from "../joinery/fastening/way";
 import { Fastener, FASTENER_WIDTH, placeFasteners, worstTravel } from "./buttons";
+import { fixedScrews } from "./fixed";
 import { fixedLine, TopMovement, travel } from "./year";
+
+/** A fastener this near a screw that is driven tight gives nothing, and its slot would meet the screw, mm. Ours */
+const BESIDE_FIXED = 45;
 
 /** Fasteners for the chosen way of holding the top; a slatted top is screwed down slat by slat instead. */
 export function fastenersFor(
@@ -16,10 +20,13 @@ export function fastenersFor(
   const kind = joints.fastening;
   const width = kind === "button" ? joints.buttons.width : FASTENER_WIDTH;
   const line = fixedLine(choices.fixedLine, at.top.width);
-  // a framed top is held by its frame, which moves along its grain only; the panel in it goes its own way
-  const travels =
-    form.ends === "frame" ? () => ({ dry: 0, wet: 0 }) : (fromFront: number) => travel(top, fromFront, line);
-  return placeFasteners(at, wayOf(joints).names.id, { width, spacing: joints.buttons.spacing }, travels);
+  // what holds the ends of the field moves along its grain only; the field between goes its own way
+  const travels = (fromFront: number, under: Fastener["under"]) =>
+    under === "ends" ? { dry: 0, wet: 0 } : travel(top, fromFront, line);
+  const fixed = fixedScrews(piece, at);
+  return placeFasteners(at, wayOf(joints).names.id, { width, spacing: joints.buttons.spacing }, travels).filter(
+    ({ bearer, z }) => !fixed.some((screw) => screw.bearer === bearer && Math.abs(screw.z - z) < BESIDE_FIXED),
+  );
 }
 
 /** How far a figure-8 plate draws in when it has swung out by `travel`, mm. @source geometry: s − √(s² − y²) */

@@ -8,9 +8,11 @@ import { woodOf, Woods } from "../wood/woods";
 import { LENGTHWISE } from "./breadboard";
 import type { Fastener } from "./buttons";
 import { boardCoefficient } from "./coefficient";
+import { partOver } from "../construction/top/links";
 import { wayOf } from "../joinery/fastening";
 import type { Stiffeners } from "./flat";
 import { Axis, Link, Member, point } from "./restraint";
+import { fixedScrews } from "./fixed";
 import { fixedLine, TopMovement, UNKNOWN_RINGS } from "./year";
 
 export interface GraphFacts {
@@ -70,40 +72,19 @@ export function memberOf(part: AssemblyPart, species: Species, top: Pick<TopMove
   };
 }
 
-/** The screws of a fixed line that lies outside the base: on the bearer nearest to it. */
-function fixedAlong(along: readonly Bearer[], line: number): Link {
-  const nearest = along.reduce((a, b) => (Math.abs(b.at - line) < Math.abs(a.at - line) ? b : a));
-  return {
-    id: "fixed-long",
-    name: "the fixed screws",
-    a: nearest.part,
-    b: "T",
-    kind: "screw",
-    hold: [point(0), null, point(nearest.at)],
-  };
-}
-
 /** The fixed line first, then every fastener with the room it has. */
 function fastenerLinks({ piece, at, fasteners }: GraphFacts): Link[] {
   const kind = piece.joints.fastening;
   const { names, play: playOf } = wayOf(piece.joints);
   const line = at.top.width / 2 - fixedLine(piece.choices.fixedLine, at.top.width);
-  const across = at.bearers.filter((each) => each.run === "across");
-  const along = at.bearers.filter((each) => each.run === "along");
-  const inside = Math.max(...along.map((each) => Math.abs(each.at)), ...across.map((each) => each.length / 2), 0);
-  const fixed: Link[] =
-    kind === "loose" || kind === "screwed"
-      ? []
-      : Math.abs(line) < inside || along.length === 0
-        ? across.map((bearer): Link => ({
-            id: `fixed-${bearer.part}`,
-            name: "the fixed screw",
-            a: bearer.part,
-            b: "T",
-            kind: "screw",
-            hold: [point(bearer.at), null, point(Math.max(-inside, Math.min(inside, line)))],
-          }))
-        : [fixedAlong(along, line)];
+  const fixed = fixedScrews(piece, at).map(({ bearer, x, z, run }): Link => ({
+    id: run === "across" ? `fixed-${bearer}` : "fixed-long",
+    name: run === "across" ? "the fixed screw" : "the fixed screws",
+    a: bearer,
+    b: partOver(piece.form, at, { x, z }),
+    kind: "screw",
+    hold: [point(x), null, point(z)],
+  }));
   const worst = (rail: "long" | "across") => fasteners.filter((each) => (rail === "long") === (each.run === "along"));
   const need = { long: extremes(worst("long")), across: extremes(worst("across")) };
   const places = new Map(at.bearers.map((each) => [each.part, each.at]));
@@ -117,7 +98,7 @@ function fastenerLinks({ piece, at, fasteners }: GraphFacts): Link[] {
       id: each.id,
       name: kind === "screwed" ? "screws driven tight" : names.many.toLowerCase(),
       a: each.bearer,
-      b: "T",
+      b: partOver(piece.form, at, each),
       kind: kind === "screwed" ? "screw" : "slot",
       hold: [null, null, point(each.run === "along" ? atOf(each) : each.z)],
       ...(kind === "screwed" ? {} : { play: { axis: 2, range: finite(range) } }),

@@ -1,6 +1,6 @@
 /** Rules of what lets the top move: fastening, faces, insets, and whatever the graph finds stopped. */
 import { bearersSaid } from "../construction/geometry";
-import { fine, grade, Level, mm, set, Verdict, verdict } from "../verdict/verdict";
+import { fine, grade, Level, listed, mm, set, Verdict, verdict } from "../verdict/verdict";
 import { addDays, firstExtreme, SAMPLE_DAYS } from "./course";
 import { STOP_EVERY } from "./courses";
 import { wayOf } from "../joinery/fastening";
@@ -28,12 +28,13 @@ export const HOLD_RULES: ((facts: MovementFacts) => Verdict | Verdict[] | null)[
   insetsFit,
   stopped,
   delivery,
+  above,
 ];
 
 /** Plates, clips, slots and holes; wooden buttons have rules of their own. */
 function fastened({ piece, at, fasteners, top }: MovementFacts): Verdict[] | null {
   const kind = piece.joints.fastening;
-  if (kind === "button" || kind === "screwed" || fasteners.length === 0 || piece.form.ends === "frame") return null;
+  if (kind === "button" || kind === "screwed" || fasteners.length === 0) return null;
   const names = wayOf(piece.joints).names;
   return fasteningNeeds(piece.joints, fasteners).map(({ rail, need, has, subject }) => {
     const left = Math.min(has.wet - need.wet, has.dry - need.dry);
@@ -52,7 +53,7 @@ function fastened({ piece, at, fasteners, top }: MovementFacts): Verdict[] | nul
           : level === "tight"
             ? `${names.many} ${where} close to ${fine(left)}`
             : `${names.many} ${where} give all year`,
-      why: `The outermost goes ${fine(need.wet)} out and ${fine(need.dry)} in; there it gives ${shown(has.wet)} and ${shown(has.dry)}${has.setOff ? `, set off by ${fine(Math.abs(has.setOff))}` : ""}.`,
+      why: `The outermost goes ${fine(need.wet)} out and ${fine(need.dry)} in; there it gives ${shown(has.wet)} and ${shown(has.dry)}${has.setOff ? `, set off by ${fine(Math.abs(has.setOff))}` : ""}.${kind === "figure-8" ? swung(piece, rail, need) : ""}`,
       limit: round1(Math.max(need.wet, need.dry)),
       actual: round1(Math.min(wetFirst ? has.wet : has.dry, 99)),
       sense: "at least",
@@ -61,6 +62,25 @@ function fastened({ piece, at, fasteners, top }: MovementFacts): Verdict[] | nul
       remedies: level === "holds" ? [] : mendFastening(piece, rail, need),
     });
   });
+}
+
+/** At what angle a figure-8 plate lets the top go, and how it must lie for that. */
+function swung(
+  { joints: { figure8 } }: MovementFacts["piece"],
+  rail: "long" | "across",
+  need: { dry: number; wet: number },
+): string {
+  const lies =
+    rail === "across"
+      ? "square to the rail"
+      : figure8.lengthwise === "along"
+        ? "along the rail"
+        : "square to the rail, where it gives nothing";
+  const most = Math.max(need.dry, need.wet);
+  if (most > figure8.centres)
+    return ` Each lies ${lies}; no angle of a plate ${fine(figure8.centres)} between centres gives that much.`;
+  const angle = Math.round((Math.asin(most / figure8.centres) * 180) / Math.PI);
+  return ` Each lies ${lies} and swings ${angle}° from there, of the ${figure8.swing}° its recess gives.`;
 }
 
 function mendFastening(
@@ -287,6 +307,22 @@ function stopped({ stopped: found, top }: MovementFacts): Verdict[] {
     if (!told.has(joint) && !told.has(moving)) worst.set(joint, stop);
     told.add(joint).add(moving);
   }
+  const slots = [
+    ...new Set(
+      found.filter(({ link, excess }) => link.kind === "slot" && Math.abs(excess) > 0.05).map(({ link }) => link.name),
+    ),
+  ];
+  if (worst.size === 0 && slots.length > 0)
+    return [
+      verdict({
+        id: "movement.stopped",
+        stage: "movement",
+        level: "tight",
+        text: `Only what runs out of room is held: ${listed(slots)}`,
+        why: "Every joint was followed round every loop of the piece: beside these, told by themselves here, what wants to move across the grain finds room, or is short enough to hold.",
+        source: "derived: free growth round each loop adds up to nothing",
+      }),
+    ];
   if (worst.size === 0)
     return [
       verdict({
@@ -352,5 +388,45 @@ function delivery({ top, year, delivered }: MovementFacts): Verdict {
     sense: "at most",
     unit: "%",
     source: "Fick's law with the finish's resistance, see Sources",
+  });
+}
+
+/** Fasteners that stand under what holds the field's ends, and not under the field. */
+function above({ piece, at, fasteners }: MovementFacts): Verdict | null {
+  const { form } = piece;
+  if (fasteners.length === 0 || form.ends === "none" || form.field === "slats") return null;
+  const ends = fasteners.filter(({ under }) => under === "ends");
+  const { many } = wayOf(piece.joints).names;
+  if (form.ends === "frame") {
+    const field = fasteners.length - ends.length;
+    return verdict({
+      id: "movement.above",
+      stage: "movement",
+      subject: fasteners.map(({ id }) => id),
+      level: ends.length === 0 ? "tight" : "holds",
+      text:
+        ends.length === 0
+          ? "Only the floating panel is fastened: the frame hangs on its tongue"
+          : `${ends.length} of ${fasteners.length} hold the frame${field > 0 ? `, ${field} its panel` : ""}`,
+      why: "A frame stays as it is while its panel goes in and out in the grooves: under the frame nothing needs to give, under the panel each must.",
+      remedies: [],
+    });
+  }
+  const overhang = Math.ceil(
+    form.overhang.end + Math.max(0, ...ends.map(({ x }) => Math.abs(x) - at.core.shoulder / 2)) + 20,
+  );
+  return verdict({
+    id: "movement.above",
+    stage: "movement",
+    subject: ends.map(({ id }) => id),
+    level: ends.length > 0 ? "tight" : "holds",
+    text:
+      ends.length > 0 ? `${many} at the ends hold the end boards, not the panel` : `${many} all stand under the panel`,
+    why:
+      ends.length > 0
+        ? "An end board stays as long as it is while the panel goes in and out beside it: a screw there must end short of the tongue, or it pins the panel. What holds the panel stands within its shoulders."
+        : "A screw under an end board would meet the panel’s tongue.",
+    remedies:
+      ends.length > 0 ? [set(`Let the ends stand out ${overhang} mm`, ["form", "overhang", "end"], overhang)] : [],
   });
 }

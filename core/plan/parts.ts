@@ -13,6 +13,7 @@ import {
   surroundingsOf,
   thinnestCourse,
 } from "../movement/courses";
+import { fixedScrews } from "../movement/fixed";
 import { fastenersFor } from "../movement/fastenings";
 import { framedTop, slats, stiffeners } from "../movement/flat";
 import { insetMovements } from "../movement/insets";
@@ -45,6 +46,12 @@ export const PARTS = SHAPE.stage(
     "movement",
     ({ piece, geometry, top }) => [piece.form, piece.joints, piece.choices, geometry, top],
     (form, joints, choices, at, top) => fastenersFor({ form, joints, choices }, at, top),
+  )
+  .stage(
+    "screws",
+    "movement",
+    ({ piece, geometry, fasteners }) => [piece.form, piece.joints, piece.choices, geometry, fasteners],
+    (form, joints, choices, at, fasteners) => ({ fasteners, fixed: fixedScrews({ form, joints, choices }, at) }),
   )
   .stage(
     "joints",
@@ -86,7 +93,7 @@ export const PARTS = SHAPE.stage(
   .items(
     "assembled",
     "form",
-    ({ jointed, geometry, piece, fasteners }) => [jointed, geometry, piece.joints, fasteners],
+    ({ jointed, geometry, piece, screws }) => [jointed, geometry, piece.joints, screws],
     fastened,
   )
   .stage(

@@ -1,5 +1,7 @@
 /** What the chosen fastening asks for: what is cut in the bearers before the base is glued, and how the top goes on. */
-import { bearersSaid, Standing } from "../construction/geometry";
+import { bearersSaid, PieceGeometry, Standing } from "../construction/geometry";
+import { fixedScrews } from "../movement/fixed";
+import { listed } from "../verdict/verdict";
 import { wayOf } from "../joinery/fastening";
 import type { BearerWords } from "../joinery/fastening/way";
 import type { Piece } from "../piece/schema";
@@ -22,10 +24,19 @@ export const fasteningStep = (
 
 /** How the top goes on; slats are screwed down one by one. */
 export function attachStep(
-  { form, joints }: Pick<Piece, "form" | "joints">,
-  at: Standing,
+  piece: Pick<Piece, "form" | "joints" | "choices">,
+  at: Standing & Pick<PieceGeometry, "top">,
 ): Pick<Step, "title" | "detail"> {
-  if (form.field !== "slats") return wayOf(joints).attach(joints, named(at));
+  const { form, joints } = piece;
+  if (form.field !== "slats") {
+    const { title, detail } = wayOf(joints).attach(joints, named(at));
+    const fixed = fixedScrews(piece, at).map(({ bearer }) => bearer);
+    if (fixed.length === 0) return { title, detail };
+    return {
+      title,
+      detail: `First the fixed line: one screw tight up through ${listed(fixed)} where it crosses ${fixed.length > 1 ? "them" : "it"}, or the top wanders. ${detail}`,
+    };
+  }
   return {
     title: "Screw the slats down",
     detail: `${form.slats.gap} mm apart, from spacers, beginning at the middle one.${form.ends === "none" ? "" : " What lies below its ends is screwed at their middles only."}`,

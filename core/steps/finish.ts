@@ -1,4 +1,5 @@
 /** Coats of the finish: on the top and what is finished like it, and on every kind of part that has a finish of its own. */
+import { listed } from "../verdict/verdict";
 import { differing } from "../piece/kinds";
 import type { Piece } from "../piece/schema";
 import { Step, stepOf as step, TIME } from "./step";
@@ -73,6 +74,3 @@ export function finishSteps(
   }
   return { steps, last, cure: Math.max(...finishes.map((finish) => COATS[finish].cure)) };
 }
-
-const listed = (names: readonly string[]) =>
-  names.length < 2 ? names.join("") : `${names.slice(0, -1).join(", ")} and ${names.at(-1)}`;

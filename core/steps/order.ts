@@ -17,7 +17,7 @@ import { topSteps } from "./top";
 
 export interface OrderInputs {
   piece: Piece;
-  at: Standing & Pick<PieceGeometry, "core">;
+  at: Standing & Pick<PieceGeometry, "core" | "top">;
   parts: readonly Part[];
   /** the base's own steps, once it is told what they wait for */
   work: (facts: Pick<WorkFacts<never, never>, "thick" | "milled" | "grooved" | "fullHours" | "long">) => BaseWork;

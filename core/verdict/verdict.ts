@@ -66,6 +66,10 @@ export function set(label: string, path: (string | number)[], value: unknown): R
   return { label, patches: [{ path, value }] };
 }
 
+/** Names in a sentence: "E1, E2 and C". */
+export const listed = (names: readonly string[]) =>
+  names.length < 2 ? names.join("") : `${names.slice(0, -1).join(", ")} and ${names.at(-1)}`;
+
 /** `12.5 mm`, to what a maker can mark. */
 export const mm = (length: number) => `${signed(Math.round(length * 2) / 2)} mm`;
 /** `4.6 mm`, for movement and fits. */

@@ -1,4 +1,5 @@
 /** What the parts of a top hold one another by, and slats their bearers. */
+import { underOf } from "../../movement/buttons";
 import type { Breadboards } from "../../movement/breadboard";
 import type { Stiffeners } from "../../movement/flat";
 import { around, Link, point } from "../../movement/restraint";
@@ -24,6 +25,13 @@ export function topLinks(facts: TopLinkFacts): Link[] {
 /** Marks of the end boards, and of the sides of a frame, as the top numbers them. */
 const endBoardAt = (side: number) => `D${side > 0 ? 2 : 1}`;
 const frameAt = (letter: string, side: number) => `${letter}${side > 0 ? 1 : 2}`;
+
+/** The part over a place under the top: its field, or what holds its ends there. x and z from the middle of the top, mm */
+export function partOver({ ends }: Pick<Form, "ends">, at: PieceGeometry, { x, z }: { x: number; z: number }): string {
+  if (ends === "none" || underOf(at, { x, z }) === "field") return "T";
+  if (ends === "breadboards") return endBoardAt(x);
+  return Math.abs(x) > at.core.shoulder / 2 ? frameAt("G", x) : frameAt("F", z);
+}
 
 function breadboardLinks({ form, at, breadboards }: TopLinkFacts): Link[] {
   const { breadboard: choice } = form;

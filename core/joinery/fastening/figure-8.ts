@@ -9,14 +9,14 @@ export const figure8: FasteningWay = {
       rail === "long" && plate.lengthwise === "across" ? 0 : plate.centres * Math.sin((plate.swing * Math.PI) / 180);
     return { dry: swing, wet: swing, setOff: 0 };
   },
-  prepare: ({ figure8: plate }, { all, along }) => ({
+  prepare: ({ figure8: plate }, { all, along, across }) => ({
     title: `Recess the ${all} for the plates`,
-    detail: `Relieved so that each swings ${plate.swing}° both ways${along ? `; on the ${along} they lie ${plate.lengthwise === "along" ? "along the rail" : "across it"}` : ""}.`,
+    detail: `As deep as a plate is thick, relieved so that each swings ${plate.swing}° both ways: ${along ? `on the ${along} from lying ${plate.lengthwise === "along" ? "along the rail" : "square to it"}, ` : ""}on the ${across} from standing square to the rail.`,
     hours: 1,
   }),
-  attach: () => ({
+  attach: ({ figure8: plate }, { along, across }) => ({
     title: "Attach the top with its plates",
-    detail: "Square to the rail on the day; fixed line marked.",
+    detail: `A plate gives square to its own line, never along it: ${along ? `on the ${along} each lies ${plate.lengthwise === "along" ? "along the rail" : "square to it and holds the top there"}, ` : ""}on the ${across} each stands square to the rail.`,
   }),
   // as deep as the plate is thick and cut to it: marked from the plate
   cuts: () => [],

@@ -3,14 +3,18 @@ import { seenFrom } from "../../assembly/place";
 import type { AssemblyPart } from "../../assembly/part";
 import type { PieceGeometry } from "../../construction/geometry";
 import type { Fastener } from "../../movement/buttons";
+import type { FixedScrew } from "../../movement/fixed";
 import type { JointChoices } from "../../piece/schema";
 import { button } from "./button";
 import { figure8 } from "./figure-8";
 import { loose, oversized, screwed, slotted } from "./screws";
-import type { FasteningWay } from "./way";
+import { CutBody, FasteningWay, holeIn } from "./way";
 import { zClip } from "./z-clip";
 
 export type FasteningKind = JointChoices["fastening"];
+
+/** A screw that is driven tight goes through a hole of its own size, mm. @source common practice */
+const FIXED = { diameter: 5 };
 
 export const WAYS: Record<FasteningKind, FasteningWay> = {
   button,
@@ -30,9 +34,9 @@ export function fastened(
   parts: readonly AssemblyPart[],
   { bearers, under }: Pick<PieceGeometry, "bearers" | "under">,
   joints: JointChoices,
-  fasteners: readonly Fastener[],
+  { fasteners, fixed }: { fasteners: readonly Fastener[]; fixed: readonly FixedScrew[] },
 ): AssemblyPart[] {
-  if (fasteners.length === 0) return [...parts];
+  if (fasteners.length + fixed.length === 0) return [...parts];
   const way = wayOf(joints);
   return parts.map((part) => {
     const bearer = bearers.find((each) => each.part === part.id);
@@ -40,9 +44,16 @@ export function fastened(
     const along = fasteners
       .filter((each) => each.bearer === part.id)
       .map(({ x, z }) => (bearer.run === "along" ? x : z));
-    const cuts = way
-      .cuts(joints, { bearer, under, along })
-      .map(({ shape, place }) => ({ by: "fastening", shape, place: seenFrom(part.place, place) }));
+    const place = { bearer, under, along };
+    const held = fixed
+      .filter((each) => each.bearer === part.id)
+      .map(({ x, z }) => holeIn(place, { ...FIXED, along: bearer.run === "along" ? x : z, from: bearer.depth, to: 0 }));
+    const taken = (by: string, bodies: readonly CutBody[]) =>
+      bodies.map((body) => ({ by, shape: body.shape, place: seenFrom(part.place, body.place) }));
+    const cuts = [
+      ...taken("fastening", along.length > 0 ? way.cuts(joints, place) : []),
+      ...taken("fixed screw", held),
+    ];
     return cuts.length === 0 ? part : { ...part, cuts: [...part.cuts, ...cuts] };
   });
 }

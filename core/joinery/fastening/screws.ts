@@ -2,9 +2,9 @@
 import { FasteningWay, holeIn, shared } from "./way";
 
 /** Where a bearer is deeper, a screw starts from a counterbore that leaves so much of it, mm. @source common practice */
-const LEFT = 30;
+export const COUNTERBORED = 30;
 /** A counterbore is so much wider than the washer in it, mm. @source common practice */
-const ROOM = 2;
+export const WASHER_ROOM = 2;
 
 const attach = () => ({
   title: "Screw the top on",
@@ -41,10 +41,10 @@ export const oversized: FasteningWay = {
   attach,
   cuts: ({ oversized: { hole, washer } }, place) => {
     const { thickness, depth } = place.bearer;
-    const [through, wide] = [Math.min(hole, thickness), Math.min(washer + ROOM, thickness)];
+    const [through, wide] = [Math.min(hole, thickness), Math.min(washer + WASHER_ROOM, thickness)];
     return place.along.flatMap((along) => [
       holeIn(place, { along, diameter: through, from: depth, to: 0 }),
-      ...(depth > LEFT ? [holeIn(place, { along, diameter: wide, from: depth, to: LEFT })] : []),
+      ...(depth > COUNTERBORED ? [holeIn(place, { along, diameter: wide, from: depth, to: COUNTERBORED })] : []),
     ]);
   },
 };

@@ -1,0 +1,32 @@
+/** Where a top that may move is held all the same: screws on its fixed line, without which it would wander. */
+import type { Bearer, PieceGeometry } from "../construction/geometry";
+import type { Piece } from "../piece/schema";
+import { fixedLine } from "./year";
+
+/** A screw driven tight: where it stands from the middle of the top, mm. */
+export interface FixedScrew {
+  id: string;
+  bearer: string;
+  run: Bearer["run"];
+  x: number;
+  z: number;
+}
+
+/** One in each bearer that runs across, where the fixed line crosses it; where none is crossed, one in the middle of the nearest that runs along. */
+export function fixedScrews(
+  { form, joints, choices }: Pick<Piece, "form" | "joints" | "choices">,
+  at: Pick<PieceGeometry, "bearers" | "top">,
+): FixedScrew[] {
+  if (form.field === "slats" || joints.fastening === "loose" || joints.fastening === "screwed") return [];
+  const line = at.top.width / 2 - fixedLine(choices.fixedLine, at.top.width);
+  const across = at.bearers.filter((each) => each.run === "across");
+  const along = at.bearers.filter((each) => each.run === "along");
+  const inside = Math.max(...along.map((each) => Math.abs(each.at)), ...across.map((each) => each.length / 2), 0);
+  if (Math.abs(line) < inside || along.length === 0)
+    return across.map(({ part, name, run, at: x }) => ({
+      ...{ id: `fixed-${name}`, bearer: part, run, x },
+      z: Math.max(-inside, Math.min(inside, line)),
+    }));
+  const nearest = along.reduce((a, b) => (Math.abs(b.at - line) < Math.abs(a.at - line) ? b : a));
+  return [{ id: `fixed-${nearest.name}`, bearer: nearest.part, run: nearest.run, x: 0, z: nearest.at }];
+}
