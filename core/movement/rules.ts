@@ -1,4 +1,5 @@
 import type { MoistureYear } from "../climate/year";
+import type { Acclimatising } from "./acclimatise";
 import { bearersSaid, PieceGeometry } from "../construction/geometry";
 import type { Piece } from "../piece/schema";
 import type { Species } from "../wood/species";
@@ -31,6 +32,7 @@ export interface MovementFacts {
   framed: FramedTop | null;
   insets: readonly InsetMovement[];
   stopped: readonly Stop[];
+  acclimatising: Acclimatising | null;
 }
 
 /** Every rule of the movement stage. */
@@ -174,7 +176,34 @@ function deeper(piece: Piece, wet: number): Remedy[] {
   ];
 }
 
-function acclimatised({ year, top }: MovementFacts): Verdict {
+/** The boards that are chosen say more than what the piece was told of its wood. */
+function boardsOff(
+  { year }: MovementFacts,
+  { boards, days }: Acclimatising,
+  worst: Acclimatising["boards"][number],
+): Verdict {
+  const off = Math.max(worst.moisture - year.wettest.moisture, year.driest.moisture - worst.moisture);
+  const wet = worst.moisture > year.mean;
+  const more = boards.filter(({ id }) => id !== "").length - 1;
+  return verdict({
+    id: "movement.acclimatised",
+    stage: "movement",
+    subject: boards.map(({ id }) => `strip:${id}`),
+    level: off > MOVEMENT_LIMITS.awayFromRoom ? "fix" : "tight",
+    text: `${worst.id} at ${worst.moisture} % is ${wet ? "wetter" : "drier"} than the room ever is${more > 0 ? `, and ${more} more` : ""}`,
+    why: `The room swings from ${round1(year.driest.moisture)} % in ${year.driest.name} to ${round1(year.wettest.moisture)} % in ${year.wettest.name}. Stickered in air like the room’s it gets there in about ${days} days, bare on both faces: the order of work waits for it.`,
+    limit: round1(wet ? year.wettest.moisture : year.driest.moisture),
+    actual: worst.moisture,
+    sense: wet ? "at most" : "at least",
+    unit: "%",
+    source: "each board’s own reading; Fick's law for the days",
+  });
+}
+
+function acclimatised(facts: MovementFacts): Verdict {
+  const { year, top, acclimatising } = facts;
+  const [worst] = acclimatising?.boards.filter(({ id }) => id !== "") ?? [];
+  if (acclimatising && worst) return boardsOff(facts, acclimatising, worst);
   const off = top.start.value - year.mean;
   const inside = top.start.value >= year.driest.moisture && top.start.value <= year.wettest.moisture;
   const level: Level = inside ? "holds" : Math.abs(off) > MOVEMENT_LIMITS.awayFromRoom + 2 ? "fix" : "tight";

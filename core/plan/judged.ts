@@ -14,6 +14,7 @@ import { BUILD_RULES, LOG_RULES } from "../steps/rules";
 import { ONE_PANEL_RULES, PANEL_RULES } from "../stock/rules";
 import { SHELF_RULES } from "../construction/fitting/shelf-rules";
 import { judgedOf, seenAsTop } from "../panels/lens";
+import { WOOD_RULES } from "../wood/unknown-rules";
 import { woodOf } from "../wood/woods";
 import { judge, Judged } from "../verdict/faults";
 import type { Stage } from "../verdict/verdict";
@@ -25,6 +26,7 @@ export const RULE_COUNT: Record<Stage, number> = {
   form:
     FORM_RULES.length +
     FIT_RULES.length +
+    WOOD_RULES.length +
     SHELF_RULES.length +
     BASE_LIST.reduce((sum, each) => sum + each.formRules.length, 0),
   movement: FLAT_RULES.length + HOLD_RULES.length + NOTCH_RULES.length + MOVEMENT_RULES.length,
@@ -73,6 +75,12 @@ export const JUDGED = WORK.stage(
     (clashes, parts, kinds, shop) => judge("form", FIT_RULES, { clashes, parts, kinds, shop }),
   )
   .stage(
+    "woodJudged",
+    "form",
+    ({ piece, ownSpecies }) => [piece.species, piece.kinds, ownSpecies],
+    (species, kinds, own) => judge("form", WOOD_RULES, { species, kinds, own }),
+  )
+  .stage(
     "baseJudged",
     "form",
     ({ baseFacts }) => [baseFacts],
@@ -81,7 +89,7 @@ export const JUDGED = WORK.stage(
   .stage(
     "movementJudged",
     "movement",
-    ({ piece, geometry, species, year, top, fasteners, today, delivered, held, insets, stopped }) => [
+    ({ piece, geometry, species, year, top, fasteners, today, delivered, held, insets, stopped, acclimatising }) => [
       piece,
       geometry,
       species,
@@ -93,10 +101,11 @@ export const JUDGED = WORK.stage(
       held,
       insets,
       stopped,
+      acclimatising,
     ],
-    (piece, at, species, year, top, fasteners, today, delivered, held, insets, stopped) =>
+    (piece, at, species, year, top, fasteners, today, delivered, held, insets, stopped, acclimatising) =>
       judge("movement", [...FLAT_RULES, ...HOLD_RULES, ...NOTCH_RULES, ...MOVEMENT_RULES], {
-        ...{ piece, at, species, year, top, fasteners, today, delivered, insets, stopped },
+        ...{ piece, at, species, year, top, fasteners, today, delivered, insets, stopped, acclimatising },
         ...held,
       }),
   )
@@ -201,6 +210,7 @@ export const allJudged = (at: Values): Judged[] =>
     at.baseJudged,
     at.formJudged,
     at.fitJudged,
+    at.woodJudged,
     at.shelfJudged,
     at.movementJudged,
     at.jointsJudged,

@@ -17,7 +17,8 @@ import type { LaidStrip } from "../stock/rules";
 import type { Shop } from "../piece/shop";
 import type { RackBoard } from "../stock/board";
 import { stageList } from "../stages";
-import { findSpecies, SPECIES } from "../wood/species";
+import { findSpecies } from "../wood/species";
+import { STAND_IN } from "../wood/unknown-rules";
 import { woodOf, Woods, woodsOf } from "../wood/woods";
 import type { PlanInputs } from "./inputs";
 
@@ -29,7 +30,7 @@ export const SHAPE = stageList<PlanInputs>()
     "species",
     "form",
     ({ piece, ownSpecies }) => [piece.species, ownSpecies],
-    (id, own) => findSpecies(id, own) ?? SPECIES[0],
+    (id, own) => findSpecies(id, own) ?? STAND_IN,
   )
   .stage(
     "woods",

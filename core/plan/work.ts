@@ -7,6 +7,7 @@ import { cuttingStage } from "../layout/stage";
 import { Learned, learned } from "../learning/offers";
 import { boardCoefficient } from "../movement/coefficient";
 import { Course, sampleOn } from "../movement/course";
+import { acclimatisingOf } from "../movement/acclimatise";
 import { courseOfTop } from "../movement/courses";
 import { topMovement, TopMovement, UNKNOWN_RINGS } from "../movement/year";
 import { firstMoisture } from "../piece/measured";
@@ -82,10 +83,25 @@ export const WORK = PARTS.stage("adhesive", "glue-up", ({ piece }) => [piece.glu
         ],
       }),
   )
+  // boards that are chosen, by their own readings; a piece whose boards are not is judged by what it says of its wood
+  .stage(
+    "acclimatising",
+    "movement",
+    ({ lay, cutting, start, surroundings, roomAir, piece }) => [
+      lay.laid,
+      cutting.boards,
+      start.value,
+      surroundings,
+      roomAir,
+      piece.day,
+    ],
+    (laid, cuts, value, around, room, day) => acclimatisingOf(boardsUsed(laid, cuts, value), around, room, day),
+    null,
+  )
   .stage(
     "steps",
     "build",
-    ({ piece, geometry, parts, joints, glueUp, otherGlue, adhesive, shop, lay, start, year }) => [
+    ({ piece, geometry, parts, joints, glueUp, otherGlue, adhesive, shop, lay, acclimatising }) => [
       piece,
       geometry,
       parts,
@@ -95,13 +111,13 @@ export const WORK = PARTS.stage("adhesive", "glue-up", ({ piece }) => [piece.glu
       adhesive,
       shop,
       lay.laid,
-      start.value < year.driest.moisture || start.value > year.wettest.moisture,
+      acclimatising,
     ],
-    (piece, at, parts, joints, glueUp, others, adhesive, shop, laid, outOfRoom) => {
+    (piece, at, parts, joints, glueUp, others, adhesive, shop, laid, acclimatising) => {
       const { form, joints: choices, day, done } = piece;
       const work = baseOf(form.kind).work;
       const steps = stepsFor({
-        ...{ piece, at, parts, adhesive, shop, outOfRoom, stages: glueUp, shelves: [...others.values()] },
+        ...{ piece, at, parts, adhesive, shop, acclimatising, stages: glueUp, shelves: [...others.values()] },
         strips: stripThickness(laid, at.core.thickness, shop),
         filled: filledIn(laid),
         work: (told) => work({ form, at, joints, choices, ...told }),
@@ -193,4 +209,20 @@ function learnedFrom({ log, fitted, top, course, rack, species }: LearnedFacts):
   };
   const whole = top.strips.reduce((sum, strip) => sum + ofBoard(strip.board) * strip.width, 0) / top.width;
   return learned({ log, fitted }, top, course, rack, (id) => (id === null ? whole : ofBoard(id)));
+}
+
+/** Thickness of a board that is not chosen yet, mm. @source common practice */
+const UNCHOSEN = 32;
+
+/** Boards a piece is cut from that are still whole, each once, and the wood whose moisture the piece speaks of. */
+function boardsUsed(
+  laid: readonly { board: RackBoard }[],
+  cuts: readonly { board: Pick<RackBoard, "id" | "moisture" | "thickness">; sawn: boolean }[],
+  moisture: number,
+): Pick<RackBoard, "id" | "moisture" | "thickness">[] {
+  const sawn = new Set(cuts.filter((cut) => cut.sawn).map((cut) => cut.board.id));
+  const used = new Map([...laid, ...cuts].map(({ board }) => [board.id, board]));
+  const whole = [...used.values()].filter(({ id }) => !sawn.has(id));
+  const thickness = Math.max(0, ...whole.map((board) => board.thickness)) || UNCHOSEN;
+  return used.size > 0 && whole.length === 0 ? [] : [...whole, { id: "", moisture, thickness }];
 }

@@ -4,6 +4,7 @@ import type { Adhesive } from "../glueup/adhesives";
 import type { BaseWork, WorkFacts } from "../construction/base/base";
 import type { PieceGeometry, Standing } from "../construction/geometry";
 import { SEAM_OVER } from "../layout/strip-thickness";
+import type { Acclimatising } from "../movement/acclimatise";
 import type { Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import { fine } from "../verdict/verdict";
@@ -14,6 +15,9 @@ import { COATS, finishSteps } from "./finish";
 import { roundShelf, shelfOnStretchers, shelfSteps } from "./shelf";
 import { attachStep, fasteningStep } from "./fastening";
 import { topSteps } from "./top";
+
+/** From here on the inside of a board dries weeks behind its face, mm. @source common practice */
+const THICK_STOCK = 50;
 
 export interface OrderInputs {
   piece: Piece;
@@ -30,12 +34,12 @@ export interface OrderInputs {
   strips: number;
   /** boards of the top with knots or checks that stay in it */
   filled: readonly string[];
-  outOfRoom: boolean;
+  acclimatising: Acclimatising | null;
 }
 
 /** Every step the design calls for, each after what it needs; not yet in order. */
 export function stepsFor(inputs: OrderInputs): Step[] {
-  const { piece, at, parts, work, stages, shelves, adhesive, shop, strips, filled, outOfRoom } = inputs;
+  const { piece, at, parts, work, stages, shelves, adhesive, shop, strips, filled, acclimatising } = inputs;
   const sticks = ["leg", "post", "rail"];
   // blocks and buttons are milled as one strip each
   const pieces = parts
@@ -46,18 +50,23 @@ export function stepsFor(inputs: OrderInputs): Step[] {
   const topPart = piece.form.field === "slats" ? "slat" : "top";
   const out: Step[] = [];
 
-  if (outOfRoom)
+  if (acclimatising) {
+    const { boards, days, from, to } = acclimatising;
+    const named = boards.map(({ id }) => id).filter(Boolean);
+    const thick = Math.max(...boards.map(({ thickness }) => thickness));
     out.push(
       step({
         id: "acclimatise",
         title: "Sticker the boards in air like the room's",
-        detail: `Until the meter reads what Movement asks for; measure two boards a week.`,
+        detail: `${named.length > 0 ? `${named.slice(0, 6).join(", ")}${named.length > 6 ? ` and ${named.length - 6} more` : ""}: ` : ""}until the meter reads ${from.toFixed(1)} to ${to.toFixed(1)} %, about ${days} days from ${boards[0].moisture} %. Measure two a week${thick >= THICK_STOCK ? "; thick stock inside a fresh cut, its face dries first" : ""}.`,
         hours: 0.5,
-        wait: TIME.acclimatise,
+        wait: days * 24,
         waitFor: "acclimatising",
+        caution: "Sawdust that clings and rusts the saw says the wood is wet, whatever a meter reads at its face.",
       }),
     );
-  const first = outOfRoom ? ["acclimatise"] : [];
+  }
+  const first = acclimatising ? ["acclimatise"] : [];
   out.push(
     step({
       id: "rough-cut",

@@ -31,7 +31,6 @@ export const stepOf = (given: Partial<Step> & Pick<Step, "id" | "title" | "detai
 
 /** Hours a job takes, and waits. @source common practice; the maker's own record will replace them */
 export const TIME = {
-  acclimatise: 7 * 24,
   mill: 0.35,
   mortise: 0.25,
   tenon: 0.3,
