@@ -18,6 +18,7 @@ const rank = { holds: 0, tight: 1, fix: 2 };
 
 /** Tables that go wrong in as many ways as there are rules. */
 const TROUBLE: Patch[][] = [
+  [at("form.overhang.side", 300)],
   [
     at("joints.fastening", "oversized"),
     at("joints.oversized.washer", 25),
@@ -222,7 +223,7 @@ const ELSEWHERE: [string, () => Plan][] = [
     "form.top-weight",
     () => planOf(tableWith(at("form.top.length", 3000), at("form.top.width", 1200), at("form.top.thickness", 45))),
   ],
-  ["movement.overhang", () => planOf(tableWith(at("form.overhang.side", 12)))],
+  ["movement.overhang", () => planOf(tableWith(at("form.overhang.side", 4)))],
   [
     "cutting.saws",
     () =>

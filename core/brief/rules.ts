@@ -32,7 +32,7 @@ export function useProposal(proposal: TableProposal): Remedy {
 function sideClearance({ brief, form }: BriefFacts) {
   return clearance(
     "side",
-    "behind the chairs",
+    "from the table's side",
     clearances(brief.room, form.top.length, form.top.width).side,
     brief,
     "width",
@@ -42,7 +42,7 @@ function sideClearance({ brief, form }: BriefFacts) {
 function endClearance({ brief, form }: BriefFacts) {
   return clearance(
     "end",
-    "at the ends",
+    "from its ends",
     clearances(brief.room, form.top.length, form.top.width).end,
     brief,
     "length",
@@ -68,8 +68,8 @@ function clearance(
     text: have < 0 ? `The table is ${mm(-2 * have)} larger than the room` : `${mm(have)} ${where} to the wall`,
     why:
       have >= PEOPLE.walkBehind
-        ? `Enough to walk behind someone seated: ${mm(PEOPLE.walkBehind)}.`
-        : `${mm(PEOPLE.getUp)} to get up, ${mm(PEOPLE.walkBehind)} to walk behind.`,
+        ? `Measured from the table's edge, chair and all: enough to walk behind someone seated, ${mm(PEOPLE.walkBehind)}.`
+        : `Measured from the table's edge, chair and all: ${mm(PEOPLE.getUp)} to get up, ${mm(PEOPLE.walkBehind)} to walk behind.`,
     limit: PEOPLE.getUp,
     actual: Math.round(have),
     sense: "at least",
@@ -157,19 +157,29 @@ function tuckedSeats({ brief, form, between }: BriefFacts): Verdict | null {
 }
 
 function throughTheRoom({ brief, form }: BriefFacts): Verdict {
-  const diagonal = Math.hypot(form.top.length, form.height);
-  const fits = diagonal <= brief.room.height || form.top.length <= brief.room.length;
+  const { room } = brief;
+  const onEnd = Math.hypot(form.top.length, form.height);
+  const flat = Math.hypot(form.top.length, form.top.width);
+  const upright = onEnd <= room.height;
+  const turns = flat <= Math.min(room.length, room.width);
+  const lies = form.top.length <= Math.max(room.length, room.width);
   return verdict({
     id: "brief.turning",
     stage: "brief",
     subject: ["top"],
-    level: fits ? "holds" : "fix",
-    text: fits ? "The table can be turned in the room" : "The table can't be brought upright in this room",
-    why: `On end it needs ${mm(diagonal)} from corner to corner; the ceiling is at ${mm(brief.room.height)}${diagonal > brief.room.height ? ", so carry it flat" : ""}.`,
-    limit: brief.room.height,
-    actual: Math.round(diagonal),
+    level: upright || turns ? "holds" : lies ? "tight" : "fix",
+    text: upright
+      ? "The table can be stood on end in this room"
+      : turns
+        ? "The table can be turned flat, but not stood on end"
+        : lies
+          ? "The table comes in one way round: it can be neither turned nor stood on end"
+          : "The table is longer than the room",
+    why: `On end it needs ${mm(onEnd)} from corner to corner under a ceiling of ${mm(room.height)}; lying flat it turns within ${mm(flat)}.`,
+    limit: room.height,
+    actual: Math.round(onEnd),
     sense: "at most",
     unit: "mm",
-    source: "derived: the diagonal of the side view",
+    source: "derived: the diagonals of the side view and of the plan",
   });
 }

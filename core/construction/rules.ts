@@ -59,15 +59,22 @@ function topThickness({ at, form }: FormFacts) {
 
 function sideOverhang({ form, at }: FormFacts) {
   if (at.through) return null;
-  return usualRange(
+  const judged = usualRange(
     "form.side-overhang",
     "top",
     "Side overhang",
     form.overhang.side,
     usual(form).overhang,
     ["form", "overhang", "side"],
-    { low: "Nothing is left when the top shrinks in the dry month.", high: "A lean on the edge lifts the far side." },
+    {
+      low: "Nothing is left when the top shrinks in the dry month.",
+      high: "The base looks small below it; what a lean on the edge does is judged by weight and lever.",
+    },
   );
+  // a wide edge is a matter of looks: whether it tips is another rule's
+  return form.overhang.side > usual(form).overhang.high && judged.level === "fix"
+    ? { ...judged, level: "tight" as const }
+    : judged;
 }
 
 function endOverhang({ form, at }: FormFacts): Verdict | null {
@@ -84,7 +91,7 @@ function endOverhang({ form, at }: FormFacts): Verdict | null {
         ? `End overhang of ${mm(form.overhang.end)} sits well`
         : form.overhang.end < 20
           ? `An end overhang of ${mm(form.overhang.end)} shows every error`
-          : `An end overhang of ${mm(form.overhang.end)} tips and sags`,
+          : `An end overhang of ${mm(form.overhang.end)} sags in time`,
     why: "Common practice is 25 to 50 mm, up to 300 mm where a chair sits at the head.",
     limit: most,
     actual: form.overhang.end,

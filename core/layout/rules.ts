@@ -1,3 +1,6 @@
+import type { Make } from "../assembly/sort";
+import type { Board } from "../stock/board";
+import { thickestLeg } from "./leg-stock";
 import type { Shop } from "../piece/shop";
 import { BED_TIMES, SHORTEST_FED } from "../stock/milling-plan";
 import { grade, mm, set, Verdict, verdict } from "../verdict/verdict";
@@ -9,7 +12,17 @@ export interface CuttingFacts extends CuttingStage {
   piece: Piece;
   parts: readonly Part[];
   shop: Shop;
+  /** boards of the legs' wood that nothing else has */
+  rack: readonly Board[];
 }
+
+/** Ways to make a leg, as they are offered. */
+const MADE_OF: [Make, string][] = [
+  ["solid", "Use solid legs"],
+  ["laminated", "Glue legs from two leaves"],
+  ["core-faces", "Make legs of a core with four faces"],
+  ["diagonal", "Saw legs at 45° from two boards"],
+];
 
 const LEG_TEXT = {
   solid: "Legs come solid from the rack",
@@ -138,7 +151,7 @@ function spoiledPieces({ piece, placed, missing }: CuttingFacts): Verdict | null
   });
 }
 
-function legStock({ piece, parts, missing, placed }: CuttingFacts): Verdict | null {
+function legStock({ piece, parts, missing, placed, rack, shop }: CuttingFacts): Verdict | null {
   const leg = parts.find((part) => part.id === "leg");
   const lacking = missing.filter((each) => each.part === "leg").length;
   if (!leg || (lacking === 0 && placed.every((each) => each.piece.part !== "leg"))) return null;
@@ -155,13 +168,12 @@ function legStock({ piece, parts, missing, placed }: CuttingFacts): Verdict | nu
       ? `A solid leg needs ${mm(leg.finished.thickness)} after milling.`
       : `They need ${[...new Set(leg.stock.map((each) => mm(each.thickness)))].join(" and ")} after milling.`,
     remedies: lacking
-      ? [
-          set(
-            solid ? "Glue legs from two leaves" : "Use solid legs",
-            ["form", "leg", "make"],
-            solid ? "laminated" : "solid",
-          ),
-        ]
+      ? MADE_OF.filter(
+          ([make]) =>
+            make !== piece.form.leg.make &&
+            (thickestLeg(make, rack, leg.rough.length, shop)?.section ?? 0) >=
+              Math.max(leg.finished.width, leg.finished.thickness),
+        ).map(([make, label]) => set(label, ["form", "leg", "make"], make))
       : [],
   });
 }

@@ -1,5 +1,4 @@
 /** How long boards stand stickered before they are milled: until they are what the room will make of them, by the plan's own diffusion. */
-import type { MoistureYear } from "../climate/year";
 import { moistureCourse, SAMPLE_DAYS } from "./course";
 import type { RoomAir, Surroundings } from "./courses";
 import { findFilm } from "./finish";

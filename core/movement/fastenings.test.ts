@@ -6,7 +6,7 @@ import { worstTravel } from "./buttons";
 import { wayOf } from "../joinery/fastening";
 import { LEAST_CLIP } from "../joinery/fastening/z-clip";
 import type { JointChoices } from "../piece/schema";
-import { fasteningNeeds, pullIn } from "./fastenings";
+import { pullIn } from "./fastenings";
 
 const joints = (fastening: ReturnType<typeof freshPiece>["joints"]["fastening"], more: object = {}) => ({
   ...freshPiece("t", "2026-11-23").joints,

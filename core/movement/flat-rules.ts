@@ -132,7 +132,7 @@ function endBoardLength({ piece, breadboards, slats, top, at }: MovementFacts): 
     remedies:
       wet < -FLAT_LIMITS.shy
         ? [set("Leave them long", ["form", "breadboard", "school"], "long")]
-        : dry > FLAT_LIMITS.proud && school === "long"
+        : dry > FLAT_LIMITS.proud && school === "long" && (dry - wet) / 2 <= FLAT_LIMITS.shy
           ? [set("Make them flush at mid-season", ["form", "breadboard", "school"], "flush-mid")]
           : [],
   });

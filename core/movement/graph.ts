@@ -1,6 +1,6 @@
 /** The piece as a graph of what holds what: one member a part, one link a joint, straight from its parts and what bears its top. */
 import type { AssemblyPart } from "../assembly/part";
-import type { Bearer, PieceGeometry } from "../construction/geometry";
+import type { PieceGeometry } from "../construction/geometry";
 import type { Piece } from "../piece/schema";
 import { set } from "../verdict/verdict";
 import type { Species } from "../wood/species";

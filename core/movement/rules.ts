@@ -15,7 +15,7 @@ import { LINEAR_RANGE, SATURATION } from "./width";
 import type { TopMovement } from "./year";
 
 /** @source common practice, save where said */
-export const MOVEMENT_LIMITS = { readingAge: 30, awayFromRoom: 2, cup: 0.5, square: 1, edgeLeft: 15 };
+export const MOVEMENT_LIMITS = { readingAge: 30, awayFromRoom: 2, cup: 0.5, square: 1, edgeLeft: 5 };
 
 export interface MovementFacts {
   piece: Piece;
@@ -253,19 +253,25 @@ function overhangLeft({ piece, top, at }: MovementFacts): Verdict | null {
   if (at.through) return null;
   const loss = piece.form.field === "slats" || piece.form.ends === "frame" ? 0 : Math.min(0, top.dry.change);
   const left = piece.form.overhang.side + loss / (piece.choices.fixedLine === "centre" ? 2 : 1);
+  const enough = Math.ceil((piece.form.overhang.side + MOVEMENT_LIMITS.edgeLeft - left + 1) / 5) * 5;
   return verdict({
     id: "movement.overhang",
     stage: "movement",
     subject: ["top"],
-    level: grade(left, "at least", MOVEMENT_LIMITS.edgeLeft, 5),
-    text: `Side overhang is ${fine(left)} at its least, in ${top.dry.name}`,
-    why: `From ${fine(piece.form.overhang.side)} today; under ${MOVEMENT_LIMITS.edgeLeft} mm the legs begin to show past the edge.`,
+    level: grade(left, "at least", MOVEMENT_LIMITS.edgeLeft, 0),
+    text:
+      left < 0
+        ? `What stands below shows ${fine(-left)} past the edge in ${top.dry.name}`
+        : `Side overhang is ${fine(left)} at its least, in ${top.dry.name}`,
+    why: `From ${fine(piece.form.overhang.side)} today; under ${MOVEMENT_LIMITS.edgeLeft} mm every small error shows, under nothing the base stands past the edge.`,
     limit: MOVEMENT_LIMITS.edgeLeft,
     actual: round1(left),
     sense: "at least",
     unit: "mm",
     remedies:
-      left >= MOVEMENT_LIMITS.edgeLeft ? [] : [set("Set the side overhang to 35 mm", ["form", "overhang", "side"], 35)],
+      left >= MOVEMENT_LIMITS.edgeLeft
+        ? []
+        : [set(`Set the side overhang to ${enough} mm`, ["form", "overhang", "side"], enough)],
   });
 }
 

@@ -176,8 +176,12 @@ export const JUDGED = WORK.stage(
   .stage(
     "cuttingJudged",
     "cutting",
-    ({ piece, parts, cutting, shop }) => [piece, parts, cutting, shop],
-    (piece, parts, cutting, shop) => judge("cutting", CUTTING_RULES, { piece, parts, ...cutting, shop }),
+    ({ piece, parts, cutting, shop, rack, species, woods }) => [piece, parts, cutting, shop, rack, species, woods],
+    (piece, parts, cutting, shop, boards, species, woods) =>
+      judge("cutting", CUTTING_RULES, {
+        ...{ piece, parts, ...cutting, shop },
+        rack: boards.filter((board) => board.species === woodOf(woods, "leg", species).id && board.reservedBy === null),
+      }),
   )
   .stage(
     "buildJudged",

@@ -1,6 +1,7 @@
 import type { LogEntry, Piece } from "../piece/schema";
 import { Learned, taken } from "../learning/offers";
 import type { MoistureYear } from "../climate/year";
+import { addDays } from "../movement/course";
 import type { TopMovement } from "../movement/year";
 import { fine, Level, set, Verdict, verdict } from "../verdict/verdict";
 import type { DatedStep } from "./step";
@@ -14,8 +15,12 @@ export interface BuildFacts {
 /** Every rule of the build stage. */
 export const BUILD_RULES: ((facts: BuildFacts) => Verdict | null)[] = [deadline, cautions, buildDay];
 
+/** What is promised lies so many days after the last step, and no fewer than five. @source common practice: a week for what goes wrong */
+const SPARE = 7;
+
 function deadline({ piece, steps }: BuildFacts): Verdict {
   const ready = steps.at(-1)!.ready;
+  const spare = addDays(ready, SPARE);
   const by = piece.brief.deadline;
   const days = by ? Math.round((Date.parse(by) - Date.parse(ready)) / 86400000) : null;
   const level: Level = days === null ? "tight" : days < 0 ? "fix" : days < 5 ? "tight" : "holds";
@@ -39,7 +44,7 @@ function deadline({ piece, steps }: BuildFacts): Verdict {
       days !== null && days < 0 && (piece.finish === "oil" || piece.finish === "varnish")
         ? [set("Use an oil-wax finish", ["finish"], "oil-wax")]
         : days === null
-          ? [set(`Promise it for ${ready}`, ["brief", "deadline"], ready)]
+          ? [set(`Promise it for ${spare}`, ["brief", "deadline"], spare)]
           : [],
   });
 }

@@ -1,18 +1,22 @@
 "use client";
+import type { ReactNode } from "react";
 import { fractions } from "../frame/fractions";
 import { isFault } from "../../core/verdict/faults";
+import type { TriedRemedy } from "../../core/tried";
 import type { Stage, Verdict } from "../../core/verdict/verdict";
 import { worstFirst } from "../../core/verdict/verdict";
 import { useUnit } from "../frame/unit";
 import { useLit } from "../piece/lit";
 import { usePiece } from "../piece/PieceProvider";
 import { TakeBack } from "../piece/TakeBack";
+import { useTried } from "./useTried";
 import { levelColour, Sign } from "./Sign";
 
 /** Every verdict of this stage, worst first, with its numbers, its source and what mends it. */
 export function MeasureTwice({ stage }: { stage: Stage }) {
   const { plan, edit } = usePiece();
   const verdicts = worstFirst(plan.verdicts.filter((each) => each.stage === stage));
+  const tried = useTried(verdicts);
   const count = (level: Verdict["level"]) => verdicts.filter((each) => each.level === level).length;
   const counts = [
     [count("fix"), "to fix"],
@@ -32,7 +36,8 @@ export function MeasureTwice({ stage }: { stage: Stage }) {
           <Judgement
             key={verdict.id}
             verdict={verdict}
-            onMend={(i) => edit(verdict.remedies[i].label, verdict.remedies[i].patches)}
+            remedies={tried.get(verdict.id) ?? NONE}
+            onMend={({ label, patches }) => edit(label, patches)}
           />
         ))}
       </ul>
@@ -40,7 +45,17 @@ export function MeasureTwice({ stage }: { stage: Stage }) {
   );
 }
 
-function Judgement({ verdict, onMend }: { verdict: Verdict; onMend: (remedy: number) => void }) {
+const NONE: readonly TriedRemedy[] = [];
+
+function Judgement({
+  verdict,
+  remedies,
+  onMend,
+}: {
+  verdict: Verdict;
+  remedies: readonly TriedRemedy[];
+  onMend: (remedy: TriedRemedy) => void;
+}) {
   const { say } = useUnit();
   const { lit, light } = useLit();
   const on = verdict.subject.some((id) => lit.includes(id));
@@ -63,17 +78,38 @@ function Judgement({ verdict, onMend }: { verdict: Verdict; onMend: (remedy: num
         )}
         {verdict.level !== "holds" && <p className="text-[13px] text-graphite">Source: {verdict.source}.</p>}
         {isFault(verdict) && <TakeBack />}
-        {verdict.remedies.length > 0 && (
-          <p className="mt-1.5 flex flex-wrap gap-1.5">
-            {verdict.remedies.map((remedy, i) => (
-              <button key={remedy.label} className="button" onClick={() => onMend(i)}>
-                {fractions(say(remedy.label))}
-              </button>
+        {verdict.level !== "holds" && remedies.length > 0 && (
+          <ul className="mt-1.5 flex flex-wrap gap-1.5">
+            {remedies.map((remedy) => (
+              <li key={remedy.label}>
+                <button className="button" onClick={() => onMend(remedy)}>
+                  {fractions(say(remedy.label))}
+                </button>
+                <Worse of={remedy} />
+              </li>
             ))}
-          </p>
+          </ul>
         )}
       </div>
     </li>
+  );
+}
+
+/** What a remedy would make worse, before it is pressed: so many are named. */
+const NAMED = 2;
+
+function Worse({ of: { worse } }: { of: TriedRemedy }) {
+  const { say } = useUnit();
+  if (worse.length === 0) return null;
+  const [named, more] = [worse.slice(0, NAMED), worse.length - NAMED];
+  return (
+    <p className="mt-0.5 text-[13px] text-graphite" data-worse={worse.length}>
+      Then:{" "}
+      {named
+        .map(({ text }) => fractions(say(text)))
+        .reduce<ReactNode[]>((all, each, i) => [...all, i > 0 ? "; " : "", each], [])}
+      {more > 0 && ` and ${more} more`}.
+    </p>
   );
 }
 

@@ -1,3 +1,4 @@
+import { tipping } from "../tipping";
 import { kneeRoomUnder } from "../knee-room";
 import { grade, mm, set, Verdict, verdict } from "../../../verdict/verdict";
 import { USUAL, usual, usualRange } from "../../usual";
@@ -17,7 +18,20 @@ export const LEG_AND_APRON_RULES: readonly Rule<Facts>[] = [
   archLeaves,
   lowStretchersFit,
   lowStretcherLength,
+  tips,
 ];
+
+function tips({ form, at, weight }: Facts): Verdict | null {
+  return tipping({
+    ...{ at, weight, subject: ["leg", "top"] },
+    mend: (apart) => {
+      const overhang = Math.max(0, Math.floor((at.top.width - apart) / 2));
+      return overhang < form.overhang.side
+        ? [set(`Make the side overhang ${overhang} mm`, ["form", "overhang", "side"], overhang)]
+        : [];
+    },
+  });
+}
 
 function legsFit({ form, at }: Facts): Verdict {
   const room = Math.min(at.longRail.shoulder, at.endRail.shoulder);

@@ -1,3 +1,4 @@
+import { tipping } from "../tipping";
 import { kneeRoomUnder } from "../knee-room";
 import { grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
 import { USUAL } from "../../usual";
@@ -5,13 +6,11 @@ import type { Rule } from "../base";
 import type { Facts } from "./facts";
 import { racking, stretcherHeight, stretcherLong, strutsApart, tiesOnBrace } from "./tie-rules";
 
-/** Sizes of trestles, mm and N. @source common practice; the load from EN 12521 and EN 1730, from memory: a few hundred N on the edge */
+/** Sizes of trestles, mm. @source common practice */
 const TRESTLE = {
-  tips: { good: 400, least: 250 },
   bears: 0.6,
   hidden: 20,
 };
-const GRAVITY = 9.81;
 
 /** Every rule of a trestle, in the order a maker would ask. */
 export const TRESTLE_RULES: readonly Rule<Facts>[] = [
@@ -83,31 +82,11 @@ function footUnderPost({ at }: Facts): Verdict {
   });
 }
 
-/** A push down on the top's long edge lifts the far side. @source derived: moments about the feet's ends */
-function tips({ at, weight }: Facts): Verdict {
-  const out = (at.top.width - at.foot.length) / 2;
-  const newtons = out <= 0 ? Infinity : (weight * GRAVITY * (at.foot.length / 2)) / out;
-  const level = grade(newtons, "at least", TRESTLE.tips.good, TRESTLE.tips.least);
-  const safe = Math.ceil((at.top.width * TRESTLE.tips.good) / (TRESTLE.tips.good + weight * GRAVITY) / 10) * 10;
-  return verdict({
-    id: "form.tips",
-    stage: "form",
-    subject: ["foot", "top"],
-    level,
-    text:
-      out <= 0
-        ? "Feet as wide as the top: it can't be tipped from its edge"
-        : `It tips at ${Math.round(newtons)} N on the long edge`,
-    why: `About ${Math.round(weight)} kg stand on feet ${mm(at.foot.length)} long under a top ${mm(at.top.width)} wide; someone who leans on the edge puts on ${TRESTLE.tips.good} N and more.`,
-    limit: TRESTLE.tips.good,
-    actual: Number.isFinite(newtons) ? Math.round(newtons) : null,
-    sense: "at least",
-    unit: "N",
-    source: "derived: moments about the feet's ends; load from EN 1730, from memory",
-    remedies:
-      level === "holds" || safe <= at.foot.length
-        ? []
-        : [set(`Make feet ${safe} mm long`, ["form", "trestle", "foot", "length"], safe)],
+function tips({ at, weight }: Facts): Verdict | null {
+  return tipping({
+    ...{ at, weight, subject: ["foot", "top"] },
+    mend: (apart) =>
+      apart > at.foot.length ? [set(`Make feet ${apart} mm long`, ["form", "trestle", "foot", "length"], apart)] : [],
   });
 }
 
