@@ -27,7 +27,10 @@ export function triedRemedy(
   const mine = after.find(({ id }) => id === verdict.id);
   return {
     ...remedy,
-    mends: RANK[mine?.level ?? "holds"] < RANK[verdict.level],
+    // under what holds, a remedy is an offer: it must not spoil it
+    mends:
+      RANK[mine?.level ?? "holds"] < RANK[verdict.level] ||
+      (verdict.level === "holds" && mine?.level !== "tight" && mine?.level !== "fix"),
     worse: after.filter(({ id, level }) => id !== verdict.id && RANK[level] > RANK[before.get(id) ?? "holds"]),
   };
 }

@@ -49,6 +49,8 @@ export async function go(page: Page, path: string): Promise<void> {
       Object.keys(each).some((key) => key.startsWith("__reactProps")),
     ),
   );
+  // and keys are heard once what React does after its first picture is done
+  await page.evaluate(() => new Promise((heard) => requestAnimationFrame(() => setTimeout(heard, 50))));
 }
 
 /** Ids of the pieces on the bench, by name. */

@@ -78,7 +78,7 @@ function Judgement({
         )}
         {verdict.level !== "holds" && <p className="text-[13px] text-graphite">Source: {verdict.source}.</p>}
         {isFault(verdict) && <TakeBack />}
-        {verdict.level !== "holds" && remedies.length > 0 && (
+        {remedies.length > 0 && (
           <ul className="mt-1.5 flex flex-wrap gap-1.5">
             {remedies.map((remedy) => (
               <li key={remedy.label}>
