@@ -78,20 +78,25 @@ function clampsReach({ stages, piece }: GlueFacts): Verdict | null {
 }
 
 function clampCount({ stages }: GlueFacts): Verdict | null {
-  const most = stages.reduce<GlueStage | null>(
-    (a, b) => (!a || b.clamps.places.length - b.clamps.owned > a.clamps.places.length - a.clamps.owned ? b : a),
-    null,
-  );
+  const lacking = ({ clamps }: GlueStage) =>
+    Math.max(clamps.places.length - clamps.owned, clamps.places.length + clamps.cauls - clamps.all);
+  const most = stages.reduce<GlueStage | null>((a, b) => (!a || lacking(b) > lacking(a) ? b : a), null);
   if (!most) return null;
   const need = most.clamps.places.length;
-  const level = grade(most.clamps.owned, "at least", need, Math.ceil(need * 0.7));
+  const { cauls, all } = most.clamps;
+  const across = grade(most.clamps.owned, "at least", need, Math.ceil(need * 0.7));
+  // cauls can be pressed by hand screws, weights or wedges
+  const level = across === "holds" && need + cauls > all ? "tight" : across;
   return verdict({
     id: "glueup.count",
     stage: "glue-up",
     subject: [most.id],
     level,
-    text: `${need} clamps every ${mm(most.clamps.spacing)}, ${most.clamps.owned} in the shop`,
-    why: "Pressure spreads from each clamp in a cone of 45°; above and below in turn keeps the panel flat.",
+    text:
+      across === "holds" && level === "tight"
+        ? `${need} clamps and ${cauls} for the cauls, ${all} in the shop`
+        : `${need} clamps every ${mm(most.clamps.spacing)}, ${most.clamps.owned} in the shop`,
+    why: `${cauls} more press the cauls, of ${all} in all. Pressure spreads from each clamp in a cone of 45°; above and below in turn keeps the panel flat.`,
     limit: need,
     actual: most.clamps.owned,
     sense: "at least",
@@ -100,9 +105,13 @@ function clampCount({ stages }: GlueFacts): Verdict | null {
 }
 
 function clampForce({ stages }: GlueFacts): Verdict | null {
-  const stage = stages[0];
-  if (!stage || stage.clamps.owned === 0) return null;
-  const have = stage.clamps.places.length * stage.clamps.forceEach;
+  const pressed = ({ clamps }: GlueStage) => Math.min(clamps.places.length, clamps.owned) * clamps.forceEach;
+  const share = (each: GlueStage) => pressed(each) / each.clamps.forceNeeded;
+  const stage = stages
+    .filter(({ clamps }) => clamps.owned > 0)
+    .reduce<GlueStage | null>((a, b) => (!a || share(b) < share(a) ? b : a), null);
+  if (!stage) return null;
+  const have = pressed(stage);
   return verdict({
     id: "glueup.force",
     stage: "glue-up",

@@ -28,6 +28,9 @@ export interface GlueStage {
     forceNeeded: number;
     forceEach: number;
     owned: number;
+    /** two light ones a pair of cauls, and how many the shop has in all, of any reach */
+    cauls: number;
+    all: number;
   };
   /** x of each pair of cauls, and how much higher its middle is than its ends, mm */
   cauls: number[];
@@ -219,6 +222,8 @@ export function glueStage({ id, name, groups, thickness, length, aids }: Gluing,
       forceNeeded: (pressure * thickness * roughLength) / 1000,
       forceEach,
       owned,
+      cauls: 2 * caulCount,
+      all: shop.clamps.reduce((sum, clamp) => sum + clamp.count, 0),
     },
     cauls,
     crown: caulCrown(width),

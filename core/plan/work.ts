@@ -122,7 +122,12 @@ export const WORK = PARTS.stage("adhesive", "glue-up", ({ piece }) => [piece.glu
         filled: filledIn(laid),
         work: (told) => work({ form, at, joints, choices, ...told }),
       });
-      return scheduled(steps, day, done);
+      return scheduled(
+        steps,
+        day,
+        done,
+        shop.clamps.reduce((sum, { count }) => sum + count, 0),
+      );
     },
   )
   .stage(

@@ -23,8 +23,11 @@ const MADE: Record<Make, { rounds: number; title: (names: string) => string; det
   },
 };
 
+/** Long thick parts want one every hand’s breadth on each of them. */
+const ALL_THERE_ARE = 99;
+
 /** Thick parts from leaves, by how they are made: one step, since they stand in the same clamps. @param parts  of more than one piece each */
-export function blankStep(parts: readonly Part[]): Step {
+export function blankStep(parts: readonly Part[], clampHours: number): Step {
   const makes = [...new Set(parts.map((part) => part.make))];
   const said = makes.map((make) => MADE[make].title(named(parts.filter((part) => part.make === make))));
   const rounds = Math.max(...makes.map((make) => MADE[make].rounds));
@@ -37,6 +40,8 @@ export function blankStep(parts: readonly Part[]): Step {
     hours: 2 * rounds,
     wait: rounds * TIME.seam,
     waitFor: "the seams to stop sinking",
+    clamps: ALL_THERE_ARE,
+    clampHours: rounds * clampHours,
   });
 }
 

@@ -14,6 +14,8 @@ const step = (id: string, after: string[] = [], hours = 1, wait = 0): Step => ({
   hours,
   wait,
   waitFor: "",
+  clamps: 0,
+  clampHours: 0,
   caution: "",
   check: "",
 });

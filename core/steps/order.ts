@@ -24,7 +24,9 @@ export interface OrderInputs {
   at: Standing & Pick<PieceGeometry, "core" | "top">;
   parts: readonly Part[];
   /** the base's own steps, once it is told what they wait for */
-  work: (facts: Pick<WorkFacts<never, never>, "thick" | "milled" | "grooved" | "fullHours" | "long">) => BaseWork;
+  work: (
+    facts: Pick<WorkFacts<never, never>, "thick" | "milled" | "grooved" | "fullHours" | "clampHours" | "long">,
+  ) => BaseWork;
   /** gluings of the top, and of each shelf */
   stages: readonly GlueStage[];
   shelves: readonly GlueStage[][];
@@ -92,16 +94,17 @@ export function stepsFor(inputs: OrderInputs): Step[] {
       caution: "Nothing shorter than 300 mm through the planer by itself.",
     }),
   );
-  if (laminated.length > 0) out.push(blankStep(laminated));
+  if (laminated.length > 0) out.push(blankStep(laminated, adhesive.clampHours));
 
   const base = work({
     thick: laminated.length > 0 ? ["mill", "laminate"] : ["mill"],
     milled: ["mill"],
     grooved: fasteningStep(piece, at),
     fullHours: adhesive.fullHours,
+    clampHours: adhesive.clampHours,
     long: piece.choices.legs === "left-long",
   });
-  const shelf = shelfSteps(parts, shelves, at);
+  const shelf = shelfSteps(parts, shelves, at, adhesive.clampHours);
   const letIn = shelf.length > 0 && at.seats.some((seat) => seat.letIn > 0);
   const glued = stages.at(-1);
   const made = topSteps({ piece, at, shop, strips, last: glued ? `glue-${glued.id}` : "mill" });
@@ -118,12 +121,14 @@ export function stepsFor(inputs: OrderInputs): Step[] {
       step({
         id,
         title: `Glue the top: ${stage.name.toLowerCase()}`,
-        detail: `${stage.strips.join(", ")}; ${stage.clamps.places.length} clamps, ${Math.ceil(stage.grams)} g of glue, ${stage.minutes.toFixed(0)} min of work.`,
+        detail: `${stage.strips.join(", ")}; ${stage.clamps.places.length} clamps and ${stage.clamps.cauls} for the cauls, ${Math.ceil(stage.grams)} g of glue, ${stage.minutes.toFixed(0)} min of work.`,
         parts: ["top"],
         after: before,
         hours: 0.5 + stage.minutes / 60,
         wait: TIME.seam,
         waitFor: "seams to stop sinking",
+        clamps: stage.clamps.places.length + stage.clamps.cauls,
+        clampHours: adhesive.clampHours,
         check: "Flat under a straightedge while the clamps go on.",
         caution: stage.weight > 25 ? "Heavy: turn it with a helper." : "",
       }),

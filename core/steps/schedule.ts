@@ -6,10 +6,18 @@ export const HOURS_A_DAY = 7;
  * Puts steps in an order one person can follow and gives them dates: of all that may begin, the one on the longest chain
  * first; while something waits, other work goes on.
  *
+ * Clamps are shared out: a step waits until those it takes are off what was glued before.
+ *
+ * @param clamps  how many the shop has
  * @param from  ISO date of the first working day; Saturdays and Sundays rest, glue and finish do not
  * @throws Error when steps wait for each other in a circle: a programmer's mistake
  */
-export function scheduled(steps: readonly Step[], from: string, done: readonly string[]): DatedStep[] {
+export function scheduled(
+  steps: readonly Step[],
+  from: string,
+  done: readonly string[],
+  clamps = Infinity,
+): DatedStep[] {
   const byId = new Map(steps.map((step) => [step.id, step]));
   const tail = new Map<string, number>();
   const following = (id: string): number => {
@@ -28,13 +36,20 @@ export function scheduled(steps: readonly Step[], from: string, done: readonly s
   steps.forEach((step) => following(step.id));
   const readyAt = new Map<string, number>();
   const out: DatedStep[] = [];
+  const held: { count: number; until: number }[] = [];
+  const clampsFree = (hour: number, need: number): number => {
+    const inUse = held.filter(({ until }) => until > hour);
+    const taken = inUse.reduce((sum, { count }) => sum + count, 0);
+    return need === 0 || taken + need <= clamps ? hour : clampsFree(Math.min(...inUse.map(({ until }) => until)), need);
+  };
   let now = 0; // clock hours since the first day's midnight
   const open = new Set(steps.map((step) => step.id));
   while (open.size > 0) {
     const able = [...open]
       .map((id) => byId.get(id)!)
       .filter((step) => step.after.every((id) => readyAt.has(id) || !byId.has(id)));
-    const startOf = (step: Step) => Math.max(now, ...step.after.map((id) => readyAt.get(id) ?? 0));
+    const startOf = (step: Step) =>
+      clampsFree(Math.max(now, ...step.after.map((id) => readyAt.get(id) ?? 0)), Math.min(step.clamps, clamps));
     const next = able.reduce((a, b) => {
       const [sa, sb] = [startOf(a), startOf(b)];
       return Math.abs(sa - sb) > 1e-9 ? (sa < sb ? a : b) : tail.get(b.id)! > tail.get(a.id)! ? b : a;
@@ -43,6 +58,7 @@ export function scheduled(steps: readonly Step[], from: string, done: readonly s
     const end = work(start, next.hours, from);
     now = end;
     readyAt.set(next.id, end + next.wait);
+    if (next.clamps > 0) held.push({ count: Math.min(next.clamps, clamps), until: end + next.clampHours });
     open.delete(next.id);
     out.push({
       ...next,

@@ -11,7 +11,12 @@ const [HOUSE, SIZE] = ["shelf-house", "shelf-size"];
  *
  * @param gluings  of each shelf, in order
  */
-export function shelfSteps(parts: readonly Part[], gluings: readonly GlueStage[][], { seats }: Standing): Step[] {
+export function shelfSteps(
+  parts: readonly Part[],
+  gluings: readonly GlueStage[][],
+  { seats }: Standing,
+  clampHours: number,
+): Step[] {
   const shelf = parts.find((part) => part.id === "shelf");
   if (!shelf) return [];
   const glue = gluings.flatMap((stages) =>
@@ -26,6 +31,8 @@ export function shelfSteps(parts: readonly Part[], gluings: readonly GlueStage[]
         hours: 0.5 + stage.minutes / 60,
         wait: TIME.seam,
         waitFor: "seams to stop sinking",
+        clamps: stage.clamps.places.length + stage.clamps.cauls,
+        clampHours,
       }),
     ),
   );

@@ -8,6 +8,9 @@ export interface Step {
   hours: number;
   wait: number;
   waitFor: string;
+  /** clamps it takes, and for how long after the work at the bench they stay on, hours */
+  clamps: number;
+  clampHours: number;
   caution: string;
   check: string;
 }
@@ -24,10 +27,15 @@ export const stepOf = (given: Partial<Step> & Pick<Step, "id" | "title" | "detai
   after: [],
   wait: 0,
   waitFor: "",
+  clamps: 0,
+  clampHours: 0,
   caution: "",
   check: "",
   ...given,
 });
+
+/** Clamps round a frame: two ends at once, then the whole base. @source common practice */
+export const FRAME_CLAMPS = 4;
 
 /** Hours a job takes, and waits. @source common practice; the maker's own record will replace them */
 export const TIME = {

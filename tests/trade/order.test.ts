@@ -1,5 +1,8 @@
 /** The order of work as the one at the bench reads it. */
 import { describe, expect, it } from "vitest";
+import { USUAL_SHOP } from "../../core/piece/shop";
+import { scheduled } from "../../core/steps/schedule";
+import { stepOf } from "../../core/steps/step";
 import type { Patch } from "../../core/piece/patch";
 import { demoBoard } from "../../core/testing/boards";
 import { at, find, planOf, plainRack, strips, tableWith } from "../../core/testing/plans";
@@ -118,5 +121,37 @@ describe("26: what every maker does", () => {
     before(steps, "flatten", "fill");
     before(steps, "fill", "sand-top");
     expect(stepsOf().map(({ id }) => id)).not.toContain("fill");
+  });
+});
+
+describe("20: clamps are counted, and shared out", () => {
+  const seven = at("panels.top.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"));
+  const withClamps = (count: number) => ({ ...USUAL_SHOP, clamps: [{ reach: 1250, count, force: 5 }] });
+  it("force is that of the clamps there are, not of the places they should stand at", () => {
+    const [few, many] = [4, 20].map((count) => planOf(tableWith(seven), plainRack(), withClamps(count)));
+    const [stage] = few.glueUp;
+    expect(stage.clamps.places.length).toBeGreaterThan(4);
+    expect(find(few, "glueup.force").actual).toBe(4 * 5);
+    expect(find(many, "glueup.force").actual).toBe(stage.clamps.places.length * 5);
+  });
+  it("cauls take two each of what is left", () => {
+    const enough = planOf(tableWith(seven), plainRack(), withClamps(40));
+    const { places, cauls } = enough.glueUp[0].clamps;
+    expect(cauls).toBe(2 * enough.glueUp[0].cauls.length);
+    expect(find(enough, "glueup.count").level).toBe("holds");
+    const short = planOf(tableWith(seven), plainRack(), withClamps(places.length + cauls - 1));
+    expect(find(short, "glueup.count")).toMatchObject({
+      level: "tight",
+      text: `${places.length} clamps and ${cauls} for the cauls, ${places.length + cauls - 1} in the shop`,
+    });
+  });
+  it("three glue-ups of ten do not stand in eighteen at once: each waits for the one before to be taken out", () => {
+    const glue = (id: string) => stepOf({ id, title: id, detail: "", hours: 0.5, wait: 24, clamps: 10, clampHours: 4 });
+    const three = [glue("a"), glue("b"), glue("c")];
+    const starts = (clamps: number) => scheduled(three, "2026-11-23", [], clamps).map((each) => each.starts);
+    // from eight in the morning: half an hour's work and four in the clamps, so the third waits for tomorrow
+    expect(starts(18)).toEqual(["2026-11-23", "2026-11-23", "2026-11-24"]);
+    expect(starts(30)).toEqual(["2026-11-23", "2026-11-23", "2026-11-23"]);
+    expect(starts(3)).toEqual(starts(18));
   });
 });

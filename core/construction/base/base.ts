@@ -61,7 +61,9 @@ export interface WorkFacts<G, J> extends BaseFacts<G, J> {
   milled: string[];
   /** what is cut in the bearers for the top's fastenings, before they are glued; null where nothing is */
   grooved: Pick<Step, "title" | "detail" | "hours"> | null;
+  /** until the adhesive has its full strength, and until its clamps may come off */
   fullHours: number;
+  clampHours: number;
   /** legs stay long at the foot until the base stands */
   long: boolean;
 }

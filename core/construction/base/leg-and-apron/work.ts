@@ -1,4 +1,4 @@
-import { Step, stepOf as step, TIME } from "../../../steps/step";
+import { FRAME_CLAMPS, Step, stepOf as step, TIME } from "../../../steps/step";
 import type { BaseWork, WorkFacts } from "../base";
 import { kindsOf, LegAndApronJoint, railsOf } from "./joints";
 import type { LegAndApron } from "./place";
@@ -13,6 +13,7 @@ export function legAndApronWork({
   milled,
   grooved,
   fullHours,
+  clampHours,
   long,
 }: WorkFacts<LegAndApron, LegAndApronJoint>): BaseWork {
   const out: Step[] = [];
@@ -155,6 +156,8 @@ export function legAndApronWork({
       hours: TIME.glueFrame,
       wait: fullHours,
       waitFor: "the ends to cure",
+      clamps: FRAME_CLAMPS,
+      clampHours,
       check: "Out of wind, legs parallel within 0.5 mm.",
     }),
   );
@@ -183,6 +186,8 @@ export function legAndApronWork({
       hours: TIME.glueFrame,
       wait: fullHours,
       waitFor: "the base to cure",
+      clamps: FRAME_CLAMPS,
+      clampHours,
       check: "Diagonals within 1 mm; all four feet touch.",
     }),
   );

@@ -1,11 +1,11 @@
-import { Step, stepOf as step, TIME } from "../../../steps/step";
+import { FRAME_CLAMPS, Step, stepOf as step, TIME } from "../../../steps/step";
 import type { KindOfJoint } from "../../../joinery/kinds";
 import type { BaseWork, WorkFacts } from "../base";
 import type { Trestle } from "./place";
 
 /** The order of a trestle: joints while everything is square, shapes after, each end by itself, the stretcher between them last. */
 export function trestleWork(facts: WorkFacts<Trestle, KindOfJoint>): BaseWork {
-  const { form, at, joints, thick, milled, grooved, fullHours } = facts;
+  const { form, at, joints, thick, milled, grooved, fullHours, clampHours } = facts;
   const { trestle } = form;
   const has = (id: string) => joints.some((each) => each.id === id);
   const times = (of: string) =>
@@ -138,6 +138,8 @@ export function trestleWork(facts: WorkFacts<Trestle, KindOfJoint>): BaseWork {
       hours: TIME.glueFrame * (ends / 2),
       wait: fullHours,
       waitFor: "the ends to cure",
+      clamps: FRAME_CLAMPS,
+      clampHours,
       check: "Foot and brace out of wind.",
     }),
     step({
