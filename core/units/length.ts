@@ -21,7 +21,7 @@ const UNICODE_FRACTIONS: Record<string, string> = {
 };
 
 /**
- * Reads a length: `44.5`, `44,5`, `1 3/4`, `1-3/4"`, `5' 6 1/2"`, `120 cm`, `2 m`. A bare number is in `unit`.
+ * Reads a length: `44.5`, `44,5`, `1 3/4`, `1-3/4"`, `5' 6 1/2"`, `120 cm`, `2 m`, `1 m 20 cm`. A bare number is in `unit`.
  *
  * @param text  what was typed
  * @param unit  the unit of a number that names none; a bare fraction such as `1 3/4` is read as inches
@@ -43,6 +43,13 @@ export function parseLength(text: string, unit: Unit): ParsedLength {
 
   const metric = rest.match(new RegExp(`^(${NUMBER})\\s*(mm|cm|m)$`));
   if (metric) return yes(sign * decimal(metric[1]) * { mm: 1, cm: 10, m: 1000 }[metric[2] as "mm"]);
+
+  // a rule read aloud: metres, then centimetres, then millimetres
+  const several = rest.match(new RegExp(`^(?:(\\d+)\\s*m\\s*)?(?:(${NUMBER})\\s*cm\\s*)?(?:(${NUMBER})\\s*mm)?$`));
+  if (several && several.slice(1).filter(Boolean).length > 1) {
+    const [metres, centimetres, millimetres] = several.slice(1).map((each) => (each ? decimal(each) : 0));
+    return yes(sign * (1000 * metres + 10 * centimetres + millimetres));
+  }
 
   const feet = rest.match(new RegExp(`^(${NUMBER})\\s*(?:'|ft|feet|foot)\\s*(.*)$`));
   if (feet) {

@@ -1,6 +1,8 @@
 "use client";
 import { ReactNode, useEffect, useId, useState } from "react";
+import { parseDay } from "../../core/units/date";
 import { parseLength } from "../../core/units/length";
+import { dayName } from "../frame/sentences";
 import { useUnit } from "../frame/unit";
 
 export type Take<T> = (value: T) => string | null;
@@ -149,6 +151,7 @@ export function TextField({
   return <Typed label={label} shown={value} width={wide ? "w-full" : "w-44"} wide={wide} take={onTake} />;
 }
 
+/** A day in words, as everywhere on the screen; typed as the reader writes it. An empty field means none. */
 export function DateField({
   label,
   value,
@@ -158,18 +161,24 @@ export function DateField({
   value: string | null;
   onTake: Take<string | null>;
 }) {
-  const id = useId();
   return (
-    <Labelled label={label} id={id}>
-      <input
-        id={id}
-        type="date"
-        className="input"
-        value={value ?? ""}
-        onChange={(event) => onTake(event.target.value || null)}
-      />
-    </Labelled>
+    <Typed
+      label={label}
+      shown={value === null ? "" : dayName(value)}
+      width="w-40"
+      take={(typed) => {
+        if (typed.trim() === "") return onTake(null);
+        const read = parseDay(typed, orderOfDates(), new Date().toISOString().slice(0, 10));
+        return read.ok ? onTake(read.day) : read.message;
+      }}
+    />
   );
+}
+
+/** Which number of a date the reader writes first, by the language of the browser. */
+function orderOfDates(): "day first" | "month first" {
+  const parts = new Intl.DateTimeFormat(navigator.language).formatToParts(0).map(({ type }) => type);
+  return parts.indexOf("month") < parts.indexOf("day") && parts[0] !== "year" ? "month first" : "day first";
 }
 
 export function Choice<T extends string>({

@@ -118,7 +118,7 @@ function Calendar({ steps }: { steps: readonly DatedStep[] }) {
   const first = Date.parse(steps[0].starts);
   const days = Math.max(1, Math.round((Date.parse(steps.at(-1)!.ready) - first) / DAY) + 1);
   const x = (date: string) => (100 * (Date.parse(date) - first)) / DAY / days;
-  const row = 10;
+  const row = 15;
   return (
     <svg
       className="w-full border border-hairline bg-sheet"
@@ -151,23 +151,37 @@ function Calendar({ steps }: { steps: readonly DatedStep[] }) {
       })}
       {steps.map((step, i) => {
         const work = 100 / days;
+        const bar = work * Math.min(1, Math.max(0.25, step.hours / 7)) * 0.9;
+        const waiting = step.wait > 0 ? Math.max(work, x(step.ready) - x(step.starts)) : 0;
+        const end = x(step.starts) + Math.max(bar, waiting);
+        // the name stands beside its bar, on the side where there is room
+        const before = end > 60;
         return (
           <g key={step.id}>
-            <title>{`${step.title}, ${step.starts} to ${step.ready}`}</title>
+            <title>{`${step.title}, ${dayName(step.starts)} to ${dayName(step.ready)}`}</title>
             <rect
               x={`${x(step.starts)}%`}
               y={24 + i * row}
-              width={`${step.wait > 0 ? Math.max(work, x(step.ready) - x(step.starts)) : 0}%`}
+              width={`${waiting}%`}
               height={row - 3}
               fill={step.done ? "#cfe0d4" : "#c3d1ec"}
             />
             <rect
               x={`${x(step.starts)}%`}
               y={24 + i * row}
-              width={`${work * Math.min(1, Math.max(0.25, step.hours / 7)) * 0.9}%`}
+              width={`${bar}%`}
               height={row - 3}
               fill={step.done ? "#2c6a3e" : "#1c479f"}
             />
+            <text
+              x={`${before ? x(step.starts) - 0.4 : end + 0.4}%`}
+              y={24 + i * row + 9.5}
+              fontSize="11"
+              textAnchor={before ? "end" : "start"}
+              fill={step.done ? "#51605a" : "#141c1a"}
+            >
+              {step.title}
+            </text>
           </g>
         );
       })}

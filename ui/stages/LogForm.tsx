@@ -1,4 +1,5 @@
 "use client";
+import { DateField } from "../fields/fields";
 import { Radio } from "lucide-react";
 import { useState } from "react";
 import { speciesUsed } from "../../core/piece/kinds";
@@ -155,15 +156,15 @@ export function LogForm() {
           ))}
         </select>
       </label>
-      <label className="text-[13px] text-graphite">
-        Date
-        <input
-          type="date"
-          className="input block text-ink"
-          value={on}
-          onChange={(event) => setOn(event.target.value)}
-        />
-      </label>
+      <DateField
+        label="Date"
+        value={on}
+        onTake={(day) => {
+          if (day === null) return "The log needs a day for what it says.";
+          setOn(day);
+          return null;
+        }}
+      />
       {(kind === "moisture" || kind === "width") && (
         <label className="text-[13px] text-graphite">
           Of
