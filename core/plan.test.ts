@@ -18,6 +18,7 @@ const rank = { holds: 0, tight: 1, fix: 2 };
 
 /** Tables that go wrong in as many ways as there are rules. */
 const TROUBLE: Patch[][] = [
+  [at("brief.place", "porch"), at("joints.fastening", "z-clip")],
   [at("form.overhang.side", 300)],
   [
     at("joints.fastening", "oversized"),
@@ -166,6 +167,11 @@ const otherBoards = (change: (board: RackBoard, i: number) => Partial<RackBoard>
 
 /** Verdicts that depend on more than the piece, and a plan in which each of them fails. */
 const ELSEWHERE: [string, () => Plan][] = [
+  [
+    "form.feet-outdoors",
+    () =>
+      planOf(tableWith(at("brief.place", "porch"), at("form.kind", "trestle"), at("form.trestle.foot.pads", false))),
+  ],
   [
     "glueup.reach",
     () => planOf(tableWith(seven), plainRack(), { ...USUAL_SHOP, clamps: [{ reach: 300, count: 9, force: 4 }] }),

@@ -9,6 +9,8 @@ import { CUTTING_RULES } from "../layout/rules";
 import { FLAT_RULES } from "../movement/flat-rules";
 import { HOLD_RULES } from "../movement/hold-rules";
 import { NOTCH_RULES } from "../movement/notch-rules";
+import { OUTDOOR_RULES } from "../outdoors/rules";
+import { slatScrews } from "../movement/slat-rules";
 import { MOVEMENT_RULES } from "../movement/rules";
 import { BUILD_RULES, LOG_RULES } from "../steps/rules";
 import { ONE_PANEL_RULES, PANEL_RULES } from "../stock/rules";
@@ -27,9 +29,10 @@ export const RULE_COUNT: Record<Stage, number> = {
     FORM_RULES.length +
     FIT_RULES.length +
     WOOD_RULES.length +
+    OUTDOOR_RULES.length +
     SHELF_RULES.length +
     BASE_LIST.reduce((sum, each) => sum + each.formRules.length, 0),
-  movement: FLAT_RULES.length + HOLD_RULES.length + NOTCH_RULES.length + MOVEMENT_RULES.length,
+  movement: FLAT_RULES.length + HOLD_RULES.length + NOTCH_RULES.length + MOVEMENT_RULES.length + 1,
   joints: FASTENING_RULES.length + BASE_LIST.reduce((sum, each) => sum + each.jointRules.length, 0),
   boards: PANEL_RULES.length,
   "glue-up": GLUE_RULES.length,
@@ -73,6 +76,18 @@ export const JUDGED = WORK.stage(
     "form",
     ({ clashes, assembled, piece, shop }) => [clashes, assembled, piece.kinds, shop],
     (clashes, parts, kinds, shop) => judge("form", FIT_RULES, { clashes, parts, kinds, shop }),
+  )
+  .stage(
+    "outdoorsJudged",
+    "form",
+    ({ piece, geometry, species }) => [piece, geometry, species],
+    (piece, at, species) => judge("form", OUTDOOR_RULES, { piece, at, species }),
+  )
+  .stage(
+    "slatsJudged",
+    "movement",
+    ({ piece, geometry }) => [piece.form, geometry],
+    (form, at) => judge("movement", [slatScrews], { form, at }),
   )
   .stage(
     "woodJudged",
@@ -215,6 +230,8 @@ export const allJudged = (at: Values): Judged[] =>
     at.formJudged,
     at.fitJudged,
     at.woodJudged,
+    at.outdoorsJudged,
+    at.slatsJudged,
     at.shelfJudged,
     at.movementJudged,
     at.jointsJudged,

@@ -4,6 +4,7 @@ import type { Adhesive } from "../glueup/adhesives";
 import type { BaseWork, WorkFacts } from "../construction/base/base";
 import type { PieceGeometry, Standing } from "../construction/geometry";
 import { SEAM_OVER } from "../layout/strip-thickness";
+import { GLIDES } from "../outdoors/rules";
 import type { Acclimatising } from "../movement/acclimatise";
 import type { Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
@@ -185,11 +186,12 @@ export function stepsFor(inputs: OrderInputs): Step[] {
     names: new Map(parts.map((part) => [part.id, (part.plural ?? `${part.name}s`).toLowerCase()])),
   });
   out.push(...finished.steps);
-  out.push(...base.levelling);
+  const outdoors = piece.brief.place === "porch";
+  out.push(...base.levelling.map((each) => (outdoors ? sealed(each) : each)));
   out.push(
     step({
       id: "attach",
-      ...attachStep(piece, at),
+      ...(outdoors ? rustless(attachStep(piece, at)) : attachStep(piece, at)),
       parts: [topPart],
       after: [...finished.last, ...base.standing],
       hours: TIME.attach,
@@ -210,3 +212,15 @@ export function stepsFor(inputs: OrderInputs): Step[] {
   );
   return out;
 }
+
+/** Outdoors feet drink and screws rust. */
+const sealed = (levelled: Step): Step => ({
+  ...levelled,
+  detail: `${levelled.detail} Soak every foot’s end grain with thin epoxy until it takes no more, then glides ${GLIDES} mm high below.`,
+  wait: TIME.fill,
+  waitFor: "the epoxy in the end grain to harden",
+});
+const rustless = (fastened: Pick<Step, "title" | "detail">) => ({
+  ...fastened,
+  detail: `${fastened.detail} Stainless screws throughout.`,
+});

@@ -50,10 +50,14 @@ describe(`17: remedies over random pieces (seed ${SEED}, ${DRAWS} draws)`, () =>
     expect(useless / all).toBeLessThan(MOST_USELESS);
   }, 300_000);
 
-  it("labels under one verdict differ", () => {
-    for (const piece of fc.sample(randomPiece, { numRuns: DRAWS / 4, seed: SEED }))
-      for (const { id, remedies } of planPiece(inputsOf(piece)).verdicts)
+  it("no two verdicts have one name, and labels under one verdict differ", () => {
+    for (const piece of fc.sample(randomPiece, { numRuns: DRAWS / 4, seed: SEED })) {
+      const { verdicts } = planPiece(inputsOf(piece));
+      const ids = verdicts.map(({ id }) => id);
+      expect(ids.filter((id, i) => ids.indexOf(id) < i)).toEqual([]);
+      for (const { id, remedies } of verdicts)
         expect(new Set(remedies.map(({ label }) => label)).size, id).toBe(remedies.length);
+    }
   }, 60_000);
 });
 
