@@ -37,6 +37,7 @@ export default defineConfig({
           testTimeout: 90_000,
           hookTimeout: 240_000,
           maxWorkers: 2,
+          sequence: { groupOrder: 1 },
         },
       },
     ],

@@ -25,14 +25,16 @@ describe("cutting cards", () => {
         id,
       ).toHaveLength(1);
     const lane = (mark: string) => plan.cutting.milled.find((each) => each.pieces.includes(mark))?.mark ?? mark;
-    for (const mark of plan.parts.filter((part) => part.role !== "panel").flatMap((part) => part.marks))
-      expect(
-        cards.filter(
-          (card) =>
-            /^(planer|table saw|crosscut stop):/.test(card.id) &&
-            card.rows.some((row) => row.to.includes(mark) || row.to.includes(lane(mark))),
-        ),
-      ).toHaveLength(3);
+    const sized = (mark: string, machines: RegExp) =>
+      cards.filter(
+        (card) =>
+          machines.test(card.id) && card.rows.some((row) => row.to.includes(mark) || row.to.includes(lane(mark))),
+      );
+    for (const part of plan.parts.filter(({ role }) => role !== "panel")) {
+      for (const mark of part.sticks?.map((stick) => stick.mark) ?? part.marks)
+        expect(sized(mark, /^(planer|table saw):/), mark).toHaveLength(2);
+      for (const mark of part.marks) expect(sized(mark, /^crosscut stop:/), mark).toHaveLength(1);
+    }
   });
   it("set each machine once a setting, boards first, widest rip first, sizes last", () => {
     const keys = cards.map((card) => card.id);

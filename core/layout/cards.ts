@@ -363,7 +363,8 @@ function legs({ parts, shop }: CardFacts): CutCard[] {
 /** Marks of the pieces of a part that are of this size, as they are written on the wood. */
 function marksOf(parts: readonly Part[], id: string, fits: (stock: Part["stock"][number]) => boolean): string[] {
   const part = parts.find((each) => each.id === id)!;
-  return part.marks.flatMap((mark) => part.stock.filter(fits).map((stock) => `${mark}${stock.suffix}`));
+  const pieces = part.sticks?.map(({ mark }) => mark) ?? part.marks;
+  return pieces.flatMap((mark) => part.stock.filter(fits).map((stock) => `${mark}${stock.suffix}`));
 }
 
 /** Pieces of a lane that goes through whole stand under the lane's mark: they are not cut apart yet. */

@@ -5,6 +5,7 @@ import { measuredOr } from "../piece/measured";
 import type { Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 
+import { SHORTEST_FED } from "../stock/milling-plan";
 import { LegPiece, legPieces } from "./leg-stock";
 
 /** A kind of part with its joints: what is cut, milled and sawn out, so many times. mm. */
@@ -29,6 +30,14 @@ export interface Part {
   stock: LegPiece[];
   note: string;
   marks: string[];
+  /** sticks that several of it are sawn from, each by the marks of its first and last; none where each is its own piece */
+  sticks?: Stick[];
+}
+
+/** A stick with so many small parts end to end, and how long it is with their cuts, mm. */
+export interface Stick {
+  mark: string;
+  length: number;
 }
 
 /** Legs that stay long have so much at the foot until the base stands, mm: 720 is left at 750. @source common practice */
@@ -119,11 +128,26 @@ function buttonPart(
     ...milledOf("button", "solid", finished, { ...shop, long: 0 }),
     note: "Sawn from one long strip, drilled and rebated before they are crosscut.",
     marks: Array.from({ length: count }, (_, i) => (count > 1 ? `N${i + 1}` : "N")),
+    sticks: sticksOf("N", count, finished.length + shop.kerf),
   };
 }
 
+/** Buttons on a stick: as many as a hand holds safely at the saw, and no stick too short to be fed. @source common practice */
+const ON_A_STICK = 8;
+
+function sticksOf(letter: string, count: number, each: number): Stick[] {
+  const sticks = Math.ceil(count / ON_A_STICK);
+  return Array.from({ length: sticks }, (_, i) => {
+    const [from, to] = [i, i + 1].map((n) => Math.round((n * count) / sticks));
+    return {
+      mark: to - from > 1 ? `${letter}${from + 1}-${to}` : `${letter}${count > 1 ? to : ""}`,
+      length: Math.max(SHORTEST_FED, Math.ceil((to - from) * each + SMALL_EXTRA)),
+    };
+  });
+}
+
 /** Parts that nobody sees when the table stands: sapwood may lie in them. */
-const HIDDEN: Role[] = ["block"];
+const HIDDEN: Role[] = ["block", "button"];
 
 /** Every rough piece to saw, but for the top, whose boards are chosen one by one. @param wood  species of a kind of part, by its id */
 export function roughPieces(
@@ -132,21 +156,24 @@ export function roughPieces(
   wood: (kind: string) => string,
 ): RoughPiece[] {
   return parts
-    .filter((part) => part.role !== "panel" && part.role !== "button")
+    .filter((part) => part.role !== "panel")
     .flatMap((part) =>
-      part.marks.flatMap((mark) =>
-        part.stock.map(({ suffix, width, thickness, matched }) => ({
-          id: `${mark}${suffix}`,
-          part: part.id,
-          label: `${mark}${suffix}`,
-          length: part.rough.length,
-          width: width + shop.widthAllowance,
-          thickness,
-          net: (part.finished.length * part.finished.width * part.finished.thickness) / part.stock.length,
-          hidden: HIDDEN.includes(part.role),
-          species: wood(part.id),
-          ...(matched ? { matched: mark } : {}),
-        })),
+      (part.sticks ?? part.marks.map((mark) => ({ mark, length: part.rough.length }))).flatMap(
+        ({ mark, length }, _, all) =>
+          part.stock.map(({ suffix, width, thickness, matched }) => ({
+            id: `${mark}${suffix}`,
+            part: part.id,
+            label: `${mark}${suffix}`,
+            length,
+            width: width + shop.widthAllowance,
+            thickness,
+            net:
+              (part.finished.length * part.finished.width * part.finished.thickness * part.count) /
+              (all.length * part.stock.length),
+            hidden: HIDDEN.includes(part.role),
+            species: wood(part.id),
+            ...(matched ? { matched: mark } : {}),
+          })),
       ),
     );
 }

@@ -98,6 +98,31 @@ describe("22: a figure-8 plate's angle", () => {
     ));
 });
 
+describe("24: buttons are parts with wood from a board", () => {
+  it("come off sticks long enough to be fed, of up to eight, and every button is on one", () => {
+    const given = plan();
+    const button = given.parts.find(({ id }) => id === "button")!;
+    const sticks = given.cutting.pieces.filter(({ part }) => part === "button");
+    expect(sticks.map(({ id }) => id)).toEqual(button.sticks!.map(({ mark }) => mark));
+    // 58 long and a kerf each, and 10 over
+    for (const { id, length, thickness } of sticks) {
+      const [from, to] = id.slice(1).split("-").map(Number);
+      expect(to - from + 1).toBeLessThanOrEqual(8);
+      expect(length).toBe(Math.max(300, (to - from + 1) * (button.finished.length + 3) + 10));
+      expect(thickness).toBe(24);
+    }
+    expect(sticks.every(({ id }) => given.cutting.placed.some(({ piece }) => piece.id === id))).toBe(true);
+  });
+  it("are planed and ripped as sticks, and crosscut one by one", () => {
+    const { cards } = plan().cutting;
+    const rows = (machine: RegExp) => cards.filter(({ id }) => machine.test(id)).flatMap((card) => card.rows);
+    expect(rows(/^planer/).some(({ to }) => to.includes("N1-6") || to.some((mark) => mark.startsWith("N1-")))).toBe(
+      true,
+    );
+    expect(rows(/^crosscut stop/).some(({ to }) => to.includes("N1"))).toBe(true);
+  });
+});
+
 describe("24: a button's groove", () => {
   it("has its width, its tongue's thickness, and stops before mortises", () => {
     const groove = plan().steps.find(({ id }) => id === "groove")!.detail;
