@@ -32,6 +32,8 @@ export interface AssemblyPart {
   make: Make;
   /** what the cut list says of it beside its sizes */
   note: string;
+  /** the mate its shoulders are scribed from, such as "the dry-fitted frame": the list's length is a guide, and it stays long until then */
+  markedFrom?: string;
   shape: Shape;
   place: Place;
   /** tenons and tongues beyond its shoulders, and mortises, grooves and holes cut into it */

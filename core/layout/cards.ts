@@ -321,7 +321,7 @@ function sizing({ settings, parts, milled, shop }: CardFacts, machine: "table sa
           ? ripToWidth(Math.max(...part.stock.filter(fits).map(({ thickness }) => thickness)), shop)
           : toLength(part.finished, shop);
         const row = rip ? partRow(named, marksOf(parts, part.id, fits), milled) : partRow(named, named.marks, []);
-        const said = [by.how, !rip && part.long > 0 ? `head to the stop, ${mm(part.long)} over at the foot` : ""];
+        const said = [by.how, rip ? "" : leftLong(part)];
         return { by, row: { ...row, what: [row.what, ...said].filter(Boolean).join(", ") } };
       });
       const machines = distinct(rows.map(({ by }) => by.machine));
@@ -334,6 +334,12 @@ function sizing({ settings, parts, milled, shop }: CardFacts, machine: "table sa
         rows: rows.filter(({ by }) => by.machine === name).map(({ row }) => row),
       }));
     });
+}
+
+/** What stays over a part's length at the stop, and until when. */
+function leftLong({ long, markedFrom }: Part): string {
+  if (markedFrom) return `${mm(long)} over: marked from ${markedFrom}`;
+  return long > 0 ? `head to the stop, ${mm(long)} over at the foot` : "";
 }
 
 /** Thick parts that are glued from several pieces, between their pieces and their length. */

@@ -17,8 +17,9 @@ export interface Part {
   role: Role;
   make: Make;
   count: number;
-  /** left at the foot until the base stands, mm */
+  /** left over its length, at the foot of a leg until the base stands or until it is scribed, mm; and what it is scribed from */
   long: number;
+  markedFrom?: string;
   /** what shows between its joints */
   shoulder: number;
   finished: { length: number; width: number; thickness: number };
@@ -42,6 +43,8 @@ export interface Stick {
 
 /** Legs that stay long have so much at the foot until the base stands, mm: 720 is left at 750. @source common practice */
 const LEG_EXTRA = 30;
+/** What is scribed from its mate is left so much over its list, mm. @source common practice */
+const SCRIBED_EXTRA = 5;
 /** Blocks and buttons are sawn from a stick with so much for each cut, mm. @source common practice */
 const SMALL_EXTRA = 10;
 
@@ -55,7 +58,7 @@ export function cutParts(
   const kinds = new Map<string, AssemblyPart[]>();
   for (const part of parts) kinds.set(part.kind, [...(kinds.get(part.kind) ?? []), part]);
   const all = [...kinds].map(([id, same]): Part => {
-    const [{ name, plural, letter, role, make, note, shape }] = same;
+    const [{ name, plural, letter, role, make, note, shape, markedFrom }] = same;
     const box = same.map(extentOf).reduce((a, b) => ({
       length: Math.max(a.length, b.length),
       width: Math.max(a.width, b.width),
@@ -67,11 +70,12 @@ export function cutParts(
       thickness: measuredOr(asBuilt, id, "thickness", box.thickness),
     };
     const known = { id, name, letter, role, make, note, shoulder: shape.length, ...(plural ? { plural } : {}) };
-    const long = role === "leg" && choices.legs === "left-long" ? LEG_EXTRA : 0;
+    const long = role === "leg" && choices.legs === "left-long" ? LEG_EXTRA : markedFrom ? SCRIBED_EXTRA : 0;
     return {
       ...known,
       long,
-      ...milledOf(role, make, finished, { ...shop, long }),
+      ...(markedFrom ? { markedFrom } : {}),
+      ...milledOf(role, make, finished, { ...shop, long: markedFrom ? 0 : long }),
       count: same.length,
       finished,
       marks: marksOf(same),

@@ -1,6 +1,7 @@
 /** What the chosen fastening asks for: what is cut in the bearers before the base is glued, and how the top goes on. */
 import { bearersSaid, PieceGeometry, Standing } from "../construction/geometry";
 import { fixedScrews } from "../movement/fixed";
+import { COUNTERBORED } from "../joinery/fastening/screws";
 import { listed } from "../verdict/verdict";
 import { wayOf } from "../joinery/fastening";
 import type { BearerWords } from "../joinery/fastening/way";
@@ -34,7 +35,7 @@ export function attachStep(
     if (fixed.length === 0) return { title, detail };
     return {
       title,
-      detail: `First the fixed line: one screw tight up through ${listed(fixed)} where it crosses ${fixed.length > 1 ? "them" : "it"}, or the top wanders. ${detail}`,
+      detail: `First the fixed line: one screw tight up through ${listed(fixed)} where it crosses ${fixed.length > 1 ? "them" : "it"}, from a counterbore that leaves ${COUNTERBORED} mm, or the top wanders. ${detail}`,
     };
   }
   return {

@@ -105,7 +105,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
     clampHours: adhesive.clampHours,
     long: piece.choices.legs === "left-long",
   });
-  const shelf = shelfSteps(parts, shelves, at, adhesive.clampHours);
+  const shelf = shelfSteps(parts, shelves, at, { clampHours: adhesive.clampHours, shop });
   const letIn = shelf.length > 0 && at.seats.some((seat) => seat.letIn > 0);
   const glued = stages.at(-1);
   const made = topSteps({ piece, at, shop, strips, last: glued ? `glue-${glued.id}` : "mill" });
@@ -187,7 +187,8 @@ export function stepsFor(inputs: OrderInputs): Step[] {
   });
   out.push(...finished.steps);
   const outdoors = piece.brief.place === "porch";
-  out.push(...base.levelling.map((each) => (outdoors ? sealed(each) : each)));
+  const ends = (each: Step) => ({ ...each, detail: `${each.detail} Their end grain is sealed with the first coat.` });
+  out.push(...base.levelling.map(outdoors ? sealed : ends));
   out.push(
     step({
       id: "attach",

@@ -2,6 +2,9 @@ import type { BaseWork } from "../construction/base/base";
 import type { Standing } from "../construction/geometry";
 import type { GlueStage } from "../glueup/stages";
 import type { Part } from "../layout/cut-list";
+import { flattening } from "../layout/strip-thickness";
+import type { Shop } from "../piece/shop";
+import { fine } from "../verdict/verdict";
 import { Step, stepOf as step, TIME } from "./step";
 
 const [HOUSE, SIZE] = ["shelf-house", "shelf-size"];
@@ -15,7 +18,7 @@ export function shelfSteps(
   parts: readonly Part[],
   gluings: readonly GlueStage[][],
   { seats }: Standing,
-  clampHours: number,
+  { clampHours, shop }: { clampHours: number; shop: Shop },
 ): Step[] {
   const shelf = parts.find((part) => part.id === "shelf");
   if (!shelf) return [];
@@ -44,7 +47,7 @@ export function shelfSteps(
     step({
       id: SIZE,
       title: "Flatten the shelf and cut it to size",
-      detail: `Length from the dry frame, ${Math.round(shelf.finished.length)} mm by the list.`,
+      detail: `To ${fine(shelf.finished.thickness)} ${flattening(shelf.finished.width, shop).by}. Length from the dry frame, ${Math.round(shelf.finished.length)} mm by the list.`,
       parts: ["shelf"],
       after: glue.length > 0 ? glue.map((each) => each.id) : ["mill"],
       hours: 1,

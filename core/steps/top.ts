@@ -57,7 +57,7 @@ function panelSteps({ piece: { form }, at, shop, strips, last }: TopFacts): TopS
   const flatten: TopStep = {
     id: "flatten",
     ...trim,
-    detail: `From ${fine(last === "mill" ? thickness : strips)} to ${fine(thickness)} ${by}. ${trim.detail}`,
+    detail: `From ${fine(strips)} to ${fine(thickness)} ${by}. ${trim.detail}`,
     parts: ["top"],
     after: [last],
     hours: 2.5,

@@ -69,7 +69,9 @@ describe("18: one panel of verdicts says one thing", () => {
       const hole = part.cuts.find(({ by, shape }) => by === "fixed screw" && shape.width === 5);
       expect(hole, id).toBeDefined();
     }
-    expect(attach(at("form.crossRails", 1))).toMatch(/^First the fixed line: one screw tight up through E2, E1 and C /);
+    expect(attach(at("form.crossRails", 1))).toMatch(
+      /^First the fixed line: one screw tight up through E2, E1 and C where it crosses them, from a counterbore that leaves 30 mm/,
+    );
   });
   it("no fastener that must slide stands in its way", () => {
     for (const { run, z } of plan().fasteners) if (run === "across") expect(Math.abs(z)).toBeGreaterThanOrEqual(45);

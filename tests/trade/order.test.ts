@@ -73,6 +73,17 @@ describe("14: what is marked from something comes after it", () => {
     before(stepsOf(at("form.crossRails", 1)), "dry-fit", "cross");
     before(stepsOf(at("form.crossRails", 1)), "cross", "glue-base");
   });
+  it("and left 5 long until then: its card says what from", () => {
+    const plan = planOf(tableWith(at("form.crossRails", 1)));
+    const part = plan.parts.find(({ id }) => id === "cross-rail")!;
+    expect(part.markedFrom).toBe("the dry-fitted frame");
+    const card = plan.cutting.cards.find(
+      ({ id, rows }) => id.startsWith("crosscut stop") && rows.some(({ to }) => to.includes("C")),
+    )!;
+    expect(card.setting).toBeCloseTo(part.finished.length + 5, 6);
+    expect(card.rows.find(({ to }) => to.includes("C"))!.what).toMatch(/5 mm over: marked from the dry-fitted frame/);
+    expect(part.milled.length).toBeGreaterThan(part.finished.length + 5);
+  });
   it("a tongue is planed to a groove that is there", () => {
     const steps = stepsOf(at("form.ends", "breadboards"));
     before(steps, "end-boards", "tongue");

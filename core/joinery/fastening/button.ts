@@ -29,7 +29,7 @@ export const button: FasteningWay = {
   }),
   attach: ({ buttons }, { along, across }) => ({
     title: "Attach the top with buttons",
-    detail: `Centre line marked; buttons ${along ? `set ${buttons.engaged} mm deep on the ${along}, ` : ""}in the middle of their slots on the ${along ? "ends" : across}. Loosen each screw a turn.`,
+    detail: `Buttons ${along ? `set ${buttons.engaged} mm deep on the ${along}, ` : ""}in the middle of their slots on the ${along ? "ends" : across}. Loosen each screw a turn.`,
   }),
   cuts: ({ buttons }, place) => {
     const { bearer, along } = place;

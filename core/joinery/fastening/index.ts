@@ -7,14 +7,14 @@ import type { FixedScrew } from "../../movement/fixed";
 import type { JointChoices } from "../../piece/schema";
 import { button } from "./button";
 import { figure8 } from "./figure-8";
-import { loose, oversized, screwed, slotted } from "./screws";
+import { COUNTERBORED, loose, oversized, screwed, slotted } from "./screws";
 import { CutBody, FasteningWay, holeIn } from "./way";
 import { zClip } from "./z-clip";
 
 export type FasteningKind = JointChoices["fastening"];
 
 /** A screw that is driven tight goes through a hole of its own size, mm. @source common practice */
-const FIXED = { diameter: 5 };
+const FIXED = { diameter: 5, head: 12 };
 
 export const WAYS: Record<FasteningKind, FasteningWay> = {
   button,
@@ -47,7 +47,13 @@ export function fastened(
     const place = { bearer, under, along };
     const held = fixed
       .filter((each) => each.bearer === part.id)
-      .map(({ x, z }) => holeIn(place, { ...FIXED, along: bearer.run === "along" ? x : z, from: bearer.depth, to: 0 }));
+      .flatMap(({ x, z }) => {
+        const hole = { along: bearer.run === "along" ? x : z, from: bearer.depth };
+        const through = holeIn(place, { ...hole, diameter: FIXED.diameter, to: 0 });
+        // no screw is as long as a rail is deep
+        const deep = bearer.depth > COUNTERBORED;
+        return deep ? [through, holeIn(place, { ...hole, diameter: FIXED.head, to: COUNTERBORED })] : [through];
+      });
     const taken = (by: string, bodies: readonly CutBody[]) =>
       bodies.map((body) => ({ by, shape: body.shape, place: seenFrom(part.place, body.place) }));
     const cuts = [

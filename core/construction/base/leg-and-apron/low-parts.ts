@@ -49,9 +49,9 @@ export function lowParts(low: LowStretchers): AssemblyPart[] {
       role: "rail",
       make: "solid",
       note:
-        half.lower > half.upper
-          ? "Ends sawn to the legs’ taper; its tenons are included."
-          : "Its tenons are included; shoulders marked from the dry frame.",
+        half.lower > half.upper ? "Ends sawn to the legs’ taper; its tenons are included." : "Its tenons are included.",
+      // between tapered legs nothing but the legs themselves says how long it is
+      ...(half.lower > half.upper ? { markedFrom: "the dry-fitted legs" } : {}),
       shape: shapeOf(each, low),
       place,
       adds: [],

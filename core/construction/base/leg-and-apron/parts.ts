@@ -176,6 +176,7 @@ function crossRail(facts: LegAndApronFacts, i: number): Omit<AssemblyPart, "id">
   });
   return {
     kind: "cross-rail",
+    markedFrom: "the dry-fitted frame",
     name: "Cross-rail",
     letter: "C",
     ...rail(stub),

@@ -169,7 +169,7 @@ export const crossDepth = ({ rail: { depth, arch } }: Pick<LegAndApron, "rail">)
   Math.max(20, depth - arch - CROSS_RAIL_DROP);
 
 /** A block is so thick, and its near face stays so far off the leg's inner corner, mm. @source common practice */
-const BLOCK = { thickness: 30, clear: 5 };
+export const BLOCK = { thickness: 30, clear: 5 };
 
 /**
  * A block across the corner where two rails meet, sawn at 45°: it must clear the leg that stands in that corner.

@@ -1,7 +1,7 @@
 import { FRAME_CLAMPS, Step, stepOf as step, TIME } from "../../../steps/step";
 import type { BaseWork, WorkFacts } from "../base";
 import { kindsOf, LegAndApronJoint, railsOf } from "./joints";
-import type { LegAndApron } from "./place";
+import { BLOCK, LegAndApron } from "./place";
 
 /** The order of legs and rails: mortises while the legs are square, tenons to them, a dry fit, the short sides first. */
 export function legAndApronWork({
@@ -196,7 +196,7 @@ export function legAndApronWork({
       step({
         id: "screw-blocks",
         title: "Screw in the corner blocks",
-        detail: "Clear of the legs by 2 mm.",
+        detail: `Clear of the legs by ${BLOCK.clear} mm.`,
         parts: ["corner-block"],
         after: ["glue-base", "blocks"],
         hours: 0.5,
@@ -209,7 +209,7 @@ export function legAndApronWork({
       step({
         id: "cut-feet",
         title: long ? "Cut the legs to height and ease the feet" : "Level the feet and ease them",
-        detail: `On the flat floor, marked from a block${long ? "" : ": a shaving, no more"}. Chamfer every foot 2 mm, so that it slides and doesn’t split; its end grain is sealed with the first coat.${at.through ? " Their heads stay long until the top is in its notches, then they are planed level with it." : ""}`,
+        detail: `On the flat floor, marked from a block${long ? "" : ": a shaving, no more"}. Chamfer every foot 2 mm, so that it slides and doesn’t split.${at.through ? " Their heads stay long until the top is in its notches, then they are planed level with it." : ""}`,
         parts: ["leg"],
         after: [form.cornerBlocks ? "screw-blocks" : "glue-base"],
         hours: 0.75,
