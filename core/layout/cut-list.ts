@@ -2,7 +2,7 @@ import type { RoughPiece } from "./sawing";
 import { AssemblyPart, extentOf } from "../assembly/part";
 import type { Make, Role } from "../assembly/sort";
 import { measuredOr } from "../piece/measured";
-import type { Piece } from "../piece/schema";
+import type { JointChoices, Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 
 import { SHORTEST_FED } from "../stock/milling-plan";
@@ -51,7 +51,7 @@ const SMALL_EXTRA = 10;
 /** Every kind of part with its tenons and allowances, in the order of the parts. Sizes measured on the work count before planned ones. */
 export function cutParts(
   parts: readonly AssemblyPart[],
-  buttons: { count: number; width: number; tongue: number },
+  fasteners: { joints: JointChoices; count: number },
   { asBuilt, choices }: Pick<Piece, "asBuilt" | "choices">,
   shop: Shop,
 ): Part[] {
@@ -81,7 +81,8 @@ export function cutParts(
       marks: marksOf(same),
     };
   });
-  return buttons.count > 0 ? [...all, buttonPart(buttons, asBuilt, shop)] : all;
+  const small = fasteners.count > 0 ? SMALL[fasteners.joints.fastening]?.(fasteners.joints) : undefined;
+  return small ? [...all, smallPart(small, fasteners.count, asBuilt, shop)] : all;
 }
 
 /** A kind that there is one of stands by its letter alone. */
@@ -106,33 +107,44 @@ function milledOf(
 
 /** Body of a wooden button behind its tongue, and its thickness, mm. @source common practice */
 const BUTTON = { body: 45, thickness: 24 };
+/** A cleat beside its slot at each end, how wide and how thick it is, mm. @source common practice */
+const CLEAT = { beside: 30, width: 32, thickness: 24 };
 
-function buttonPart(
-  { count, width, tongue }: { count: number; width: number; tongue: number },
+/** What fastens a top and is made of wood: sawn from sticks. */
+interface Small {
+  id: string;
+  name: string;
+  letter: string;
+  size: Record<"length" | "width" | "thickness", number>;
+  note: string;
+}
+
+const SMALL: Partial<Record<JointChoices["fastening"], (joints: JointChoices) => Small>> = {
+  button: ({ buttons: { width, tongue } }) => ({
+    ...{ id: "button", name: "Button", letter: "N" },
+    size: { length: BUTTON.body + tongue, width, thickness: BUTTON.thickness },
+    note: "Sawn from one long strip, drilled and rebated before they are crosscut.",
+  }),
+  slotted: ({ slotted: { slot } }) => ({
+    ...{ id: "cleat", name: "Cleat", letter: "U" },
+    size: { length: slot + 2 * CLEAT.beside, width: CLEAT.width, thickness: CLEAT.thickness },
+    note: "Slotted in the stick, then crosscut; glued and screwed inside what bears the top, flush with its upper edge.",
+  }),
+};
+
+function smallPart(
+  { id, name, letter, size, note }: Small,
+  count: number,
   asBuilt: Piece["asBuilt"],
   shop: Shop,
 ): Part {
-  const size = (dimension: "length" | "width" | "thickness", planned: number) =>
-    measuredOr(asBuilt, "button", dimension, planned);
-  const finished = {
-    length: size("length", BUTTON.body + tongue),
-    width: size("width", width),
-    thickness: size("thickness", BUTTON.thickness),
-  };
+  const measured = (dimension: "length" | "width" | "thickness") => measuredOr(asBuilt, id, dimension, size[dimension]);
+  const finished = { length: measured("length"), width: measured("width"), thickness: measured("thickness") };
   return {
-    id: "button",
-    name: "Button",
-    letter: "N",
-    role: "button",
-    make: "solid",
-    count,
-    long: 0,
-    shoulder: BUTTON.body + tongue,
-    finished,
+    ...{ id, name, letter, role: "button", make: "solid", count, note, finished, long: 0, shoulder: size.length },
     ...milledOf("button", "solid", finished, { ...shop, long: 0 }),
-    note: "Sawn from one long strip, drilled and rebated before they are crosscut.",
-    marks: Array.from({ length: count }, (_, i) => (count > 1 ? `N${i + 1}` : "N")),
-    sticks: sticksOf("N", count, finished.length + shop.kerf),
+    marks: Array.from({ length: count }, (_, i) => (count > 1 ? `${letter}${i + 1}` : letter)),
+    sticks: sticksOf(letter, count, finished.length + shop.kerf),
   };
 }
 

@@ -134,8 +134,7 @@ export const PARTS = SHAPE.stage(
       piece.choices,
       shop,
     ],
-    (parts, fasteners, { fastening, buttons: { width, tongue } }, asBuilt, choices, shop) =>
-      cutParts(parts, { count: fastening === "button" ? fasteners : 0, width, tongue }, { asBuilt, choices }, shop),
+    (parts, count, joints, asBuilt, choices, shop) => cutParts(parts, { joints, count }, { asBuilt, choices }, shop),
   )
   .each(
     "bySection",

@@ -237,7 +237,9 @@ describe("what was measured", () => {
       page,
       () => document.querySelector('[data-verdict="log.learned.top"]')?.getAttribute("data-level") === "tight",
     );
-    const offer = await page.$eval('[data-verdict="log.learned.top"] button', (each) => each.textContent!);
+    // offered once it is tried
+    const button = await page.waitForSelector('[data-verdict="log.learned.top"] button');
+    const offer = await button!.evaluate((each) => each.textContent!);
     expect(JSON.parse(await fileOf(id)).fitted).toEqual([]);
     await press(page, offer);
     await until(

@@ -237,7 +237,9 @@ describe("log", () => {
     const id = await makePiece((piece) => ({ ...piece, name: "Logged", log: [] }));
     await go(page, `/pieces/${id}/log`);
     await page.select("form select", "moisture");
-    const field = await page.waitForSelector("form label:nth-of-type(4) input");
+    const field = await page.waitForSelector(
+      "::-p-xpath(//form//label[contains(., 'Percent') or contains(., 'Meter reads')]//input)",
+    );
     await field!.type("wet");
     await press(page, "Write it down");
     expect(await (await page.waitForSelector('form [role="alert"]'))!.evaluate((each) => each.textContent)).toMatch(

@@ -115,6 +115,14 @@ describe("24: buttons are parts with wood from a board", () => {
     }
     expect(sticks.every(({ id }) => given.cutting.placed.some(({ piece }) => piece.id === id))).toBe(true);
   });
+  it("and so are cleats: a slot of 18 with 30 at each end", () => {
+    const given = plan(at("joints.fastening", "slotted"), at("joints.slotted.slot", 18));
+    const cleat = given.parts.find(({ id }) => id === "cleat")!;
+    expect(cleat).toMatchObject({ count: given.fasteners.length, finished: { length: 78, width: 32, thickness: 24 } });
+    expect(given.cutting.pieces.filter(({ part }) => part === "cleat").map(({ id }) => id)).toEqual(
+      cleat.sticks!.map(({ mark }) => mark),
+    );
+  });
   it("are planed and ripped as sticks, and crosscut one by one", () => {
     const { cards } = plan().cutting;
     const rows = (machine: RegExp) => cards.filter(({ id }) => machine.test(id)).flatMap((card) => card.rows);

@@ -16,8 +16,8 @@ export const slotted: FasteningWay = {
   names: { choice: "Slotted cleats or plates", one: "slotted cleat", many: "Screws in slots", id: "slot" },
   play: ({ slotted: { slot, screw, setOff } }, _, need) => shared(Math.max(0, slot - screw), setOff, need),
   prepare: ({ slotted: { slot } }) => ({
-    title: "Slot the cleats",
-    detail: `Slots ${slot} mm long across the top's grain, counterbored flat for the washers.`,
+    title: "Make the cleats and fix them",
+    detail: `Slots ${slot} mm long across the top's grain, counterbored flat for the washers; glued and screwed inside, flush with the upper edge.`,
     hours: 1,
   }),
   attach,
