@@ -34,7 +34,9 @@ export function acclimatisingOf(
   const outside = boards.filter((board) => off(board) > READ_WITHIN).sort((a, b) => off(b) - off(a));
   if (outside.length === 0) return null;
   const bare = findFilm("bare");
-  const days = outside.map(({ moisture, thickness }) => {
+  // of boards as thick the farthest off takes longest
+  const slowest = [...new Map(outside.toReversed().map((board) => [board.thickness, board])).values()];
+  const days = slowest.map(({ moisture, thickness }) => {
     const { mean } = moistureCourse({
       ...{ thickness, species, year, delivered: from, shop: room.still, start: { value: moisture, on: from } },
       room: { above: room.still, below: room.still },
