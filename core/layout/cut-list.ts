@@ -153,11 +153,13 @@ const ON_A_STICK = 8;
 
 function sticksOf(letter: string, count: number, each: number): Stick[] {
   const sticks = Math.ceil(count / ON_A_STICK);
+  // all as long as the longest: one setting
+  const length = Math.max(SHORTEST_FED, Math.ceil(Math.ceil(count / sticks) * each + SMALL_EXTRA));
   return Array.from({ length: sticks }, (_, i) => {
     const [from, to] = [i, i + 1].map((n) => Math.round((n * count) / sticks));
     return {
       mark: to - from > 1 ? `${letter}${from + 1}-${to}` : `${letter}${count > 1 ? to : ""}`,
-      length: Math.max(SHORTEST_FED, Math.ceil((to - from) * each + SMALL_EXTRA)),
+      length,
     };
   });
 }

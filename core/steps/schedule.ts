@@ -19,6 +19,8 @@ export function scheduled(
   clamps = Infinity,
 ): DatedStep[] {
   const byId = new Map(steps.map((step) => [step.id, step]));
+  const then = new Map<string, string[]>();
+  for (const { id, after } of steps) for (const before of after) then.set(before, [...(then.get(before) ?? []), id]);
   const tail = new Map<string, number>();
   const following = (id: string): number => {
     const known = tail.get(id);
@@ -28,8 +30,7 @@ export function scheduled(
     }
     tail.set(id, NaN);
     const me = byId.get(id)!;
-    const after = steps.filter((each) => each.after.includes(id)).map((each) => following(each.id));
-    const length = me.hours * (24 / HOURS_A_DAY) + me.wait + Math.max(0, ...after);
+    const length = me.hours * (24 / HOURS_A_DAY) + me.wait + Math.max(0, ...(then.get(id) ?? []).map(following));
     tail.set(id, length);
     return length;
   };
@@ -50,10 +51,17 @@ export function scheduled(
       .filter((step) => step.after.every((id) => readyAt.has(id) || !byId.has(id)));
     const startOf = (step: Step) =>
       clampsFree(Math.max(now, ...step.after.map((id) => readyAt.get(id) ?? 0)), Math.min(step.clamps, clamps));
-    const next = able.reduce((a, b) => {
-      const [sa, sb] = [startOf(a), startOf(b)];
-      return Math.abs(sa - sb) > 1e-9 ? (sa < sb ? a : b) : tail.get(b.id)! > tail.get(a.id)! ? b : a;
-    });
+    const next = able
+      .map((step) => ({ step, starts: startOf(step) }))
+      .reduce((a, b) =>
+        Math.abs(a.starts - b.starts) > 1e-9
+          ? a.starts < b.starts
+            ? a
+            : b
+          : tail.get(b.step.id)! > tail.get(a.step.id)!
+            ? b
+            : a,
+      ).step;
     const start = workable(startOf(next), from);
     const end = work(start, next.hours, from);
     now = end;

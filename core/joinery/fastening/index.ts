@@ -48,11 +48,13 @@ export function fastened(
     const held = fixed
       .filter((each) => each.bearer === part.id)
       .flatMap(({ x, z }) => {
-        const hole = { along: bearer.run === "along" ? x : z, from: bearer.depth };
-        const through = holeIn(place, { ...hole, diameter: FIXED.diameter, to: 0 });
+        const along = bearer.run === "along" ? x : z;
         // no screw is as long as a rail is deep
-        const deep = bearer.depth > COUNTERBORED;
-        return deep ? [through, holeIn(place, { ...hole, diameter: FIXED.head, to: COUNTERBORED })] : [through];
+        const head = Math.min(bearer.depth, COUNTERBORED);
+        const through = holeIn(place, { along, diameter: FIXED.diameter, from: head, to: 0 });
+        return bearer.depth > head
+          ? [through, holeIn(place, { along, diameter: FIXED.head, from: bearer.depth, to: head })]
+          : [through];
       });
     const taken = (by: string, bodies: readonly CutBody[]) =>
       bodies.map((body) => ({ by, shape: body.shape, place: seenFrom(part.place, body.place) }));
