@@ -14,6 +14,10 @@ describe("23: what tips is told by weight, push and lever", () => {
     expect(tipped.newtons).toBeCloseTo((50 * 9.81 * 350) / 80, 6);
     expect(tipped.newtons).toBeGreaterThan(LEAN.good);
   });
+  it("legs tapered on their inner faces stand as far out as they did", () => {
+    const tapered = plan(at("form.leg.taper", "two-faces"), at("form.leg.foot", 45)).geometry;
+    expect(Math.max(...tapered.feet.map(({ z, width }) => z + width / 2))).toBeCloseTo(tapered.frame.width / 2, 6);
+  });
   it("an overhang of 80 is heavy, and doesn't tip", () => {
     const wide = plan(at("form.overhang.side", 80));
     expect(find(wide, "form.tips").level).toBe("holds");

@@ -57,11 +57,11 @@ export function placeLegAndApron(form: Form, asBuilt: readonly AsBuilt[]): LegAn
   };
   const drawn = { taper: form.leg.taper, leg, lowerEdge: under - depth };
   const low = lowStretchers(form, frame, drawn);
-  const corners = (length: number, width: number): Footprint[] =>
+  const corners = (length: number, width: number, out = { x: section, z: across }): Footprint[] =>
     [1, -1].flatMap((z) =>
       [-1, 1].map((x) => ({
-        x: x * (frame.length / 2 - section / 2),
-        z: z * (frame.width / 2 - across / 2),
+        x: x * (frame.length / 2 - out.x / 2),
+        z: z * (frame.width / 2 - out.z / 2),
         ...{ length, width },
       })),
     );
@@ -82,7 +82,8 @@ export function placeLegAndApron(form: Form, asBuilt: readonly AsBuilt[]): LegAn
       : null,
     bearers: bearersOf(placed),
     posts: corners(section, across),
-    feet: corners(foot, leg.footAcross),
+    // a leg that tapers on its inner faces keeps its foot at the outer ones
+    feet: corners(foot, leg.footAcross, form.leg.taper === "two-faces" ? { x: foot, z: leg.footAcross } : undefined),
     sticks: [{ kind: "leg", said: "Legs", section: Math.max(section, across) }],
     seats: [low ? onStretchers(form, low, frame, drawn) : betweenLegs(form, longShoulder, frame, drawn)],
     kneeRoom: under - depth,
