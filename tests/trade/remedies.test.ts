@@ -18,7 +18,7 @@ const inputsOf = (piece: (typeof DEMO_PIECES)[number]) => ({
 const rank = (verdicts: readonly Verdict[], id: string) =>
   WORSE.indexOf(verdicts.find((each) => each.id === id)?.level ?? "holds");
 
-/** Of all remedies drawn, so many may turn out not to mend in a piece as odd as these: those are not offered. Measured: 9 of 100 at first, mostly legs there is no stock for. */
+/** Of all remedies drawn, so many may turn out not to mend in a piece as odd as these: those are not offered. Measured on this seed: 86 of 891, mostly legs that no board is left for. */
 const MOST_USELESS = 0.12;
 
 describe(`17: remedies over random pieces (seed ${SEED}, ${DRAWS} draws)`, () => {
