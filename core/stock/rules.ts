@@ -2,7 +2,7 @@ import { Footprint, PieceGeometry, postBand } from "../construction/geometry";
 import { chordAt, shapedTop } from "../construction/top/outline";
 import { jointLines, NARROWEST_STRIP, widestWindow, WIDEST_STRIP } from "../layout/candidates";
 import { LINES } from "../layout/arrange";
-import { LEAST_OVER } from "../layout/strip-thickness";
+import { LEAST_OVER, stripThickness } from "../layout/strip-thickness";
 import type { Piece, Strip } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import { fine, grade, Level, mm, Remedy, set, Verdict, verdict } from "../verdict/verdict";
@@ -179,6 +179,7 @@ function thickEnough({ laid, at, shop, piece, name }: PanelFacts): Verdict | nul
   const thin = laid.reduce((a, b) => (b.milled.thickness < a.milled.thickness ? b : a));
   const spare = thin.milled.thickness - at.core.thickness;
   const level = grade(spare, "at least", shop.panelOver, LEAST_OVER);
+  const planed = stripThickness(laid, at.core.thickness, shop);
   const { lost } = thin.milled;
   const short = millingYield(thin.board, shop, at.core.length + shop.lengthAllowance, narrowest(thin.board)).thickness;
   const thinner = Math.floor(thin.milled.thickness - shop.panelOver);
@@ -190,7 +191,7 @@ function thickEnough({ laid, at, shop, piece, name }: PanelFacts): Verdict | nul
     text:
       spare < 0
         ? `${thin.board.id} cleans up at ${fine(thin.milled.thickness)}, ${fine(-spare)} too thin`
-        : `${thin.board.id} cleans up at ${fine(thin.milled.thickness)}: ${fine(spare)} to flatten the glued panel`,
+        : `${thin.board.id} cleans up at ${fine(thin.milled.thickness)}: planed to ${fine(planed)}, ${fine(planed - at.core.thickness)} stay to flatten the glued panel`,
     why: `Rough ${fine(thin.board.thickness)}, cup ${fine(lost.cup)}, bow ${fine(lost.bow)}, twist ${fine(lost.twist)}, cleaning ${fine(lost.cleaning)}. Strips are planed ${fine(shop.panelOver)} over the ${fine(at.core.thickness)} the panel ends at: no glue-up comes out flat.`,
     limit: round1(at.core.thickness + shop.panelOver),
     actual: round1(thin.milled.thickness),
