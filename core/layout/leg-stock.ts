@@ -112,7 +112,7 @@ export function legSteps(make: Make, section: Section, shop: Shop, name = "leg")
   const size = s === t ? `${s} mm square` : `${s} mm by ${t} mm`;
   switch (make) {
     case "solid":
-      return ["Joint two faces square, plane the other two, leave it long."];
+      return ["Joint two faces square, plane the other two."];
     case "laminated":
       return ["Joint one face of each leaf, glue best faces out.", `True the glued ${name} to ${size}.`];
     case "core-faces":

@@ -68,8 +68,8 @@ export function MillingTable() {
       </table>
       <p className="text-[13px] text-graphite">
         Strips that must match are ripped {withUnit(shop.widthAllowance)} over and planed to width together, on edge.
-        Each face loses about alike; a shim stands under both of the corners a board rocks on. Skip-planed, the back is
-        flattened and the face keeps its sawn character: that thick it stays.
+        Each face loses about alike; on a sled a shim stands under both of the corners a board rocks on. Skip-planed,
+        the back is flattened and the face keeps its sawn character: that thick it stays.
       </p>
     </section>
   );
