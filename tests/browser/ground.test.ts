@@ -110,8 +110,8 @@ describe("a fault of Taller", () => {
     await page.waitForSelector("[data-unplanned]");
     await saved(page);
     for (const path of ["form", "sheets", "cards", "sources", "brief"]) {
-      const answer = await page.goto(`${address()}/pieces/${id}/${path}`, { waitUntil: "networkidle0" });
-      expect([path, answer!.status(), (await page.$("[data-unplanned]")) !== null]).toEqual([path, 200, true]);
+      const answer = await go(page, `/pieces/${id}/${path}`);
+      expect([path, answer, (await page.$("[data-unplanned]")) !== null]).toEqual([path, 200, true]);
     }
     await go(page, "/");
     await page.waitForSelector(`[data-piece="${id}"][data-planned="not"]`, { timeout: 20_000 });
@@ -141,7 +141,7 @@ describe("a fault of Taller", () => {
     await choose(page, "Species", "own-pale");
     await until(page, () => document.body.innerText.includes("can’t be drawn"));
     await saved(page);
-    expect((await page.goto(`${address()}/pieces/${id}/form`, { waitUntil: "networkidle0" }))!.status()).toBe(200);
+    expect(await go(page, `/pieces/${id}/form`)).toBe(200);
     expect((await page.$$("[data-verdict]")).length).toBeGreaterThan(2);
     await press(page, "Undo “Species”");
     await until(page, () => document.querySelector('g[aria-label^="Top length"]') !== null);
@@ -183,7 +183,6 @@ describe("a way back from everything", () => {
     expect(await words(page, "[data-mended]")).toMatch(/joints.buttons.spacing was 0.02/);
     await page.keyboard.press("2");
     await until(page, () => document.querySelector("main")?.dataset.stage === "form");
-    await page.waitForNetworkIdle();
     await typeDimension(page, "Top length", "2020");
     await saved(page);
     await until(page, () => document.querySelector("[data-mended]") === null);

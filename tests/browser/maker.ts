@@ -39,17 +39,35 @@ export async function newPage(browser: Browser, faults: string[]): Promise<Page>
   return page;
 }
 
-/** Opens a page in front: what lies behind another tab is not painted, and waits for ever. */
-export async function go(page: Page, path: string): Promise<void> {
+/** Opens a page in front: what lies behind another tab is not painted, and waits for ever. Gives its status. */
+export async function go(page: Page, path: string): Promise<number> {
   await page.bringToFront();
-  await page.goto(address() + path, { waitUntil: "load" });
-  // a page that only looks ready takes no press: React has taken hold of what can be pressed
-  await page.waitForFunction(() =>
-    [...document.querySelectorAll("button, input, select")].every((each) =>
-      Object.keys(each).some((key) => key.startsWith("__reactProps")),
-    ),
-  );
-  // and keys are heard once what React does after its first picture is done
+  const answer = await page.goto(address() + path, { waitUntil: "load" });
+  await ready(page);
+  return answer!.status();
+}
+
+export async function again(page: Page): Promise<void> {
+  await page.reload({ waitUntil: "load" });
+  await ready(page);
+}
+
+/**
+ * Waits until what is open can be pressed and hears keys: React has taken hold of the page and of everything on it that
+ * can be pressed, and has done what it does after its first picture. A silent network tells none of that, and a page
+ * that keeps a line open is never silent.
+ */
+export async function ready(page: Page): Promise<void> {
+  await page.waitForFunction(() => {
+    const hook = (of: object, start: string) => Object.keys(of).find((key) => key.startsWith(start));
+    const root = hook(document, "__reactContainer");
+    return (
+      root !== undefined &&
+      // eslint-disable-next-line @typescript-eslint/no-explicit-any -- React's own record of its root has no type
+      (document as any)[root].stateNode.current.memoizedState.isDehydrated === false &&
+      [...document.querySelectorAll("button, input, select")].every((each) => hook(each, "__reactProps"))
+    );
+  });
   await page.evaluate(() => new Promise((heard) => requestAnimationFrame(() => setTimeout(heard, 50))));
 }
 

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { address, go, Maker, makePiece, press, saved, sitDown, typeField, until } from "./maker";
+import { address, again, go, Maker, makePiece, press, saved, sitDown, typeField, until } from "./maker";
 
 let maker: Maker;
 beforeAll(async () => {
@@ -69,7 +69,7 @@ describe("the shop", () => {
     await go(page, "/shop");
     await typeField(page, "Planer width", "-5");
     await status("Planer width must be 50 mm at least");
-    await page.reload({ waitUntil: "networkidle0" });
+    await again(page);
     expect(await page.$$eval("input", (all) => all.some((each) => each.value === "410"))).toBe(true);
   });
 });

@@ -5,6 +5,7 @@ import type { ElementHandle } from "puppeteer-core";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import {
   address,
+  again,
   fileOf,
   go,
   Maker,
@@ -54,7 +55,7 @@ describe("two people at one piece", () => {
       expect(words).toContain(part);
     expect(JSON.parse(await fileOf(id)).form.top).toMatchObject({ length: 2000, width: 900 });
     await Promise.all([
-      second.waitForNavigation({ waitUntil: "networkidle0" }),
+      second.waitForNavigation({ waitUntil: "load" }),
       press(second, "Go on with mine, theirs stays in the history"),
     ]);
     expect(JSON.parse(await fileOf(id)).form.top).toMatchObject({ length: 2100, width: 800 });
@@ -80,7 +81,7 @@ describe("two people at one piece", () => {
     await typeDimension(second, "Top width", "777");
     await second.waitForSelector('[role="dialog"]');
     await Promise.all([
-      second.waitForNavigation({ waitUntil: "networkidle0" }),
+      second.waitForNavigation({ waitUntil: "load" }),
       press(second, "Open theirs, keep mine as a copy"),
     ]);
     expect(JSON.parse(await fileOf(id)).species).toBe("teak");
@@ -116,7 +117,7 @@ describe("two people at one piece", () => {
     await page.waitForSelector('[data-save="unreachable"]');
     expect(JSON.parse(await fileOf(id)).form.top.length).toBe(2100);
     down = false;
-    await page.reload({ waitUntil: "networkidle0" });
+    await again(page);
     await saved(page);
     await until(page, () => document.querySelector('g[aria-label^="Top length: 1950"]') !== null);
     expect(JSON.parse(await fileOf(id)).form.top.length).toBe(1950);

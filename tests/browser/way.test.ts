@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { STAGES } from "../../core/verdict/verdict";
 import {
+  again,
   fileOf,
   go,
   heading,
@@ -68,7 +69,7 @@ describe("the demo commission through all nine marks of the story stick", () => 
       () => document.querySelector('[data-verdict="movement.end-buttons"]')?.getAttribute("data-level") === "holds",
     );
     await saved(page);
-    await page.reload({ waitUntil: "networkidle0" });
+    await again(page);
     expect(await level(page, "movement.end-buttons")).toBe("holds");
     await press(page, "Undo");
     await until(
@@ -76,7 +77,7 @@ describe("the demo commission through all nine marks of the story stick", () => 
       () => document.querySelector('[data-verdict="movement.end-buttons"]')?.getAttribute("data-level") === "fix",
     );
     await saved(page);
-    await page.reload({ waitUntil: "networkidle0" });
+    await again(page);
     expect(await level(page, "movement.end-buttons")).toBe("fix");
     await press(page, "Redo");
     await until(
