@@ -116,14 +116,13 @@ function catalogueOf({ pieces, rack, taken, shop, sequence, groups }: CuttingNee
     const thick = (lane: Section["lanes"][number]) =>
       lane.kinds.every((kind) => kinds[kind].thickness === kinds[lane.kinds[0]].thickness) &&
       millingYield(run.board, shop, lane.length, lane.width).thickness >= kinds[lane.kinds[0]].thickness;
-    return offered.flatMap((each, i) =>
-      each.length <= run.length &&
-      each.width <= run.width - crook * each.length ** 2 &&
-      each.need.every(([kind]) => may[r][kind]) &&
-      whole[i].every(thick)
-        ? [i]
-        : [],
-    );
+    const fit: number[] = [];
+    offered.forEach((each, i) => {
+      if (each.length > run.length || each.width > run.width - crook * each.length ** 2) return;
+      for (const [kind] of each.need) if (!may[r][kind]) return;
+      if (whole[i].every(thick)) fit.push(i);
+    });
+    return fit;
   });
   return {
     kinds,
@@ -143,12 +142,14 @@ function assembled(
   real: readonly number[],
 ): Problem {
   const value = offered.map((section) => worthOf(section, real));
-  const usable = [...new Set(fitting.flat())];
-  const density = (i: number) => value[i] / (offered[i].length + kerf);
-  usable.sort((a, b) => density(b) - density(a) || a - b);
-  const place = new Map(usable.map((i, at) => [i, at]));
+  const density = Float64Array.from(offered, (each, i) => value[i] / (each.length + kerf));
+  const place = new Int32Array(offered.length).fill(-1);
+  for (const list of fitting) for (const i of list) place[i] = 0;
+  const usable = offered.flatMap((_, i) => (place[i] === 0 ? [i] : []));
+  usable.sort((a, b) => density[b] - density[a] || a - b);
+  usable.forEach((i, at) => (place[i] = at));
   const sections = usable.map((i) => offered[i]);
-  const fits = fitting.map((list) => Int32Array.from(list, (i) => place.get(i)!).sort());
+  const fits = fitting.map((list) => Int32Array.from(list, (i) => place[i]).sort());
   const suitable = new Uint8Array(sections.length * runs.length);
   fits.forEach((list, run) => {
     for (const section of list) suitable[section * runs.length + run] = 1;

@@ -90,8 +90,9 @@ export function stops(
   for (const link of links)
     for (const id of [link.a, link.b])
       if (!byId.has(id)) throw new Error(`Joint ${link.id} names ${id}, which is no part.`);
+  const growth = growths(histories);
   const found = ([0, 1, 2] as const)
-    .flatMap((axis) => loopsAlong(axis, links).map((loop) => judge(loop, byId, histories)))
+    .flatMap((axis) => loopsAlong(axis, links).map((loop) => judge(loop, byId, growth)))
     .filter((stop): stop is Stop => stop !== null);
   return found.sort((a, b) => b.load - a.load);
 }
@@ -191,30 +192,41 @@ function pathBetween(
   return null;
 }
 
-function judge(loop: Loop, byId: Map<string, Member>, histories: Record<string, MoistureHistory>): Stop | null {
+/** What a millimetre of wood on a course wants to grow by, mm, moment by moment; asked for again and again, reckoned once. */
+type Growth = (course: string, coefficient: number) => Float64Array;
+function growths(histories: Record<string, MoistureHistory>): Growth {
+  const known = new Map<MoistureHistory, Map<number, Float64Array>>();
+  return (course, coefficient) => {
+    const history = histories[course];
+    const ofCourse = known.get(history) ?? new Map<number, Float64Array>();
+    known.set(history, ofCourse);
+    const grown =
+      ofCourse.get(coefficient) ??
+      Float64Array.from(history.at, (at) => (coefficient === 0 ? 0 : widthChange(1, coefficient, history.start, at)));
+    ofCourse.set(coefficient, grown);
+    return grown;
+  };
+}
+
+function judge(loop: Loop, byId: Map<string, Member>, growth: Growth): Stop | null {
   const { axis, link, runs, range } = loop;
   if (runs.length === 0) return null;
   let [across, along] = [0, 0];
-  const byCourse = new Map<string, { coefficient: number; length: number }[]>();
+  const lengths = new Map<Float64Array, number>();
   for (const { member: id, length } of runs) {
     const member = byId.get(id)!;
     if (member.grain === axis || member.grain === null) along += Math.abs(length);
     else across += Math.abs(length);
-    byCourse.set(member.course, [
-      ...(byCourse.get(member.course) ?? []),
-      { coefficient: member.coefficients[axis], length },
-    ]);
+    const grown = growth(member.course, member.coefficients[axis]);
+    lengths.set(grown, (lengths.get(grown) ?? 0) + length);
   }
   let worst = 0;
   let when = 0;
-  const moments = Math.min(...[...byCourse.keys()].map((course) => histories[course].at.length));
+  const parts = [...lengths];
+  const moments = Math.min(...parts.map(([grown]) => grown.length));
   for (let t = 0; t < moments; t += 1) {
     let free = 0;
-    for (const [course, parts] of byCourse) {
-      const { start, at } = histories[course];
-      for (const { coefficient, length } of parts)
-        free += coefficient === 0 ? 0 : widthChange(length, coefficient, start, at[t]);
-    }
+    for (const [grown, length] of parts) free += length * grown[t];
     // free growth and play must add up to nothing
     const excess = free + range[0] > 0 ? free + range[0] : free + range[1] < 0 ? free + range[1] : 0;
     // the first of years that repeat
