@@ -107,7 +107,9 @@ async function fight(judge: (what: string, value: number, most: number) => void)
           label: "boards",
           piece: {
             ...freshPiece(`Piece ${n}`, day),
-            panels: { top: { strips: strips(...wants(n)), pinned: [], banned: [], crosscutFirst: true } },
+            panels: {
+              top: { strips: strips(...wants(n)), pinned: [], banned: [], crosscutFirst: true, sawnFace: null },
+            },
           },
         },
       ]),

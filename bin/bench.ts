@@ -130,7 +130,7 @@ async function panels(): Promise<void> {
   let [ours, theirs, worst] = [0, 0, 0];
   let slower = 0;
   for (const [name, rack, need] of racks) {
-    const choice = { strips: [], pinned: [], banned: [], crosscutFirst: true };
+    const choice = { strips: [], pinned: [], banned: [], crosscutFirst: true, sawnFace: null };
     const inputs: ComposeInputs = {
       rack,
       species: "european-ash",
@@ -186,7 +186,7 @@ function smallPanels(): void {
   let [off, orders] = [0, 0];
   for (let seed = 1; seed <= 40; seed += 1) {
     const rack = randomRack(200 + seed, boards);
-    const choice = { strips: [], pinned: [], banned: [], crosscutFirst: true };
+    const choice = { strips: [], pinned: [], banned: [], crosscutFirst: true, sawnFace: null };
     let panel: Composed | null = null;
     for (const found of composePanel({
       rack,

@@ -55,6 +55,7 @@ export function merchantStock(
             ) / 100,
           defects: [],
           cutFrom: "",
+          tears: false,
         };
       }),
     )

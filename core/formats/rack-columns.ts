@@ -1,7 +1,7 @@
 /** How merchants and spreadsheets name the columns of a list of boards, and in which unit they write a size. */
 import { MM_PER_FOOT, MM_PER_INCH, parseLength } from "../units/length";
 import { nominalSize, QUARTERS } from "../units/lumber";
-import { squeezed } from "./csv";
+import { quoted, squeezed } from "./csv";
 
 export const COLUMNS = [
   "id",
@@ -23,6 +23,7 @@ export const COLUMNS = [
   "price",
   "defects",
   "cut_from",
+  "tears",
 ] as const;
 /** Our columns, and those of other people's lists that stand for one or several of them. */
 export type Column = (typeof COLUMNS)[number] | "nominal" | "board_feet" | "quantity";
@@ -64,6 +65,7 @@ const NAMES: Record<Column, string[]> = {
   price: ["price", "cost", "paid"],
   defects: ["defects"],
   cut_from: ["cut_from"],
+  tears: ["tears", "tear_out"],
   nominal: ["nominal", "section", "size"],
   board_feet: ["board_feet", "bf", "bd_ft", "bdft"],
   quantity: ["quantity", "qty", "pieces", "pcs", "count"],
@@ -132,3 +134,22 @@ const twentieth = (mm: number) => Math.round(mm * 20) / 20;
 
 /** Thickness and width of a nominal size such as `2x6`; null when there is no such size. */
 export const readNominal = (typed: string) => nominalSize(typed.replace(/\s/g, ""));
+
+/** Yes, no, or null for another word. */
+export function yesOrNo(typed: string): boolean | null {
+  const word = squeezed(typed).toLowerCase();
+  if (["yes", "y", "true", "1", "x"].includes(word)) return true;
+  return ["", "no", "n", "false", "0"].includes(word) ? false : null;
+}
+
+/** A cell that holds a number without a unit, or a sentence. */
+export function plainNumber(typed: string, column: Column): { ok: true; mm: number } | { ok: false; message: string } {
+  const value = Number(
+    squeezed(typed)
+      .replace(/[\s%°]/g, "")
+      .replace(",", "."),
+  );
+  return Number.isFinite(value)
+    ? { ok: true, mm: value }
+    : { ok: false, message: `${quoted(typed)} in the column ${column} is not a number.` };
+}

@@ -4,10 +4,10 @@ import { Board, boardSchema, Defect } from "../stock/board";
 import { formatInches, MM_PER_FOOT, MM_PER_INCH } from "../units/length";
 import { boardFeet, M3_PER_BOARD_FOOT, QUARTERS } from "../units/lumber";
 import { Bounds, quoted, readTable, squeezed, writeTable } from "./csv";
-import { Column, COLUMNS, fileColumn, FileColumn, readNominal, readSize } from "./rack-columns";
+import { Column, COLUMNS, fileColumn, FileColumn, plainNumber, readNominal, readSize, yesOrNo } from "./rack-columns";
 
 const REQUIRED: Column[] = ["id", "species", "length", "width", "thickness"];
-const WORDS: Column[] = ["id", "species", "measured_on", "tree", "shelf", "defects", "cut_from", "nominal"];
+const WORDS: Column[] = ["id", "species", "measured_on", "tree", "shelf", "defects", "cut_from", "tears", "nominal"];
 const SIZES: Column[] = ["length", "width", "width_end", "thickness", "bow", "crook", "cup", "twist"];
 /** What a list of boards may hold, and the boards one file may bring, so that a mistaken file can't fill the rack: ten years of a busy shop. Ours. */
 const BOUNDS: Bounds = { letters: 30_000_000, rows: 120_000, columns: 120, cell: 4000 };
@@ -46,6 +46,7 @@ export function writeRack(boards: readonly Board[]): string {
       board.price,
       board.defects.map((d) => `${d.kind}@${d.x},${d.y},${d.length},${d.width}`).join("|"),
       board.cutFrom,
+      board.tears ? "yes" : "",
     ]),
   );
 }
@@ -210,6 +211,8 @@ function readRow(
       return { message: `The column ${column} is empty. Type its size in mm.` };
   const defects = readDefects(cell("defects"));
   if (typeof defects === "string") return { message: defects };
+  const tears = yesOrNo(cell("tears"));
+  if (tears === null) return { message: `${quoted(cell("tears"))} in the column tears should be yes, no or empty.` };
   const count = n.quantity ?? 1;
   if (!Number.isInteger(count) || count < 1 || count > 500)
     return { message: `${quoted(cell("quantity"))} in the column quantity should be a whole number from 1 to 500.` };
@@ -233,21 +236,11 @@ function readRow(
     price: n.price ?? 0,
     defects,
     cutFrom: cell("cut_from"),
+    tears,
   };
   // of several alike the last has the longest name
   const fault = firstFault(boardSchema, named(board, count).at(-1));
   return fault ? { message: `${fault.message} (${fault.field})` } : { board, count };
-}
-
-function plainNumber(typed: string, column: Column): { ok: true; mm: number } | { ok: false; message: string } {
-  const value = Number(
-    squeezed(typed)
-      .replace(/[\s%°]/g, "")
-      .replace(",", "."),
-  );
-  return Number.isFinite(value)
-    ? { ok: true, mm: value }
-    : { ok: false, message: `${quoted(typed)} in the column ${column} is not a number.` };
 }
 
 const SIZE = String.raw`(\d+(?:\.\d+)?(?:e[-+]?\d+)?)`;

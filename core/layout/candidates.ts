@@ -3,7 +3,7 @@ import type { PieceGeometry } from "../construction/geometry";
 import type { Form, PanelChoice } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import { narrowest, RackBoard, widthAt } from "../stock/board";
-import { millingYield } from "../stock/milling";
+import { stripYield } from "../stock/sawn-face";
 import { LEAST_OVER } from "./strip-thickness";
 
 /** A strip wider than this is ripped before it is used: wide flat-sawn strips cup. mm @source common practice */
@@ -57,7 +57,7 @@ export function panelCandidates(
   species: string,
   need: PanelNeed,
   shop: Shop,
-  choice: Pick<PanelChoice, "banned" | "crosscutFirst">,
+  choice: Pick<PanelChoice, "banned" | "crosscutFirst" | "sawnFace">,
 ): { candidates: Candidate[]; unfit: Unfit[] } {
   const candidates: Candidate[] = [];
   const unfit: Unfit[] = [];
@@ -74,15 +74,19 @@ function fitBoard(
   board: RackBoard,
   need: PanelNeed,
   shop: Shop,
-  choice: Pick<PanelChoice, "banned" | "crosscutFirst">,
+  choice: Pick<PanelChoice, "banned" | "crosscutFirst" | "sawnFace">,
 ): Candidate | string {
   if (choice.banned.includes(board.id)) return "kept for something else";
   if (board.reservedBy) return `reserved for ${board.reservedBy.name}`;
   const whole = need.length + shop.lengthAllowance;
   if (board.length < (need.least ?? need.length) + shop.lengthAllowance) return "too short";
   const length = Math.min(whole, board.length);
-  const milled = millingYield(board, shop, choice.crosscutFirst ? length : board.length, narrowest(board));
-  if (milled.thickness < need.thickness + LEAST_OVER)
+  const milled = stripYield(board, shop, {
+    length: choice.crosscutFirst ? length : board.length,
+    width: narrowest(board),
+    passes: choice.sawnFace,
+  });
+  if (milled.thickness < need.thickness + (choice.sawnFace === null ? LEAST_OVER : 0))
     return `mills to ${Math.max(0, Math.floor(milled.thickness * 2) / 2)}`;
   const clear = widestWindow(board, length);
   const width = Math.min(WIDEST_STRIP, Math.floor((clear.width - milled.lost.crook - 2 * shop.jointing) * 2) / 2);

@@ -265,13 +265,18 @@ function resawing(milled: readonly MilledLane[]): CutCard[] {
   }));
 }
 
+/** A board that tears is planed so much less, and sanded down, mm. @source common practice: keep 1 over */
+export const TORN_OVER = 1;
+
 /** Parts and the panels' strips, thickest first. */
-function planing({ boards, settings, parts, milled, panels }: CardFacts): CutCard[] {
+function planing({ boards, settings, parts, milled, panels, shop }: CardFacts): CutCard[] {
   const sawn = new Set(boards.flatMap((cut) => (cut.strip ? [cut.board.id] : [])));
+  const torn = new Set(milled.flatMap((each) => (each.tears ? [each.mark, ...each.pieces] : [])));
   const strips = panels
     .map(({ name, laid, thickness }) => ({
       name,
       thickness,
+      passes: laid[0]?.sawn ?? null,
       marks: laid.filter(({ board }) => sawn.has(board.id)).map(({ board }) => stripMark(board.id)),
     }))
     .filter(({ marks }) => marks.length > 0);
@@ -286,9 +291,9 @@ function planing({ boards, settings, parts, milled, panels }: CardFacts): CutCar
       rows: [
         ...strips
           .filter((each) => each.thickness === setting)
-          .map(({ name, marks }) => ({
+          .map(({ name, marks, passes }) => ({
             from: name,
-            what: String(marks.length),
+            what: [String(marks.length), passes === null ? "" : fromBelow(passes)].filter(Boolean).join(", "),
             to: marks,
             check: count(marks.length),
           })),
@@ -303,9 +308,32 @@ function planing({ boards, settings, parts, milled, panels }: CardFacts): CutCar
               ),
             ),
           ),
-      ],
+      ].flatMap((row) => apart(row, torn, shop)),
     }),
   );
+}
+
+/** A panel's upper face stays sawn: its strips are planed from below, and only their highest places from above. */
+const fromBelow = (passes: number) =>
+  passes === 0
+    ? "from below only: the upper face stays as it was sawn"
+    : `from below, then ${passes} light ${passes === 1 ? "pass" : "passes"} above`;
+
+/** What tears stops short on a row of its own. */
+function apart(row: CardRow, torn: ReadonlySet<string>, shop: Shop): CardRow[] {
+  const stopping = row.to.filter((mark) => torn.has(mark));
+  if (stopping.length === 0) return [row];
+  const rest = row.to.filter((mark) => !torn.has(mark));
+  const how = shop.drumSander ? "through the drum sander" : "belt sander, then by hand";
+  return [
+    ...(rest.length > 0 ? [{ ...row, what: String(rest.length), to: rest, check: count(rest.length) }] : []),
+    {
+      ...row,
+      what: `${stopping.length}, its grain tears: stop ${mm(TORN_OVER)} over`,
+      to: stopping,
+      check: `sanded down, ${how}`,
+    },
+  ];
 }
 
 function sizing({ settings, parts, milled, shop }: CardFacts, machine: "table saw" | "crosscut stop"): CutCard[] {

@@ -12,7 +12,7 @@ import { prizedBoards } from "../stock/prized";
 import { seeded } from "../units/seeded";
 
 const need = { length: 1800, width: 850, thickness: 28 };
-const choice = { strips: [], pinned: [], banned: [], crosscutFirst: true };
+const choice = { strips: [], pinned: [], banned: [], crosscutFirst: true, sawnFace: null };
 const inputs = (rack: ComposeInputs["rack"], change: Partial<ComposeInputs> = {}): ComposeInputs => ({
   rack,
   species: "european-ash",

@@ -4,7 +4,7 @@ import { stripChord } from "../construction/top/outline";
 import type { Form, Piece, Strip } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import { narrowest, RackBoard } from "../stock/board";
-import { millingYield } from "../stock/milling";
+import { stripYield } from "../stock/sawn-face";
 import type { LaidStrip } from "../stock/rules";
 import { Candidate, jointLines } from "./candidates";
 
@@ -39,12 +39,11 @@ export function layStrips({ panel, top, boards: known, at, shop, candidates, saw
       missing.push(strip.board);
       return [];
     }
-    const milled = millingYield(
-      board,
-      shop,
-      panel.crosscutFirst ? Math.min(board.length, at.core.length + shop.lengthAllowance) : board.length,
-      narrowest(board),
-    );
+    const milled = stripYield(board, shop, {
+      length: panel.crosscutFirst ? Math.min(board.length, at.core.length + shop.lengthAllowance) : board.length,
+      width: narrowest(board),
+      passes: panel.sawnFace,
+    });
     const cut = sawn.find((each) => each.board.id === strip.board)?.strip;
     const candidate = candidates.find((each) => each.board.id === board.id && Math.abs(each.slide - strip.slide) < 0.5);
     const offered = cut ? cut.width - 2 * shop.jointing : (candidate?.width ?? Math.floor(milled.width * 2) / 2);
@@ -53,6 +52,7 @@ export function layStrips({ panel, top, boards: known, at, shop, candidates, saw
         strip,
         board,
         milled,
+        sawn: panel.sawnFace,
         across: cut?.y ?? candidate?.across ?? 0,
         full: Math.max(1, Math.min(strip.width ?? offered, offered)),
       },
@@ -63,7 +63,7 @@ export function layStrips({ panel, top, boards: known, at, shop, candidates, saw
 
 /** Strips side by side from the front edge, each as long as its chord. */
 function acrossTop(
-  strips: readonly Pick<LaidStrip, "strip" | "board" | "milled" | "full" | "across">[],
+  strips: readonly Pick<LaidStrip, "strip" | "board" | "milled" | "sawn" | "full" | "across">[],
   top: Form["top"],
   at: Pick<PieceGeometry, "core" | "top">,
 ): LaidStrip[] {

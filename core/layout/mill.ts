@@ -2,12 +2,15 @@ import { BoardCut, RoughPiece, milledWhole } from "./sawing";
 import type { CutPanel } from "./cut-panel";
 import type { Shop } from "../piece/shop";
 import { MillingPlan, millingPlan } from "../stock/milling-plan";
+import { sawnFacePlan } from "../stock/sawn-face";
 
 import { laneMark, stripMark } from "./marks";
 
 /** The milling of one piece, one strip, or one lane of pieces too short to be fed alone; crosscut and ripped first. `mark` is written on it. */
 export interface MilledLane {
   board: string;
+  /** its board tears under the planer */
+  tears: boolean;
   mark: string;
   pieces: string[];
   length: number;
@@ -38,6 +41,7 @@ export function millLanes(
             length: cut.strip.length,
             width: cut.strip.width,
             thickness: panel.thickness,
+            passes: panel.laid.find(({ board }) => board.id === cut.board.id)?.sawn ?? null,
           },
         ]
       : [];
@@ -46,7 +50,7 @@ export function millLanes(
         // pieces that were sawn for a plan that has since changed are wood on the shelf: nothing says what to mill them to
         if (!lane.pieces.some((id) => pieces.has(id))) return [];
         const thickness = Math.max(0, ...lane.pieces.map((id) => pieces.get(id)?.thickness ?? 0));
-        const one = { width: lane.width, thickness };
+        const one = { width: lane.width, thickness, passes: null };
         if (!milledWhole(lane.pieces.map(lengthOf)))
           return lane.pieces.map((id) => ({ ...one, mark: id, pieces: [id], length: lengthOf(id) }));
         return [
@@ -59,10 +63,11 @@ export function millLanes(
         ];
       }),
     );
-    return [...strip, ...lanes].map((each) => ({
+    return [...strip, ...lanes].map(({ passes, ...each }) => ({
       ...each,
       board: cut.board.id,
-      plan: millingPlan(cut.board, each, shop),
+      tears: cut.board.tears,
+      plan: passes === null ? millingPlan(cut.board, each, shop) : sawnFacePlan(cut.board, each, { passes, shop }),
     }));
   });
 }

@@ -11,7 +11,7 @@ import { applyPatches } from "../piece/patch";
 const BOARDS = ["B1", "B2", "B3", "B4", "B5"];
 /** A solid top, and the same panel as the shelf of a trestle. */
 const size = { length: 1416, width: 620, thickness: 24 };
-const chosen = { strips: strips(...BOARDS), pinned: [], banned: [], crosscutFirst: true };
+const chosen = { strips: strips(...BOARDS), pinned: [], banned: [], crosscutFirst: true, sawnFace: null };
 const asTop = tableWith(
   at("form.top.length", size.length),
   at("form.top.width", size.width),

@@ -66,7 +66,13 @@ export function freshPiece(name: string, day: string): Piece {
 }
 
 /** A panel nothing is chosen for. */
-export const freshPanel = (): PanelChoice => ({ strips: [], pinned: [], banned: [], crosscutFirst: true });
+export const freshPanel = (): PanelChoice => ({
+  strips: [],
+  pinned: [],
+  banned: [],
+  crosscutFirst: true,
+  sawnFace: null,
+});
 
 /** What a piece begins with beside its form: faces alike, delivered when it is done, nothing inset, nothing fitted. */
 export const freshSurroundings = (): Pick<Piece, "faces" | "delivery" | "insets" | "fitted"> => ({

@@ -50,6 +50,7 @@ export function mendBoard(body: unknown): Board | null {
     price: 0,
     defects: [],
     cutFrom: "",
+    tears: false,
   };
   const { value } = mend(boardSchema, body, () => usual);
   return v.is(boardSchema, value) ? value : null;

@@ -99,6 +99,8 @@ const panelSchema = v.strictObject({
   pinned: list("pinned boards", text("board", 40), 200),
   banned: list("banned boards", text("board", 40), 1000),
   crosscutFirst: v.boolean(),
+  /** light passes over an upper face that stays as it was sawn; null where it is planed */
+  sawnFace: v.optional(v.nullable(count("light passes over the sawn face", 0, 6)), null),
 });
 
 /** `what` is the top, or the id of a board; a meter's raw reading is kept beside the value it was corrected to. */

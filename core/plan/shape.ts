@@ -180,7 +180,7 @@ interface CandidateFacts {
   species: string;
   at: PieceGeometry;
   shop: Shop;
-  choice: Pick<PanelChoice, "banned" | "crosscutFirst">;
+  choice: Pick<PanelChoice, "banned" | "crosscutFirst" | "sawnFace">;
   top: Piece["form"]["top"];
 }
 

@@ -51,6 +51,10 @@ export function stepsFor(inputs: OrderInputs): Step[] {
   const laminated = parts.filter((part) => part.leaves > 1);
   const coats = COATS[piece.finish];
   const topPart = piece.form.field === "slats" ? "slat" : "top";
+  const { top } = piece.panels;
+  const reclaimed = ["top", "shelf"].some(
+    (id) => (piece.panels[id]?.sawnFace ?? null) !== null && parts.some((part) => part.id === id),
+  );
   const out: Step[] = [];
 
   if (acclimatising) {
@@ -76,7 +80,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
       title: "Cut everything rough",
       detail: "Crosscut, then rip, from the diagrams. Letter each piece as it leaves the saw.",
       parts: parts.map((part) => part.id),
-      after: first,
+      after: reclaimed ? ["metal"] : first,
       hours: 1 + pieces * 0.1,
       wait: TIME.release,
       waitFor: "boards to release their tension",
@@ -95,6 +99,18 @@ export function stepsFor(inputs: OrderInputs): Step[] {
       caution: "Nothing shorter than 300 mm through the planer by itself.",
     }),
   );
+  if (reclaimed)
+    out.push(
+      step({
+        id: "metal",
+        title: "Look for metal, and brush the sawn faces",
+        detail:
+          "A magnet along both faces, then a detector: a nail’s shank stays when its head is gone. Dig out what is found; grit comes off with a wire brush, along the grain.",
+        after: first,
+        hours: 0.75,
+        caution: "No blade goes into wood that was not looked through.",
+      }),
+    );
   if (laminated.length > 0) out.push(blankStep(laminated, adhesive.clampHours));
 
   const base = work({
@@ -105,7 +121,11 @@ export function stepsFor(inputs: OrderInputs): Step[] {
     clampHours: adhesive.clampHours,
     long: piece.choices.legs === "left-long",
   });
-  const shelf = shelfSteps(parts, shelves, at, { clampHours: adhesive.clampHours, shop });
+  const shelf = shelfSteps(parts, shelves, at, {
+    clampHours: adhesive.clampHours,
+    shop,
+    sawn: (piece.panels.shelf?.sawnFace ?? null) !== null,
+  });
   const letIn = shelf.length > 0 && at.seats.some((seat) => seat.letIn > 0);
   const glued = stages.at(-1);
   const made = topSteps({ piece, at, shop, strips, last: glued ? `glue-${glued.id}` : "mill" });
@@ -139,7 +159,10 @@ export function stepsFor(inputs: OrderInputs): Step[] {
         step({
           id: `plane-${stage.id}`,
           title: `Plane ${stage.name.toLowerCase()} and joint its edge`,
-          detail: `Both faces through the planer to ${fine(Math.min(strips, at.core.thickness + SEAM_OVER))}, once; then the edge for the last seam.`,
+          detail:
+            top.sawnFace === null
+              ? `Both faces through the planer to ${fine(Math.min(strips, at.core.thickness + SEAM_OVER))}, once; then the edge for the last seam.`
+              : "Glue scraped off, no face planed; then the edge for the last seam.",
           parts: ["top"],
           after: [id],
           hours: 0.75,
@@ -163,8 +186,13 @@ export function stepsFor(inputs: OrderInputs): Step[] {
   out.push(
     step({
       id: "sand-top",
-      title: piece.form.field === "slats" ? "Sand the slats all round" : "Sand the top, both faces",
-      detail: `To ${coats.oily ? "180 or 220" : "150"} grit; raise the grain once. Sign and date it below, with the shop’s mark punched in before the first coat.`,
+      title:
+        piece.form.field === "slats"
+          ? "Sand the slats all round"
+          : top.sawnFace === null
+            ? "Sand the top, both faces"
+            : "Brush the top’s sawn face, sand the face below",
+      detail: `${top.sawnFace === null ? "" : "Above, only splinters go: along the grain, by hand. Below: t"}${top.sawnFace === null ? "T" : ""}o ${coats.oily ? "180 or 220" : "150"} grit; raise the grain once. Sign and date it below, with the shop’s mark punched in before the first coat.`,
       parts: [topPart],
       after: [
         filled.length > 0 ? "fill" : made.at(-1)!.id,

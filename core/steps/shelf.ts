@@ -18,7 +18,7 @@ export function shelfSteps(
   parts: readonly Part[],
   gluings: readonly GlueStage[][],
   { seats }: Standing,
-  { clampHours, shop }: { clampHours: number; shop: Shop },
+  { clampHours, shop, sawn }: { clampHours: number; shop: Shop; sawn: boolean },
 ): Step[] {
   const shelf = parts.find((part) => part.id === "shelf");
   if (!shelf) return [];
@@ -47,7 +47,7 @@ export function shelfSteps(
     step({
       id: SIZE,
       title: "Flatten the shelf and cut it to size",
-      detail: `To ${fine(shelf.finished.thickness)} ${flattening(shelf.finished.width, shop).by}. Length from the dry frame, ${Math.round(shelf.finished.length)} mm by the list.`,
+      detail: `${sawn ? "Its upper face stays as it was sawn: below only, where it bears" : `To ${fine(shelf.finished.thickness)} ${flattening(shelf.finished.width, shop)}`}. Length from the dry frame, ${Math.round(shelf.finished.length)} mm by the list.`,
       parts: ["shelf"],
       after: glue.length > 0 ? glue.map((each) => each.id) : ["mill"],
       hours: 1,

@@ -50,18 +50,21 @@ const TRIM: Record<Form["ends"], (form: Form) => Pick<TopStep, "title" | "detail
   }),
 };
 
-function panelSteps({ piece: { form }, at, shop, strips, last }: TopFacts): TopStep[] {
+function panelSteps({ piece: { form, panels }, at, shop, strips, last }: TopFacts): TopStep[] {
   const { thickness, width } = at.core;
-  const by = flattening(form.ends === "frame" ? width : Math.max(width, form.top.width), shop).by;
+  const by = flattening(form.ends === "frame" ? width : Math.max(width, form.top.width), shop);
   const trim = TRIM[form.ends](form);
+  const sawn = panels.top.sawnFace !== null;
   const flatten: TopStep = {
     id: "flatten",
-    ...trim,
-    detail: `From ${fine(strips)} to ${fine(thickness)} ${by}. ${trim.detail}`,
+    ...(sawn ? { title: trim.title.replace("Flatten", "Level") } : trim),
+    detail: sawn
+      ? `The upper face stays as it was sawn. Level the face below wherever a rail, a block or a batten bears. ${trim.detail}`
+      : `From ${fine(strips)} to ${fine(thickness)} ${by}. ${trim.detail}`,
     parts: ["top"],
     after: [last],
-    hours: 2.5,
-    check: "No rock on winding sticks over 1 mm.",
+    hours: sawn ? 1.5 : 2.5,
+    check: sawn ? "No light under a straightedge where it bears." : "No rock on winding sticks over 1 mm.",
   };
   const top = shapedTop(form.top, at);
   if (!isWhole(form) || (top.outline === "rectangle" && top.cutouts.length === 0)) return [flatten];

@@ -36,6 +36,8 @@ export const boardSchema = v.strictObject({
   ),
   /** the board this is an offcut of; empty when it came whole */
   cutFrom: v.optional(text("cut from", 40), ""),
+  /** its grain turns: under the planer it tears, whichever end goes first */
+  tears: v.optional(v.boolean("The board tears under the planer or it does not."), false),
 });
 
 export type Board = v.InferOutput<typeof boardSchema>;

@@ -2,18 +2,21 @@ import { Footprint, PieceGeometry, postBand } from "../construction/geometry";
 import { chordAt, shapedTop } from "../construction/top/outline";
 import { jointLines, NARROWEST_STRIP, widestWindow, WIDEST_STRIP } from "../layout/candidates";
 import { LINES } from "../layout/arrange";
-import { LEAST_OVER, stripThickness } from "../layout/strip-thickness";
+import { LEAST_OVER, overOf, stripThickness } from "../layout/strip-thickness";
 import type { Piece, Strip } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import { fine, grade, Level, mm, Remedy, set, Verdict, verdict } from "../verdict/verdict";
 import { narrowest, RackBoard } from "./board";
 import { Milled, millingYield } from "./milling";
+import { sawnFaceRule } from "./sawn-face";
 
 /** A strip as it lies in the panel, front edge first; `from` and `width` are finished, `across` is where it is ripped from its board, `length` what the outline keeps of it, which starts at `at` along the panel; mm. */
 export interface LaidStrip {
   strip: Strip;
   board: RackBoard;
   milled: Milled;
+  /** light passes over its upper face, which stays as it was sawn; null where it is planed */
+  sawn: number | null;
   full: number;
   across: number;
   from: number;
@@ -46,6 +49,7 @@ export const ONE_PANEL_RULES: PanelRule[] = [
   wideEnough,
   longEnough,
   thickEnough,
+  ({ laid, piece }) => sawnFaceRule(laid, piece.panels.top),
   centreLine,
   overLegs,
   defectsInside,
@@ -178,11 +182,12 @@ function thickEnough({ laid, at, shop, piece, name }: PanelFacts): Verdict | nul
   if (laid.length === 0) return null;
   const thin = laid.reduce((a, b) => (b.milled.thickness < a.milled.thickness ? b : a));
   const spare = thin.milled.thickness - at.core.thickness;
-  const level = grade(spare, "at least", shop.panelOver, LEAST_OVER);
+  const over = overOf(laid, shop.panelOver);
+  const level = grade(spare, "at least", over, Math.min(over, LEAST_OVER));
   const planed = stripThickness(laid, at.core.thickness, shop);
   const { lost } = thin.milled;
   const short = millingYield(thin.board, shop, at.core.length + shop.lengthAllowance, narrowest(thin.board)).thickness;
-  const thinner = Math.floor(thin.milled.thickness - shop.panelOver);
+  const thinner = Math.floor(thin.milled.thickness - over);
   return verdict({
     id: "boards.thickness",
     stage: "boards",
@@ -191,9 +196,14 @@ function thickEnough({ laid, at, shop, piece, name }: PanelFacts): Verdict | nul
     text:
       spare < 0
         ? `${thin.board.id} cleans up at ${fine(thin.milled.thickness)}, ${fine(-spare)} too thin`
-        : `${thin.board.id} cleans up at ${fine(thin.milled.thickness)}: planed to ${fine(planed)}, ${fine(planed - at.core.thickness)} stay to flatten the glued panel`,
-    why: `Rough ${fine(thin.board.thickness)}, cup ${fine(lost.cup)}, bow ${fine(lost.bow)}, twist ${fine(lost.twist)}, cleaning ${fine(lost.cleaning)}. Strips are planed ${fine(shop.panelOver)} over the ${fine(at.core.thickness)} the panel ends at: no glue-up comes out flat.`,
-    limit: round1(at.core.thickness + shop.panelOver),
+        : thin.sawn !== null
+          ? `${thin.board.id}, the thinnest, stays ${fine(thin.milled.thickness)} at its highest place`
+          : `${thin.board.id} cleans up at ${fine(thin.milled.thickness)}: planed to ${fine(planed)}, ${fine(planed - at.core.thickness)} stay to flatten the glued panel`,
+    why:
+      thin.sawn !== null
+        ? `Rough ${fine(thin.board.thickness)}, ${fine(lost.cleaning)} for cleaning below and light passes above. The thinnest gives the thickness; the others are planed to it from below.`
+        : `Rough ${fine(thin.board.thickness)}, cup ${fine(lost.cup)}, bow ${fine(lost.bow)}, twist ${fine(lost.twist)}, cleaning ${fine(lost.cleaning)}. Strips are planed ${fine(shop.panelOver)} over the ${fine(at.core.thickness)} the panel ends at: no glue-up comes out flat.`,
+    limit: round1(at.core.thickness + over),
     actual: round1(thin.milled.thickness),
     sense: "at least",
     unit: "mm",
@@ -202,7 +212,7 @@ function thickEnough({ laid, at, shop, piece, name }: PanelFacts): Verdict | nul
       level === "holds"
         ? []
         : [
-            ...(!piece.panels.top.crosscutFirst && short > thin.milled.thickness + 0.1
+            ...(thin.sawn === null && !piece.panels.top.crosscutFirst && short > thin.milled.thickness + 0.1
               ? [set("Crosscut before flattening", ["panels", "top", "crosscutFirst"], true)]
               : []),
             ...(thinner >= 18 && thinner < at.core.thickness

@@ -23,6 +23,7 @@ export function demoBoard(given: Partial<RackBoard> = {}): RackBoard {
     price: 0,
     defects: [],
     cutFrom: "",
+    tears: false,
     reservedBy: null,
     ...given,
   };

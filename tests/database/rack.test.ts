@@ -39,7 +39,13 @@ async function atTheSaw(): Promise<{
   const piece: Piece = {
     ...freshPiece("Table", DAY),
     panels: {
-      top: { strips: strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"), pinned: [], banned: [], crosscutFirst: true },
+      top: {
+        strips: strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"),
+        pinned: [],
+        banned: [],
+        crosscutFirst: true,
+        sawnFace: null,
+      },
     },
   };
   const id = await addPiece(shop, piece);
@@ -144,7 +150,9 @@ describe("a board that is sawn", () => {
     await saw(table, cut.board.id);
     await addPiece(table.shop, {
       ...freshPiece("Stool", DAY),
-      panels: { top: { strips: strips(cut.offcuts[0].id), pinned: [], banned: [], crosscutFirst: true } },
+      panels: {
+        top: { strips: strips(cut.offcuts[0].id), pinned: [], banned: [], crosscutFirst: true, sawnFace: null },
+      },
     });
     const piece = (await openPiece(table.shop, table.id))!;
     const refused = await table.save("back", {
@@ -280,7 +288,7 @@ describe("the rack in pages", () => {
   it("longest first, and without what is reserved", async () => {
     const id = await addPiece(shop, {
       ...freshPiece("Desk", DAY),
-      panels: { top: { strips: strips("N5"), pinned: [], banned: [], crosscutFirst: true } },
+      panels: { top: { strips: strips("N5"), pinned: [], banned: [], crosscutFirst: true, sawnFace: null } },
     });
     expect((await rackSum(shop, { ...ANY_BOARD, free: true })).total).toBe(399);
     const [first] = await rackPage(shop, { ...ANY_BOARD, sort: "length", free: true }, 0);
@@ -342,7 +350,9 @@ it("50 clients fight for 20 boards: no board twice, and who is told yes has them
           label: "boards",
           piece: {
             ...freshPiece(`Piece ${n}`, DAY),
-            panels: { top: { strips: strips(...wants(n)), pinned: [], banned: [], crosscutFirst: true } },
+            panels: {
+              top: { strips: strips(...wants(n)), pinned: [], banned: [], crosscutFirst: true, sawnFace: null },
+            },
           },
         },
       ]),

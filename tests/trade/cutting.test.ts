@@ -5,6 +5,7 @@ import { sawnAtBevel } from "../../core/layout/saws";
 import { USUAL_SHOP } from "../../core/piece/shop";
 import { narrowest, widthAt } from "../../core/stock/board";
 import { millingPlan } from "../../core/stock/milling-plan";
+import { hollows, keptShare } from "../../core/stock/sawn-face";
 import { demoBoard } from "../../core/testing/boards";
 import { at, find, plainRack, planOf, strips, tableWith } from "../../core/testing/plans";
 
@@ -34,6 +35,71 @@ describe("1: strips keep wood for flattening the glued panel", () => {
     expect(step(plan, "flatten").detail).toMatch(/by hand: planed across the grain/);
     const sled = planOf(tableWith(seven), plainRack(), { ...USUAL_SHOP, routerSled: 1000 });
     expect(step(sled, "flatten").detail).toMatch(/under the router sled/);
+  });
+});
+
+describe("1: a face may stay sawn", () => {
+  const board = (warp: object) => demoBoard({ length: 2000, width: 200, thickness: 40, ...warp });
+  const share = (warp: object, passes: number, face: "bark-up" | "bark-down" = "bark-up") =>
+    keptShare(hollows(board(warp), 2000, 200, face), passes);
+  it("what keeps its marks follows from the warp: a cup of 2.4 hollow above keeps √¾ of its width after one pass of 0.6, crowned a half", () => {
+    expect(share({ cup: 2.4 }, 1)).toBeCloseTo(Math.sqrt(0.75), 1);
+    expect(share({ cup: 2.4 }, 1, "bark-down")).toBeCloseTo(0.5, 1);
+    expect(share({ bow: 2.4 }, 1)).toBeCloseTo(0.5, 1);
+    expect(share({ bow: 2.4 }, 4)).toBe(0);
+    expect(share({}, 1)).toBe(0);
+    expect(share({}, 0)).toBe(1);
+  });
+  it("half of a strip crosscut from a bowed board keeps as much as a quarter of the bow leaves", () => {
+    const [half, whole] = [1000, 2000].map((length) => Math.max(...hollows(board({ bow: 8 }), length, 200, "bark-up")));
+    expect([half, whole]).toEqual([2, 8]);
+  });
+  const sawn = (passes: number | null, rack = plainRack()) =>
+    planOf(tableWith(seven, at("form.top.thickness", 30), at("panels.top.sawnFace", passes)), rack);
+  const thin = plainRack().map((each) => (each.id === "B2" ? { ...each, thickness: 32, cup: 3 } : each));
+  it("the thinnest board gives the thickness, less what cleans below and the passes above: 32 less 0.8 and 0.6 is 30.6", () => {
+    expect(find(sawn(1, thin), "boards.thickness")).toMatchObject({ level: "holds", actual: 30.6, limit: 30 });
+    expect(find(sawn(3, thin), "boards.thickness")).toMatchObject({ level: "fix", actual: 29.4 });
+    expect(find(sawn(null, thin), "boards.thickness").actual).toBeLessThan(30.4);
+  });
+  it("says how much of it stays and how low it lies, and a pass mends what a hand feels", () => {
+    const rule = find(sawn(0, thin), "boards.sawn-face");
+    expect(rule).toMatchObject({ level: "tight", actual: 2.9 });
+    expect(rule.remedies[0].patches[0]).toMatchObject({ path: ["panels", "top", "sawnFace"], value: 3 });
+    expect(find(sawn(3, thin), "boards.sawn-face")).toMatchObject({ level: "holds", actual: 1.1 });
+    expect(sawn(null).verdicts.map(({ id }) => id)).not.toContain("boards.sawn-face");
+  });
+  it("is told on the cards and in the steps: metal first, from below only, never sanded away", () => {
+    const plan = sawn(2);
+    expect(step(plan, "rough-cut").after).toEqual(["metal"]);
+    expect(cardsOf(plan, "planer:30").flatMap((card) => card.rows.map(({ what }) => what))).toContain(
+      "7, from below, then 2 light passes above",
+    );
+    expect(step(plan, "flatten").detail).toMatch(/^The upper face stays as it was sawn. Level the face below/);
+    expect(step(plan, "sand-top").title).toBe("Brush the top’s sawn face, sand the face below");
+    expect(plan.steps.map(({ detail }) => detail).join()).not.toMatch(/Both faces through the planer/);
+    const strip = plan.cutting.milled.find((each) => each.mark === "strip B1")!;
+    expect(strip.plan.faces.second).toBeCloseTo(1.2, 9);
+    expect(strip.plan.steps[0]).toMatch(/metal/);
+  });
+});
+
+describe("6: a board that tears", () => {
+  it("stops 1 over at the planer, by itself, and is sanded down by what the shop has", () => {
+    const tears = plainRack().map((each) => (each.id === "B3" ? { ...each, tears: true } : each));
+    const rows = (shop: object) =>
+      cardsOf(
+        planOf(tableWith(seven, at("form.top.thickness", 30)), tears, { ...USUAL_SHOP, ...shop }),
+        "planer:31.5",
+      )[0].rows;
+    const [others, torn] = rows({ drumSander: null });
+    expect(others.to).toHaveLength(6);
+    expect(torn).toMatchObject({
+      to: ["strip B3"],
+      what: "1, its grain tears: stop 1 mm over",
+      check: "sanded down, belt sander, then by hand",
+    });
+    expect(rows({ drumSander: 400 })[1].check).toBe("sanded down, through the drum sander");
   });
 });
 

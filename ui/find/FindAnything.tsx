@@ -14,9 +14,18 @@ export interface Findable {
 
 const NONE: readonly Findable[] = [];
 
+interface Given {
+  /** what is known at once */
+  more?: readonly Findable[];
+  /** what is found out while the list is open: it stands below */
+  later?: readonly Findable[];
+  onOpen?: (open: boolean) => void;
+}
+
 /** `/` finds any piece, board, part or command. */
-export function FindAnything({ more = NONE }: { more?: readonly Findable[] }) {
+export function FindAnything({ more = NONE, later = NONE, onOpen }: Given) {
   const [open, setOpen] = useState(false);
+  useEffect(() => onOpen?.(open), [open, onOpen]);
   const [typed, setTyped] = useState("");
   const [at, setAt] = useState(0);
   const router = useRouter();
@@ -63,13 +72,15 @@ export function FindAnything({ more = NONE }: { more?: readonly Findable[] }) {
       { name: "Sources: every formula", kind: "place", go: "/sources" },
     ];
     const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
-    const known = all.filter((each) => words.every((word) => `${each.name} ${each.kind}`.toLowerCase().includes(word)));
+    const wanted = (each: Findable) => words.every((word) => `${each.name} ${each.kind}`.toLowerCase().includes(word));
+    const known = all.filter(wanted);
     // what is known at once stays on top: a list that turns under a finger on Enter opens the wrong thing
     return [
       ...known,
+      ...later.filter(wanted),
       ...asked.filter((each) => !known.some((one) => one.kind === each.kind && one.name === each.name)),
     ].slice(0, 12);
-  }, [typed, more, asked]);
+  }, [typed, more, later, asked]);
   const go = (each: Findable | undefined) => {
     if (!each) return;
     setOpen(false);

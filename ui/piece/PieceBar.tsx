@@ -2,15 +2,17 @@
 import { Redo2, Undo2 } from "lucide-react";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { useEffect, useMemo } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { MARK_NAMES } from "../../core/verdict/faults";
-import { STAGES } from "../../core/verdict/verdict";
+import { STAGES, Verdict, worstFirst } from "../../core/verdict/verdict";
 import { FindAnything, Findable } from "../find/FindAnything";
 import { Key, TopBar } from "../frame/TopBar";
 import { isTyping } from "../frame/unit";
+import { useTried } from "../twice/useTried";
 import { useOpenPiece } from "./PieceProvider";
 import type { SaveState } from "./useSession";
 
+const NO_VERDICTS: readonly Verdict[] = [];
 const SAVE_WORDS: Record<SaveState, string> = {
   saved: "saved",
   saving: "saving",
@@ -37,13 +39,6 @@ export function PieceBar() {
       ...STAGES.map((stage) => ({ name: MARK_NAMES[stage], kind: "stage", go: `/pieces/${id}/${stage}` })),
       { name: "Shop sheets", kind: "stage", go: `/pieces/${id}/sheets` },
       { name: "Earlier states of this piece", kind: "place", go: `/pieces/${id}/history` },
-      ...(plan?.verdicts ?? []).flatMap((verdict) =>
-        verdict.remedies.map((remedy) => ({
-          name: remedy.label,
-          kind: "remedy",
-          go: () => void edit(remedy.label, remedy.patches),
-        })),
-      ),
       ...(plan?.parts ?? []).map((part) => ({
         name: `${part.name} ${part.marks.join(" ")}`,
         kind: "part",
@@ -51,7 +46,19 @@ export function PieceBar() {
       })),
       ...rack.map((board) => ({ name: board.id, kind: "board", go: `/pieces/${id}/boards` })),
     ],
-    [id, plan, rack, edit],
+    [id, plan, rack],
+  );
+  // remedies are tried while the list is open: one that mends nothing is not offered
+  const [looking, setLooking] = useState(false);
+  const tried = useTried(looking && plan ? worstFirst(plan.verdicts) : NO_VERDICTS);
+  const remedies = useMemo<Findable[]>(
+    () =>
+      [...tried.values()].flat().map(({ label, patches }) => ({
+        name: label,
+        kind: "remedy",
+        go: () => void edit(label, patches),
+      })),
+    [tried, edit],
   );
   return (
     <TopBar
@@ -95,7 +102,7 @@ export function PieceBar() {
           <span className="max-md:sr-only">Redo</span>
         </button>
       </span>
-      <FindAnything more={more} />
+      <FindAnything more={more} later={remedies} onOpen={setLooking} />
       <Link href={`/pieces/${id}/sheets`} className="flex h-8 items-center hover:text-white">
         <Key>P</Key>
         <span className="max-sm:sr-only">Shop sheets</span>

@@ -6,7 +6,7 @@ import type { Shop } from "../../core/piece/shop";
 import { Board, boardSchema, DEFECTS, narrowest, RackBoard } from "../../core/stock/board";
 import { boardFaults, millingPlan } from "../../core/stock/milling-plan";
 import { findSpecies, Species, SPECIES } from "../../core/wood/species";
-import { Choice, DateField, FieldRow, LengthField, NumberField, TextField } from "../fields/fields";
+import { Choice, DateField, FieldRow, LengthField, NumberField, TextField, Tick } from "../fields/fields";
 import { FindAnything } from "../find/FindAnything";
 import { fractions } from "../frame/fractions";
 import { ShopLinks, TopBar } from "../frame/TopBar";
@@ -43,6 +43,7 @@ const fresh = (today: string): Board => ({
   price: 0,
   defects: [],
   cutFrom: "",
+  tears: false,
 });
 const plain = ({ reservedBy: _, ...board }: RackBoard): Board => board;
 
@@ -242,6 +243,7 @@ export function BoardView({ found, left, history, shop, ownSpecies, today }: Giv
           <TextField label="Tree or bundle" value={board.tree} onTake={(tree) => take({ tree })} />
           <TextField label="Shelf" value={board.shelf} onTake={(shelf) => take({ shelf })} />
           <NumberField label={`Price, ${shop.currency}`} value={board.price} onTake={(price) => take({ price })} />
+          <Tick label="Tears under the planer" checked={board.tears} onTake={(tears) => take({ tears })} />
         </FieldRow>
         {boardFaults(board, shop).map((fault) => (
           <p key={fault} role="alert" className="border border-tight bg-white p-2.5 text-tight">

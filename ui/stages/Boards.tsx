@@ -6,10 +6,12 @@ import { panelScene } from "../../core/drawing/boards";
 import { endGrainScene } from "../../core/drawing/top";
 import { panelNeed } from "../../core/layout/candidates";
 import { laidAs, slideBy } from "../../core/layout/lay";
+import { stripThickness } from "../../core/layout/strip-thickness";
 import { panelScores } from "../../core/layout/scores";
 import type { Strip } from "../../core/piece/schema";
 import { LengthField } from "../fields/fields";
 import { PanelOutline } from "./PanelOutline";
+import { UpperFace } from "./UpperFace";
 import { SceneView } from "../drawing/SceneView";
 import { useUnit } from "../frame/unit";
 import { PanelLens } from "../piece/PanelLens";
@@ -349,7 +351,8 @@ function PanelBoards({ name, elsewhere }: { name: string; elsewhere: readonly st
       </div>
       <div>
         <p className="text-[13px] text-graphite">
-          End grain from the left end, front edge first, milled to {withUnit(plan.geometry.top.thickness)}
+          End grain from the left end, front edge first, planed to{" "}
+          {withUnit(stripThickness(plan.panel.laid, plan.geometry.core.thickness, shop))}
         </p>
         <SceneView scene={ends} height={60} onPick={setPicked} picked={picked} />
       </div>
@@ -368,6 +371,7 @@ function PanelBoards({ name, elsewhere }: { name: string; elsewhere: readonly st
           ))}
         </dl>
       )}
+      <UpperFace />
       {name === "top" && <PanelOutline />}
       <LookedThrough />
       <RackPictures

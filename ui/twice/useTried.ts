@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from "react";
 import { createPlanner, PlanFailed } from "../../core/plan";
 import { TriedRemedy, triedRemedy } from "../../core/tried";
 import type { Verdict } from "../../core/verdict/verdict";
-import { usePiece } from "../piece/PieceProvider";
+import { useOpenPiece } from "../piece/PieceProvider";
 
 /** Browsers that know no idle time get a moment instead, ms. */
 const SOON = 20;
@@ -13,13 +13,15 @@ const SOON = 20;
  * what was found for the piece as it stood before stays until it is tried again.
  */
 export function useTried(verdicts: readonly Verdict[]): ReadonlyMap<string, readonly TriedRemedy[]> {
-  const { piece, plan, shop, rack, ownSpecies, today } = usePiece();
+  const { piece, plan, shop, rack, ownSpecies, today } = useOpenPiece();
   const planner = useRef<ReturnType<typeof createPlanner>>(undefined);
   planner.current ??= createPlanner();
   const [found, setFound] = useState<ReadonlyMap<string, readonly TriedRemedy[]>>(new Map());
   const asked = useRef(verdicts);
   asked.current = verdicts;
+  const wanted = verdicts.length > 0;
   useEffect(() => {
+    if (!plan || !wanted) return undefined;
     const inputs = { piece, shop, rack, ownSpecies, today };
     const open = asked.current.filter(({ remedies }) => remedies.length > 0);
     let left = false;
@@ -46,7 +48,7 @@ export function useTried(verdicts: readonly Verdict[]): ReadonlyMap<string, read
     return () => {
       left = true;
     };
-  }, [piece, plan, shop, rack, ownSpecies, today]);
+  }, [piece, plan, shop, rack, ownSpecies, today, wanted]);
   return found;
 }
 
