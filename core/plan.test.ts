@@ -168,6 +168,27 @@ const otherBoards = (change: (board: RackBoard, i: number) => Partial<RackBoard>
 /** Verdicts that depend on more than the piece, and a plan in which each of them fails. */
 const ELSEWHERE: [string, () => Plan][] = [
   [
+    "movement.slat-over-legs",
+    () =>
+      planOf(
+        tableWith(
+          slatted,
+          at("form.slats.count", 12),
+          at("form.overhang.side", 0),
+          at("form.apron.reveal", 60),
+          at("form.slats.screws", "one"),
+        ),
+      ),
+  ],
+  [
+    "boards.sawn-face",
+    () =>
+      planOf(
+        tableWith(seven, at("panels.top.sawnFace", 0)),
+        otherBoards(() => ({ cup: 6 })),
+      ),
+  ],
+  [
     "form.feet-outdoors",
     () =>
       planOf(tableWith(at("brief.place", "porch"), at("form.kind", "trestle"), at("form.trestle.foot.pads", false))),

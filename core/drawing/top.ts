@@ -1,5 +1,6 @@
 import { standsTo } from "../construction/geometry";
 import { slatLines } from "../construction/top/core";
+import { screwOffsets, slatScrews } from "../construction/top/slat-screws";
 import type { Plan } from "../plan/derived";
 import type { Piece } from "../piece/schema";
 import { sampleDate } from "../movement/course";
@@ -144,7 +145,6 @@ function panelItems(plan: Plan, piece: Piece, sample: number, exaggeration: numb
 /** Slats, each about its own middle; the rails below show through the gaps. */
 function slatItems({ geometry: at, species, top }: Plan, piece: Piece, now: number, exaggeration: number): Item[] {
   const bearers = at.bearers.filter((each) => each.run === "across");
-  const under = bearers.filter((each) => Math.abs(each.at) < at.core.shoulder / 2);
   const wide = (change: number) => Math.max(1, at.core.width + change * exaggeration);
   return [
     ...bearers.map((each): Item => {
@@ -172,13 +172,17 @@ function slatItems({ geometry: at, species, top }: Plan, piece: Piece, now: numb
         ink: "layout",
         id: "outline-wet",
       },
-      ...under.flatMap(({ at: x }): Item[] =>
-        (piece.form.slats.screws === "one"
-          ? [0]
-          : [-piece.form.slats.screwSpread / 2, piece.form.slats.screwSpread / 2]
-        ).map((off) => ({ kind: "circle", x, y: y + off, r: 5, ink: "peg", id: "slat" })),
-      ),
     ]),
+    ...slatScrews(piece.form, at).flatMap(({ x, z, beside }) =>
+      (beside ? [0] : screwOffsets(piece.form)).map((off): Item => ({
+        kind: "circle",
+        x,
+        y: z + off,
+        r: 5,
+        ink: "peg",
+        id: "slat",
+      })),
+    ),
   ];
 }
 

@@ -70,7 +70,7 @@ export function cutCards(facts: CardFacts): CutCard[] {
       id: `board:${cut.board.id}`,
       machine: "Crosscut saw",
       setting: null,
-      title: `Crosscut ${cut.board.id}`,
+      title: `Crosscut board ${cut.board.id}`,
       rows: crosscuts(cut, facts.shop),
       board: cut.board.id,
     })),

@@ -1,39 +1,17 @@
 /** Where the screws of slats land. */
 import type { PieceGeometry } from "../construction/geometry";
-import { slatLines } from "../construction/top/core";
+import { screwsOver, slatScrews } from "../construction/top/slat-screws";
 import type { Form } from "../piece/schema";
 import { set, Verdict, verdict } from "../verdict/verdict";
 
-/** A screw stays so far from a leg under the slat, mm. @source common practice */
-const CLEAR = 8;
 /** More or fewer slats are tried up to so many. Ours. */
 const TRIED = 4;
 
-type Slatted = Pick<Form, "slats" | "field" | "ends">;
-
-/** Screws of slats over what stands on its end below, such as a leg's head with its joint: how many, each once. */
-export function screwsOverLegs(form: Slatted, at: Pick<PieceGeometry, "core" | "bearers" | "posts">): number {
-  const across = at.bearers.filter(({ run }) => run === "across");
-  const offsets = form.slats.screws === "one" ? [0] : [-form.slats.screwSpread / 2, form.slats.screwSpread / 2];
-  return slatLines(form, at)
-    .flatMap((line) => offsets.map((off) => line + off))
-    .reduce(
-      (sum, z) =>
-        sum +
-        across.filter((bearer) =>
-          at.posts.some(
-            (post) =>
-              Math.abs(bearer.at - post.x) < post.length / 2 + CLEAR && Math.abs(z - post.z) < post.width / 2 + CLEAR,
-          ),
-        ).length,
-      0,
-    );
-}
-
 /** Slats whose screws miss the legs. */
-export function slatScrews({ form, at }: { form: Form; at: PieceGeometry }): Verdict | null {
+export function slatScrewsRule({ form, at }: { form: Form; at: PieceGeometry }): Verdict | null {
   if (form.field !== "slats") return null;
-  const over = screwsOverLegs(form, at);
+  const over = screwsOver(form, at);
+  const beside = slatScrews(form, at).filter((each) => each.beside).length;
   const free = form.ends === "none" ? missing(form, at) : null;
   return verdict({
     id: "movement.slat-over-legs",
@@ -42,7 +20,7 @@ export function slatScrews({ form, at }: { form: Form; at: PieceGeometry }): Ver
     level: over > 0 ? "fix" : "holds",
     text:
       over > 0 ? `${over} screws of the slats land in the legs’ end grain` : "Every screw of the slats lands in a rail",
-    why: "In a leg’s head a screw holds nothing, splits it over its mortises, and lets water into the joint.",
+    why: `${beside > 0 ? `${beside} that would stand over a leg go into the long rail beside it. ` : ""}In a leg’s head a screw holds nothing, splits it over its mortises, and lets water into the joint.`,
     limit: 0,
     actual: over,
     sense: "at most",
@@ -59,7 +37,7 @@ function missing(form: Form, at: PieceGeometry): number | null {
       if (tried < 2) continue;
       const width = (at.top.width - (tried - 1) * gap) / tried;
       const laid = { ...at, core: { ...at.core, count: tried, width } };
-      if (width > 20 && screwsOverLegs({ ...form, slats: { ...form.slats, count: tried } }, laid) === 0) return tried;
+      if (width > 20 && screwsOver({ ...form, slats: { ...form.slats, count: tried } }, laid) === 0) return tried;
     }
   return null;
 }

@@ -10,7 +10,7 @@ import { FLAT_RULES } from "../movement/flat-rules";
 import { HOLD_RULES } from "../movement/hold-rules";
 import { NOTCH_RULES } from "../movement/notch-rules";
 import { OUTDOOR_RULES } from "../outdoors/rules";
-import { slatScrews } from "../movement/slat-rules";
+import { slatScrewsRule } from "../movement/slat-rules";
 import { MOVEMENT_RULES } from "../movement/rules";
 import { BUILD_RULES, LOG_RULES } from "../steps/rules";
 import { ONE_PANEL_RULES, PANEL_RULES } from "../stock/rules";
@@ -87,7 +87,7 @@ export const JUDGED = WORK.stage(
     "slatsJudged",
     "movement",
     ({ piece, geometry }) => [piece.form, geometry],
-    (form, at) => judge("movement", [slatScrews], { form, at }),
+    (form, at) => judge("movement", [slatScrewsRule], { form, at }),
   )
   .stage(
     "woodJudged",

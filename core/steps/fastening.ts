@@ -5,8 +5,9 @@ import { COUNTERBORED } from "../joinery/fastening/screws";
 import { listed } from "../verdict/verdict";
 import { wayOf } from "../joinery/fastening";
 import type { BearerWords } from "../joinery/fastening/way";
+import type { Part } from "../layout/cut-list";
 import type { Piece } from "../piece/schema";
-import type { Step } from "./step";
+import { Step, stepOf } from "./step";
 
 /** What bears the top, in the words of its base. */
 function named(at: Standing): BearerWords {
@@ -23,6 +24,22 @@ export const fasteningStep = (
 ): Pick<Step, "title" | "detail" | "hours"> | null =>
   form.field === "slats" ? null : wayOf(joints).prepare(joints, named(at));
 
+/** How the wooden pieces that fasten it are made; null where there are none. */
+export function smallStep(piece: Pick<Piece, "form" | "joints">, parts: readonly Part[]): Step | null {
+  const small = parts.filter(({ role }) => role === "button");
+  const made = piece.form.field === "slats" ? null : wayOf(piece.joints).make?.(piece.joints);
+  if (!made || small.length === 0) return null;
+  return stepOf({
+    id: "small",
+    ...made,
+    parts: small.map(({ id }) => id),
+    after: ["mill"],
+    hours: 0.25 + 0.05 * small.reduce((sum, { count }) => sum + count, 0),
+    check: "One tried in its groove: its screw home, it still stands off the top.",
+    caution: "Small parts: never free-hand at the stop, hold them by the stick.",
+  });
+}
+
 /** How the top goes on; slats are screwed down one by one. */
 export function attachStep(
   piece: Pick<Piece, "form" | "joints" | "choices">,
@@ -35,7 +52,7 @@ export function attachStep(
     if (fixed.length === 0) return { title, detail };
     return {
       title,
-      detail: `First the fixed line: one screw tight up through ${listed(fixed)} where it crosses ${fixed.length > 1 ? "them" : "it"}, from a counterbore that leaves ${COUNTERBORED} mm, or the top wanders. ${detail}`,
+      detail: `First the fixed line: one screw tight up through ${fixed.length > 1 ? "parts" : "part"} ${listed(fixed)} where it crosses ${fixed.length > 1 ? "them" : "it"}, from a counterbore that leaves ${COUNTERBORED} mm, or the top wanders. ${detail}`,
     };
   }
   return {

@@ -14,7 +14,7 @@ import { blankStep } from "./blanks";
 import { afterEdges, edgeSteps } from "./edges";
 import { COATS, finishSteps } from "./finish";
 import { roundShelf, shelfOnStretchers, shelfSteps } from "./shelf";
-import { attachStep, fasteningStep } from "./fastening";
+import { attachStep, fasteningStep, smallStep } from "./fastening";
 import { topSteps } from "./top";
 
 /** From here on the inside of a board dries weeks behind its face, mm. @source common practice */
@@ -133,6 +133,8 @@ export function stepsFor(inputs: OrderInputs): Step[] {
   // what is glued first waits for the edges of its parts
   const own = afterEdges(letIn ? roundShelf(base) : base.steps, base.apart[1], edges.base);
   out.push(...shelf, ...own, ...edges.base);
+  const small = smallStep(piece, parts);
+  if (small) out.push(small);
   out.push(...shelfOnStretchers(parts, at, base.closed));
 
   stages.forEach((stage, i) => {
@@ -142,7 +144,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
       step({
         id,
         title: `Glue the top: ${stage.name.toLowerCase()}`,
-        detail: `${stage.strips.join(", ")}; ${stage.clamps.places.length} clamps and ${stage.clamps.cauls} for the cauls, ${Math.ceil(stage.grams)} g of glue, ${stage.minutes.toFixed(0)} min of work.`,
+        detail: `Boards ${stage.strips.join(", ")}; ${stage.clamps.places.length} clamps and ${stage.clamps.cauls} for the cauls, ${Math.ceil(stage.grams)} g of glue, ${stage.minutes.toFixed(0)} min of work.`,
         parts: ["top"],
         after: before,
         hours: 0.5 + stage.minutes / 60,
@@ -222,7 +224,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
       id: "attach",
       ...(outdoors ? rustless(attachStep(piece, at)) : attachStep(piece, at)),
       parts: [topPart],
-      after: [...finished.last, ...base.standing],
+      after: [...finished.last, ...base.standing, ...(small ? [small.id] : [])],
       hours: TIME.attach,
       wait: finished.cure,
       waitFor: "the finish to cure",

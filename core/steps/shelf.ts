@@ -27,7 +27,7 @@ export function shelfSteps(
       step({
         id: `glue-${stage.id}`,
         title: `Glue the ${stage.name[0].toLowerCase()}${stage.name.slice(1)}`,
-        detail: `${stage.strips.join(", ")}; ${stage.clamps.places.length} clamps, ${Math.ceil(stage.grams)} g of glue.`,
+        detail: `Boards ${stage.strips.join(", ")}; ${stage.clamps.places.length} clamps, ${Math.ceil(stage.grams)} g of glue.`,
         parts: ["shelf"],
         // the last seam closes what the others glued
         after: i > 0 && i === stages.length - 1 ? stages.slice(0, i).map((each) => `glue-${each.id}`) : ["mill"],

@@ -1,17 +1,18 @@
 import type { PieceGeometry } from "../construction/geometry";
-import { isWhole } from "../construction/top/core";
+import { isWhole, slatLines } from "../construction/top/core";
+import { slatScrews } from "../construction/top/slat-screws";
 import { cornerTenon } from "../construction/top/ends";
 import { shapedTop } from "../construction/top/outline";
 import { flattening } from "../layout/strip-thickness";
 import type { Form, Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
-import { fine, mm } from "../verdict/verdict";
+import { fine, listed, mm } from "../verdict/verdict";
 import type { Step } from "./step";
 
 /** What the steps of a top follow from. `strips`: how thick its strips were glued, mm; `last`: the step that leaves the panel glued. */
 export interface TopFacts {
   piece: Piece;
-  at: Pick<PieceGeometry, "through" | "core">;
+  at: Pick<PieceGeometry, "through" | "core" | "bearers" | "posts">;
   shop: Shop;
   strips: number;
   last: string;
@@ -23,7 +24,7 @@ type TopStep = Partial<Step> & Pick<Step, "id" | "title" | "detail" | "hours">;
 export function topSteps(facts: TopFacts): TopStep[] {
   const { form } = facts.piece;
   const slats = form.field === "slats";
-  const field = slats ? slatSteps(form) : panelSteps(facts);
+  const field = slats ? slatSteps(form, facts.at) : panelSteps(facts);
   const before = field.at(-1)!.id;
   const ends =
     form.ends === "breadboards" ? endSteps(form, before) : form.ends === "frame" ? frameSteps(form, before) : [];
@@ -92,13 +93,19 @@ function outlineStep(top: Form["top"], { through }: Pick<PieceGeometry, "through
   };
 }
 
-function slatSteps({ slats, ends }: Form): TopStep[] {
+function slatSteps(form: Form, at: TopFacts["at"]): TopStep[] {
+  const { slats, ends } = form;
+  const beside = ends === "none" ? slatScrews(form, at).filter((each) => each.beside) : [];
+  const [aside] = beside;
+  const lies = aside
+    ? ` Where a leg stands below, in ${listed([...new Set(beside.map(({ slat }) => `S${slat + 1}`))])}, one hole ${mm(at.core.shoulder / 2 - Math.abs(aside.x))} from the end instead, ${mm(Math.abs(aside.z - slatLines(form, at)[aside.slat]))} off the middle line: it goes into the long rail beside the leg.`
+    : "";
   const held = ends === "none" ? "" : " Then a tongue at each end of each, from one fence.";
   return [
     {
       id: "slats",
       title: "Round the slats and drill them",
-      detail: `Both edges of each; ${slats.screws === "one" ? "one hole on the middle line over each rail" : `two holes ${slats.screwSpread} mm apart, ${slats.clearance} mm over the screw`}. Drill now: no glue holds them.${held}`,
+      detail: `Both edges of each; ${slats.screws === "one" ? "one hole on the middle line over each rail" : `two holes ${slats.screwSpread} mm apart, ${slats.clearance} mm over the screw`}. Drill now: no glue holds them.${lies}${held}`,
       parts: ["slat"],
       after: ["mill"],
       hours: 0.5 + (ends === "none" ? 0.25 : 0.4) * slats.count,

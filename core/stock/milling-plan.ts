@@ -15,7 +15,7 @@ export const BED_TIMES = 1.5;
 /** A piece that rocks by more than this is flattened on a sled, shimmed; at a jointer nothing can be put under it. mm Ours */
 export const ROCKS = 2;
 
-/** More than this to come off after a face is flat is resawn, not planed: the leaf is wood, the chips are not. mm Ours */
+/** A leaf thicker than this is resawn off once a face is flat, not planed away: the leaf is wood, the chips are not. mm Ours */
 export const RESAWN_FROM = 12;
 /** What a resawn face leaves to plane, mm. @source common practice */
 export const RESAWN_OVER = 2;
@@ -56,9 +56,12 @@ export function millingPlan(
   const goes = Math.max(0, board.thickness - target);
   const { cup, bow, twist } = milled.lost;
   const flat = cup + bow + twist / 2 + shop.cleaning;
-  const first = Math.min(goes, Math.max(flat, goes / 2));
+  // what is opened at the bandsaw needs one flat face only: the rest comes off in one leaf
+  const leaf = goes - Math.min(goes, flat) - RESAWN_OVER - shop.kerf;
+  const opened = leaf > RESAWN_FROM && (shop.bandsawHeight ?? 0) >= piece.width;
+  const first = Math.min(goes, opened ? flat : Math.max(flat, goes / 2));
   const rest = goes - first;
-  const resawn = rest > RESAWN_FROM && (shop.bandsawHeight ?? 0) >= piece.width ? target + RESAWN_OVER : null;
+  const resawn = opened ? target + RESAWN_OVER : null;
   const second = resawn === null ? rest : RESAWN_OVER;
   const lift = 2 * twist;
   const machine = machineFor(piece, lift, shop);

@@ -70,7 +70,7 @@ describe("18: one panel of verdicts says one thing", () => {
       expect(hole, id).toBeDefined();
     }
     expect(attach(at("form.crossRails", 1))).toMatch(
-      /^First the fixed line: one screw tight up through E2, E1 and C where it crosses them, from a counterbore that leaves 30 mm/,
+      /^First the fixed line: one screw tight up through parts E2, E1 and C where it crosses them, from a counterbore that leaves 30 mm/,
     );
   });
   it("no fastener that must slide stands in its way", () => {

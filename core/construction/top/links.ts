@@ -7,6 +7,7 @@ import type { Form } from "../../piece/schema";
 import { Remedy, set } from "../../verdict/verdict";
 import type { PieceGeometry } from "../geometry";
 import { slatLines } from "./core";
+import { slatScrews } from "./slat-screws";
 
 export interface TopLinkFacts {
   form: Form;
@@ -113,23 +114,21 @@ function slatLinks({ at, form }: TopLinkFacts): Link[] {
     kind: "screw",
     hold: [point(x), null, point(0)],
   }));
-  const screwed = slatLines(form, at).flatMap((z, i) =>
-    rails.flatMap((rail): Link[] => {
-      const screw = (n: number, place: number, rigid: boolean): Link => ({
-        id: `slat-${i + 1}-${rail.id}-${n}`,
-        name: "the screws through it",
-        a: rail.id,
-        b: `S${i + 1}`,
-        kind: rigid ? "screw" : "slot",
-        hold: [null, null, point(place)],
-        ...(rigid ? {} : { play: { axis: 2, range: [-clearance / 2, clearance / 2] } }),
-        mend: [set("Use one screw across each slat", ["form", "slats", "screws"], "one")],
-      });
-      return screws === "one"
-        ? [screw(1, z, true)]
-        : [screw(1, z - screwSpread / 2, true), screw(2, z + screwSpread / 2, clearance === 0)];
-    }),
-  );
+  const screwed = slatScrews(form, at).flatMap(({ slat, part, x, z, beside }): Link[] => {
+    const screw = (n: number, place: number, rigid: boolean): Link => ({
+      id: `slat-${slat + 1}-${part}${beside ? (x < 0 ? "-left" : "-right") : ""}-${n}`,
+      name: "the screws through it",
+      a: part,
+      b: `S${slat + 1}`,
+      kind: rigid ? "screw" : "slot",
+      hold: [null, null, point(place)],
+      ...(rigid ? {} : { play: { axis: 2, range: [-clearance / 2, clearance / 2] } }),
+      mend: [set("Use one screw across each slat", ["form", "slats", "screws"], "one")],
+    });
+    return screws === "one" || beside
+      ? [screw(1, z, true)]
+      : [screw(1, z - screwSpread / 2, true), screw(2, z + screwSpread / 2, clearance === 0)];
+  });
   return [...screwed, ...held];
 }
 

@@ -4,6 +4,8 @@ import { FasteningWay, grooveIn } from "./way";
 
 /** A button's groove lies so far below the bearer's upper edge; its tongue is so thick, with a little over. mm @source common practice */
 const GROOVE = { drop: 12, tongue: 9, over: 1 };
+/** A button that is screwed home still stands off the top by so much, so that it draws it down, mm. @source common practice */
+const DRAWS = 1;
 /** A groove stops so far short of the shoulders, mm. @source common practice */
 const STOP = 10;
 
@@ -26,6 +28,10 @@ export const button: FasteningWay = {
     title: `Groove the ${all} for the buttons`,
     detail: `${GROOVE.tongue + GROOVE.over} mm wide and ${buttons.grooveDepth} mm deep on the inside, ${GROOVE.drop} mm below the edge, stopped ${STOP} mm before every mortise; slots ${buttons.slotLength} mm long on the ${across}. Tongues are ${GROOVE.tongue} mm thick.`,
     hours: 1,
+  }),
+  make: ({ buttons }) => ({
+    title: "Rebate and drill the buttons, then saw them off",
+    detail: `On each stick’s ends and between: ${buttons.tongue} mm long tongues, ${GROOVE.drop - DRAWS} mm down from the upper face, so that the screw draws the top, and rebated from below until ${GROOVE.tongue} mm are left. A hole through each, then crosscut to a stop.`,
   }),
   attach: ({ buttons }, { along, across }) => ({
     title: "Attach the top with buttons",

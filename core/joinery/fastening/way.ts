@@ -39,6 +39,8 @@ export interface FasteningWay {
   play(joints: JointChoices, rail: "long" | "across", need: { dry: number; wet: number }): Play;
   /** what is cut for it before the base is glued; null where nothing is */
   prepare(joints: JointChoices, words: BearerWords): { title: string; detail: string; hours: number } | null;
+  /** how its wooden pieces are made from their sticks, where it has any */
+  make?: (joints: JointChoices) => { title: string; detail: string };
   /** how the top goes on */
   attach(joints: JointChoices, words: BearerWords): { title: string; detail: string };
   /** what is cut from a bearer, or nothing: cleats, tabs and plates stand by themselves */

@@ -47,9 +47,10 @@ export function legAndApronWork({
       detail: loose
         ? "From the outside faces, same fence as the legs."
         : `Shoulders first, all of one length together; cheeks a hair full, tried on the first 5 mm of the tip, then planed to fit; far edges chamfered before they are planed, so that nothing chips out.${joints.some(({ mitre }) => mitre > 0) ? " Mitre the tips last." : ""}`,
-      parts: [...rails, ...lowKinds],
+      // cross-rails are cut to the dry frame, in a step of their own
+      parts: [...rails.filter((kind) => kind !== "cross-rail"), ...lowKinds],
       after: ["mortise"],
-      hours: (4 + form.crossRails + low.length) * 2 * TIME.tenon,
+      hours: (4 + low.length) * 2 * TIME.tenon,
       check: "Each tenon goes in by hand and lifts its leg.",
     }),
   );
@@ -90,7 +91,7 @@ export function legAndApronWork({
         detail: "Before the frame is glued: no router reaches it after.",
         parts: ["long-rail", "cross-rail"],
         after: ["dry-fit"],
-        hours: 0.5 * form.crossRails,
+        hours: (0.5 + 2 * TIME.tenon) * form.crossRails,
         check: "In the dry frame again: they push no rail apart.",
       }),
     );
