@@ -1,6 +1,7 @@
 import type { Brief, Form } from "../piece/schema";
 import { grade, mm, Remedy, Verdict, verdict } from "../verdict/verdict";
-import { clearances, PEOPLE, proposeTable, seatsAt, TableProposal, widthNeeded } from "./propose";
+import { clearances, proposeTable, TableProposal, widthNeeded } from "./propose";
+import { placesAt, useOf } from "./uses";
 
 export interface BriefFacts {
   brief: Brief;
@@ -29,53 +30,41 @@ export function useProposal(proposal: TableProposal): Remedy {
   };
 }
 
-function sideClearance({ brief, form }: BriefFacts) {
-  return clearance(
-    "side",
-    "from the table's side",
-    clearances(brief.room, form.top.length, form.top.width).side,
-    brief,
-    "width",
-    form.top.width,
-  );
+function sideClearance(facts: BriefFacts) {
+  return clearance(facts, "side");
 }
-function endClearance({ brief, form }: BriefFacts) {
-  return clearance(
-    "end",
-    "from its ends",
-    clearances(brief.room, form.top.length, form.top.width).end,
-    brief,
-    "length",
-    form.top.length,
-  );
+function endClearance(facts: BriefFacts) {
+  return clearance(facts, "end");
 }
 
-function clearance(
-  id: string,
-  where: string,
-  have: number,
-  brief: Brief,
-  dimension: "width" | "length",
-  now: number,
-): Verdict {
-  const level = grade(have, "at least", PEOPLE.getUp, PEOPLE.getUp - 150);
-  const most = Math.floor((brief.room[dimension] - 2 * PEOPLE.getUp) / 50) * 50;
+function clearance({ brief, form }: BriefFacts, which: "side" | "end"): Verdict | null {
+  const use = useOf(form);
+  const dimension = which === "side" ? "width" : "length";
+  const have = clearances(brief.room, form.top.length, form.top.width)[which];
+  // what nobody walks round has only to go in
+  if (!use.around && have >= 0) return null;
+  const { least, good, to, toGood } = use.around ?? { least: 0, good: 0, to: "to stand in it", toGood: "" };
+  const most = Math.floor((brief.room[dimension] - 2 * least) / 50) * 50;
+  const level = grade(have, "at least", least, Math.max(0, least - 150));
   return verdict({
-    id: `brief.clear-${id}`,
+    id: `brief.clear-${which}`,
     stage: "brief",
     subject: ["room", "top"],
     level,
-    text: have < 0 ? `The table is ${mm(-2 * have)} larger than the room` : `${mm(have)} ${where} to the wall`,
+    text:
+      have < 0
+        ? `The ${use.noun} is ${mm(-2 * have)} larger than the room`
+        : `${mm(have)} from ${which === "side" ? `the ${use.noun}'s side` : "its ends"} to the wall`,
     why:
-      have >= PEOPLE.walkBehind
-        ? `Measured from the table's edge, chair and all: enough to walk behind someone seated, ${mm(PEOPLE.walkBehind)}.`
-        : `Measured from the table's edge, chair and all: ${mm(PEOPLE.getUp)} to get up, ${mm(PEOPLE.walkBehind)} to walk behind.`,
-    limit: PEOPLE.getUp,
+      have >= good && good > 0
+        ? `Measured from its edge: enough ${toGood}, ${mm(good)}.`
+        : `Measured from its edge: ${mm(least)} ${to}${good > 0 ? `, ${mm(good)} ${toGood}` : ""}.`,
+    limit: least,
     actual: Math.round(have),
     sense: "at least",
     unit: "mm",
     remedies:
-      level === "holds" || most < 500 || most >= now
+      level === "holds" || most < 500 || most >= form.top[dimension]
         ? []
         : [
             {
@@ -87,47 +76,47 @@ function clearance(
 }
 
 function dailySeats(facts: BriefFacts) {
-  return seats(facts, "daily", PEOPLE.seat, "daily");
+  return seats(facts, "daily", "daily");
 }
 function partySeats(facts: BriefFacts) {
-  return seats(facts, "most", PEOPLE.squeezed, "at a party");
+  return seats(facts, "most", "at a party");
 }
 
-function seats({ brief, form }: BriefFacts, which: "daily" | "most", edge: number, when: string): Verdict {
-  const { sides, ends, total } =
-    form.use === "bench" ? alongBench(form.top.length, edge) : seatsAt(form.top.length, form.top.width, edge);
+function seats({ brief, form }: BriefFacts, which: "daily" | "most", when: string): Verdict | null {
+  const use = useOf(form);
+  if (!use.seats) return null;
+  const { where } = use.seats;
+  const { sides, ends, total } = placesAt(use, form.top, which);
   const wanted = brief.seats[which];
   const level = total >= wanted ? "holds" : which === "most" || total >= wanted - 1 ? "tight" : "fix";
   const proposal = proposeTable(brief);
+  const along = { round: `${sides} along the sides`, side: `${sides} along its front`, on: `${sides} on it` }[where];
+  const atEnds = where !== "round" ? "" : ends ? `, ${ends} at the ends` : "; the ends are too narrow to sit at";
   return verdict({
     id: `brief.seats-${which}`,
     stage: "brief",
     subject: ["top"],
     level,
     text: `Seats ${total} ${when}, ${wanted} asked`,
-    why: `${edge} mm of edge a place: ${sides} along the sides${ends ? `, ${ends} at the ends` : form.use === "bench" ? "" : "; the ends are too narrow to sit at"}.`,
+    why: `${use.seats[which]} mm of edge a place: ${along}${atEnds}.`,
     limit: wanted,
     actual: total,
     sense: "at least",
     unit: "seats",
     remedies:
-      level === "holds" || form.use === "bench" || proposal.length <= form.top.length ? [] : [useProposal(proposal)],
+      level === "holds" || where !== "round" || proposal.length <= form.top.length ? [] : [useProposal(proposal)],
   });
 }
 
-/** A bench is sat on from one side. */
-const alongBench = (length: number, edge: number) => ({
-  sides: Math.floor(length / edge + 1e-9),
-  ends: 0,
-  total: Math.floor(length / edge + 1e-9),
-});
-
 function tuckedSeats({ brief, form, between }: BriefFacts): Verdict | null {
-  if (form.use === "bench") return null;
-  const perSide = Math.ceil(Math.max(1, brief.seats.daily - seatsAt(0, form.top.width, PEOPLE.seat).ends) / 2);
+  const use = useOf(form);
+  if (!use.seats || use.seats.where === "on") return null;
+  const sides = use.seats.where === "round" ? 2 : 1;
+  const perSide = Math.ceil(Math.max(1, brief.seats.daily - placesAt(use, form.top, "daily").ends) / sides);
   const needed = widthNeeded(brief.seating, perSide);
   const level = grade(between, "at least", needed, needed - 40);
   const noun = brief.seating === "bench" ? `A bench for ${perSide}` : perSide === 1 ? "A chair" : `${perSide} chairs`;
+  const aSide = sides > 1 ? " a side" : "";
   return verdict({
     id: "brief.tucked",
     stage: "brief",
@@ -135,8 +124,8 @@ function tuckedSeats({ brief, form, between }: BriefFacts): Verdict | null {
     level,
     text:
       level === "holds"
-        ? `${noun} a side slide${perSide === 1 || brief.seating === "bench" ? "s" : ""} between the legs`
-        : `${noun} a side won't slide between the legs`,
+        ? `${noun}${aSide} slide${perSide === 1 || brief.seating === "bench" ? "s" : ""} between the legs`
+        : `${noun}${aSide} won't slide between the legs`,
     why: `${mm(between)} between the legs, ${mm(needed)} needed${brief.seating === "bench" ? " with 40 mm free at each end" : ""}.`,
     limit: needed,
     actual: Math.round(between),
@@ -158,6 +147,7 @@ function tuckedSeats({ brief, form, between }: BriefFacts): Verdict | null {
 
 function throughTheRoom({ brief, form }: BriefFacts): Verdict {
   const { room } = brief;
+  const { noun } = useOf(form);
   const onEnd = Math.hypot(form.top.length, form.height);
   const flat = Math.hypot(form.top.length, form.top.width);
   const upright = onEnd <= room.height;
@@ -169,12 +159,12 @@ function throughTheRoom({ brief, form }: BriefFacts): Verdict {
     subject: ["top"],
     level: upright || turns ? "holds" : lies ? "tight" : "fix",
     text: upright
-      ? "The table can be stood on end in this room"
+      ? `The ${noun} can be stood on end in this room`
       : turns
-        ? "The table can be turned flat, but not stood on end"
+        ? `The ${noun} can be turned flat, but not stood on end`
         : lies
-          ? "The table comes in one way round: it can be neither turned nor stood on end"
-          : "The table is longer than the room",
+          ? `The ${noun} comes in one way round: it can be neither turned nor stood on end`
+          : `The ${noun} is longer than the room`,
     why: `On end it needs ${mm(onEnd)} from corner to corner under a ceiling of ${mm(room.height)}; lying flat it turns within ${mm(flat)}.`,
     limit: room.height,
     actual: Math.round(onEnd),

@@ -2,7 +2,8 @@ import type { Brief, Form } from "../piece/schema";
 import type { Species } from "../wood/species";
 import { fine, grade, mm, set, Verdict, verdict } from "../verdict/verdict";
 import type { PieceGeometry } from "./geometry";
-import { usual, usualRange } from "./usual";
+import { useOf } from "../brief/uses";
+import { usualRange } from "./usual";
 
 export interface FormFacts {
   form: Form;
@@ -24,7 +25,8 @@ export const FORM_RULES: ((facts: FormFacts) => Verdict | null)[] = [
 
 function height({ form, brief }: FormFacts): Verdict {
   const off = Math.abs(form.height - brief.topHeight);
-  const { low, high } = usual(form).height;
+  const use = useOf(form);
+  const { low, high } = use.height;
   const inside = form.height >= low && form.height <= high;
   return verdict({
     id: "form.height",
@@ -36,8 +38,8 @@ function height({ form, brief }: FormFacts): Verdict {
         ? `The top stands at ${mm(form.height)}, the brief asks for ${mm(brief.topHeight)}`
         : `Top at ${mm(form.height)}, as the brief asks`,
     why: inside
-      ? `${form.use === "bench" ? "Benches" : "Dining tables"} stand between ${low} and ${high} mm.`
-      : `Outside the ${low} to ${high} mm of ${form.use === "bench" ? "benches: try it with the client's table" : "dining tables: try it with the client's chairs"}.`,
+      ? `${use.nouns} stand between ${low} and ${high} mm.`
+      : `Outside the ${low} to ${high} mm of ${use.nouns.toLowerCase()}: try it with ${use.triedWith}.`,
     limit: brief.topHeight,
     actual: form.height,
     unit: "mm",
@@ -51,7 +53,7 @@ function topThickness({ at, form }: FormFacts) {
     "top",
     "Top thickness",
     at.top.thickness,
-    usual(form).top,
+    useOf(form).top,
     ["form", "top", "thickness"],
     { low: "It flexes between the rails and drums.", high: "It is heavy to carry and slow to look light." },
   );
@@ -64,7 +66,7 @@ function sideOverhang({ form, at }: FormFacts) {
     "top",
     "Side overhang",
     form.overhang.side,
-    usual(form).overhang,
+    useOf(form).overhang,
     ["form", "overhang", "side"],
     {
       low: "Nothing is left when the top shrinks in the dry month.",
@@ -72,7 +74,7 @@ function sideOverhang({ form, at }: FormFacts) {
     },
   );
   // a wide edge is a matter of looks: whether it tips is another rule's
-  return form.overhang.side > usual(form).overhang.high && judged.level === "fix"
+  return form.overhang.side > useOf(form).overhang.high && judged.level === "fix"
     ? { ...judged, level: "tight" as const }
     : judged;
 }
@@ -92,7 +94,7 @@ function endOverhang({ form, at }: FormFacts): Verdict | null {
         : form.overhang.end < 20
           ? `An end overhang of ${mm(form.overhang.end)} shows every error`
           : `An end overhang of ${mm(form.overhang.end)} sags in time`,
-    why: "Common practice is 25 to 50 mm, up to 300 mm where a chair sits at the head.",
+    why: `Common practice is 25 to 50 mm${useOf(form).seats?.where === "round" ? ", up to 300 mm where a chair sits at the head" : ", up to 300 mm where something stands below it"}.`,
     limit: most,
     actual: form.overhang.end,
     sense: "at most",

@@ -1,32 +1,14 @@
-import type { Form } from "../piece/schema";
 import { mm, set, Verdict, verdict } from "../verdict/verdict";
 
 /** Sizes makers usually keep to, mm. @source common practice */
 export const USUAL = {
-  kneeRoom: { good: 610, least: 580 },
   thigh: 600,
-  leg: { low: 70, high: 90 },
-  apron: { low: 90, high: 120 },
-  top: { low: 25, high: 40 },
-  overhang: { low: 25, high: 50 },
   reveal: { low: 3, high: 10 },
-  height: { low: 720, high: 760 },
   railAlone: 1500,
   topWeightOnePerson: 25,
   topWeightTwo: 50,
   taperBelow: 10,
 };
-
-/** The same for a bench or stool, mm. @source common practice: seats stand at about 450 */
-export const USUAL_BENCH = {
-  leg: { low: 40, high: 75 },
-  apron: { low: 55, high: 100 },
-  top: { low: 20, high: 40 },
-  overhang: { low: 0, high: 50 },
-  height: { low: 420, high: 470 },
-};
-/** The sizes that are usual for what it is used as. */
-export const usual = (form: Form) => (form.use === "bench" ? { ...USUAL, ...USUAL_BENCH } : USUAL);
 
 /** Whether a size lies in the usual range; far outside it is a fault. */
 export const usualRange = (

@@ -1,4 +1,5 @@
-import { clearances, PEOPLE, seatsAt } from "../brief/propose";
+import { clearances, PEOPLE } from "../brief/propose";
+import { placesAt, useOf } from "../brief/uses";
 import type { Piece } from "../piece/schema";
 import { dimension, Item, rect, Scene } from "./scene";
 
@@ -7,11 +8,14 @@ export function roomScene({ brief, form }: Piece, colour: [string, string]): Sce
   const { room } = brief;
   const { length, width } = form.top;
   const free = clearances(room, length, width);
-  const { sides, ends } = seatsAt(length, width, PEOPLE.seat);
-  const perSide =
-    brief.seating === "bench"
-      ? 0
-      : Math.min(sides / 2, Math.ceil(Math.max(0, brief.seats.daily - Math.min(ends, brief.seats.daily)) / 2));
+  const use = useOf(form);
+  const { ends } = placesAt(use, form.top, "daily");
+  const at = use.seats?.where ?? "on";
+  const sides = at === "round" ? 2 : at === "side" ? 1 : 0;
+  const wanted = Math.max(0, brief.seats.daily - Math.min(ends, brief.seats.daily));
+  const most = use.seats ? Math.floor(length / use.seats.daily + 1e-9) : 0;
+  const perSide = brief.seating === "bench" || sides === 0 ? 0 : Math.min(most, Math.ceil(wanted / sides));
+  const around = use.around?.least ?? 0;
   const items: Item[] = [rect(0, 0, room.length, room.width, "room", "room")];
   const [x0, y0] = [free.end, free.side];
   const chair = (x: number, y: number) =>
@@ -19,19 +23,19 @@ export function roomScene({ brief, form }: Piece, colour: [string, string]): Sce
   items.push({
     kind: "rect",
     x: x0,
-    y: y0 - PEOPLE.getUp,
+    y: y0 - around,
     w: length,
-    h: width + 2 * PEOPLE.getUp,
+    h: width + 2 * around,
     ink: "wash",
     id: "get-up",
   });
   for (let i = 0; i < perSide; i += 1) {
     const x = x0 + ((i + 0.5) * length) / perSide - PEOPLE.chairWide / 2;
-    chair(x, y0 - PEOPLE.chairDeep - 120);
+    if (sides === 2) chair(x, y0 - PEOPLE.chairDeep - 120);
     chair(x, y0 + width + 120);
   }
-  if (brief.seating === "bench")
-    for (const y of [y0 - 330, y0 + width + 30])
+  if (brief.seating === "bench" && sides > 0)
+    for (const y of sides === 2 ? [y0 - 330, y0 + width + 30] : [y0 + width + 30])
       items.push({
         kind: "rect",
         x: x0 + form.overhang.end + form.leg.section + 40,
@@ -41,7 +45,7 @@ export function roomScene({ brief, form }: Piece, colour: [string, string]): Sce
         ink: "hidden",
         id: "bench",
       });
-  if (brief.seating === "chairs" && ends && brief.seats.daily > 2)
+  if (brief.seating === "chairs" && at === "round" && ends && brief.seats.daily > 2)
     for (const x of [x0 - PEOPLE.chairDeep - 120, x0 + length + 120])
       items.push({
         kind: "rect",
@@ -54,6 +58,20 @@ export function roomScene({ brief, form }: Piece, colour: [string, string]): Sce
         id: "chair",
       });
   items.push({ kind: "wood", x: x0, y: y0, w: length, h: width, colour, seed: 11, grain: "x", id: "top" });
+  // what stands on it full, what goes under it dashed, from the front or from the left end
+  for (const { name, how, length: long, width: deep } of brief.things) {
+    if (how === "down") continue;
+    const box =
+      how === "under-end"
+        ? { x: x0, y: y0 + (width - long) / 2, w: deep, h: long }
+        : {
+            x: x0 + (length - long) / 2,
+            y: how === "on" ? y0 + (width - deep) / 2 : y0 + width - deep,
+            w: long,
+            h: deep,
+          };
+    items.push({ kind: "rect", ...box, ink: how === "on" ? "paper" : "hidden", id: name });
+  }
   items.push(
     dimension([0, room.width], [room.length, room.width], 22, room.length, {
       path: ["brief", "room", "length"],
@@ -84,7 +102,7 @@ export function roomScene({ brief, form }: Piece, colour: [string, string]): Sce
   );
   return {
     id: "room",
-    title: `The table in its room: ${room.length} by ${room.width} mm, ${Math.round(free.side)} mm free at the sides and ${Math.round(free.end)} mm at the ends.`,
+    title: `The ${use.noun} in its room: ${room.length} by ${room.width} mm, ${Math.round(free.side)} mm free at the sides and ${Math.round(free.end)} mm at the ends.`,
     bounds: { x: 0, y: 0, w: room.length, h: room.width },
     margin: [44, 60, 12, 12],
     items,

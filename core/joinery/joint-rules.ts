@@ -176,7 +176,7 @@ function tenonLength(facts: Facts): Verdict | null {
     subject: [worst.enters],
     level,
     text: `${count(all)} blind tenons, the shortest ${mm(lengthOf(worst))} long: ${worst.name.toLowerCase()}`,
-    why: `Under ${TENON.cheekLeast + 10} mm a table works loose in daily use.`,
+    why: `Under ${TENON.cheekLeast + 10} mm it works loose in daily use.`,
     limit: TENON.cheekLeast + 10,
     actual: lengthOf(worst),
     sense: "at least",

@@ -303,7 +303,7 @@ function yieldOf({ yieldShare }: CuttingFacts): Verdict | null {
     id: "cutting.yield",
     stage: "cutting",
     level: grade(yieldShare, "at least", 0.55, 0.35),
-    text: `${Math.round(yieldShare * 100)} % of what is sawn out ends in the table`,
+    text: `${Math.round(yieldShare * 100)} % of what is sawn out ends in the piece`,
     why: "The rest goes in warp, width and length allowances. Offcuts go back on the rack and don't count.",
     limit: 55,
     actual: Math.round(yieldShare * 100),

@@ -272,7 +272,8 @@ function insetsFit({ insets }: MovementFacts): Verdict[] | null {
               ),
             ];
     return verdict({
-      id: `movement.inset.${inset.id}`,
+      // a file may give two of them one name
+      id: `movement.inset.${inset.id}${insets.findIndex(({ id }) => id === inset.id) < i ? `.${i + 1}` : ""}`,
       stage: "movement",
       subject: [`inset:${inset.id}`],
       level,

@@ -22,6 +22,7 @@ export function freshPiece(name: string, day: string): Piece {
       topHeight: 750,
       match: "",
       deadline: null,
+      things: [],
     },
     form: {
       kind: "leg-and-apron",

@@ -1,6 +1,7 @@
 /** The record that is stored for a piece: choices and measurements only. Everything else is derived from it. */
 import * as v from "valibot";
 import { MAKES } from "../assembly/sort";
+import { thingsField, USES } from "./brief-choices";
 import { BASES, LEG_TOPS, lowFields, shelfFields, tenonSettingSchema, trestleFields } from "./base-choices";
 import { climateSchema } from "./climate";
 import { cuttingSchema, glueRunSchema, outlineFields } from "./cutting-choices";
@@ -24,11 +25,12 @@ const briefSchema = v.strictObject({
   topHeight: size("top height", 150, 1500),
   match: text("what it must match"),
   deadline: v.nullable(date("deadline")),
+  ...thingsField,
 });
 
 const formSchema = v.strictObject({
   kind: choice("construction", BASES),
-  use: choice("use", ["table", "bench"]),
+  use: choice("use", USES),
   top: v.strictObject({
     length: size("top length", 200, 6000),
     width: size("top width", 60, 2500),

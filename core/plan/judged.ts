@@ -1,5 +1,6 @@
 /** Last of the list: every rule of every stage. */
 import { BRIEF_RULES } from "../brief/rules";
+import { thingRules } from "../brief/things";
 import { BASE_LIST, baseOf } from "../construction/base";
 import { FIT_RULES } from "../construction/fit-rules";
 import { FORM_RULES } from "../construction/rules";
@@ -24,7 +25,7 @@ import { WORK } from "./work";
 
 /** Number of verdict rules in force, by stage, over all bases. */
 export const RULE_COUNT: Record<Stage, number> = {
-  brief: BRIEF_RULES.length,
+  brief: BRIEF_RULES.length + 1,
   form:
     FORM_RULES.length +
     FIT_RULES.length +
@@ -47,6 +48,12 @@ export const JUDGED = WORK.stage(
   ({ piece, geometry }) => [piece.brief, piece.form, geometry.between],
   (brief, form, between) => judge("brief", BRIEF_RULES, { brief, form, between }),
 )
+  .stage(
+    "thingsJudged",
+    "brief",
+    ({ piece, geometry, assembled }) => [piece.brief.things, piece.form.height, geometry.top, assembled],
+    (things, height, top, parts) => judge("brief", [thingRules], { brief: { things }, form: { height }, top, parts }),
+  )
   .stage(
     "baseFacts",
     "form",
@@ -226,6 +233,7 @@ type Values = ReturnType<ReturnType<typeof JUDGED.runner>>["values"];
 export const allJudged = (at: Values): Judged[] =>
   [
     at.briefJudged,
+    at.thingsJudged,
     at.baseJudged,
     at.formJudged,
     at.fitJudged,

@@ -1,6 +1,7 @@
 "use client";
 import { useMemo } from "react";
 import { useProposal } from "../../core/brief/rules";
+import { useChoices, useOf } from "../../core/brief/uses";
 import { roomScene } from "../../core/drawing/room";
 import { SceneView } from "../drawing/SceneView";
 import { Choice, DateField, FieldRow, LengthField, NumberField, TextField } from "../fields/fields";
@@ -9,6 +10,7 @@ import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
 import { ClimateFields } from "./ClimateFields";
 import { StageHead } from "./StageHead";
+import { Things } from "./Things";
 
 /** Who, which room, how many seats; the table drawn in the room. */
 export function BriefStage() {
@@ -20,22 +22,25 @@ export function BriefStage() {
   const proposed = plan.proposal;
   const same = proposed.length === form.top.length && proposed.width === form.top.width;
   const remedy = useProposal(proposed);
+  const use = useOf(form);
   return (
     <>
       <StageHead
-        title="The room and who sits in it"
+        title={use.seats ? "The room and who sits in it" : "The room it stands in"}
         actions={
           !same &&
-          form.use === "table" && (
+          use.seats?.where === "round" && (
             <button className="button" onClick={() => edit(remedy.label, remedy.patches)}>
               {say(remedy.label)}
             </button>
           )
         }
       >
-        {form.use === "bench"
-          ? say(`A bench ${form.top.length} mm long for ${brief.seats.daily} daily, ${brief.seats.most} at most.`)
-          : say(`The room suggests ${proposed.length} by ${proposed.width} mm: ${proposed.reason}`)}
+        {use.seats?.where === "round"
+          ? say(`The room suggests ${proposed.length} by ${proposed.width} mm: ${proposed.reason}`)
+          : say(
+              `A ${use.noun} ${form.top.length} mm long${use.seats ? ` for ${brief.seats.daily} daily, ${brief.seats.most} at most` : ""}.`,
+            )}
       </StageHead>
       <SceneView scene={scene} height={400} onEdit={fromDrawing} />
       <FieldRow>
@@ -45,25 +50,37 @@ export function BriefStage() {
           value={piece.commission}
           onTake={(value) => set("Commission", ["commission"], value)}
         />
-        <NumberField
-          label="Seats daily"
-          value={brief.seats.daily}
-          onTake={(value) => set("Seats daily", ["brief", "seats", "daily"], value)}
-        />
-        <NumberField
-          label="At most"
-          value={brief.seats.most}
-          onTake={(value) => set("Seats at most", ["brief", "seats", "most"], value)}
-        />
         <Choice
-          label="To sit on"
-          value={brief.seating}
-          options={[
-            { value: "chairs", name: "Chairs" },
-            { value: "bench", name: "Benches" },
-          ]}
-          onTake={(value) => set("To sit on", ["brief", "seating"], value)}
+          label="Made as"
+          value={form.use}
+          options={useChoices}
+          onTake={(value) => set("Made as", ["form", "use"], value)}
         />
+        {use.seats && (
+          <>
+            <NumberField
+              label="Seats daily"
+              value={brief.seats.daily}
+              onTake={(value) => set("Seats daily", ["brief", "seats", "daily"], value)}
+            />
+            <NumberField
+              label="At most"
+              value={brief.seats.most}
+              onTake={(value) => set("Seats at most", ["brief", "seats", "most"], value)}
+            />
+          </>
+        )}
+        {use.seats && use.seats.where !== "on" && (
+          <Choice
+            label="To sit on"
+            value={brief.seating}
+            options={[
+              { value: "chairs", name: "Chairs" },
+              { value: "bench", name: "Benches" },
+            ]}
+            onTake={(value) => set("To sit on", ["brief", "seating"], value)}
+          />
+        )}
         <LengthField
           label="Top height"
           value={brief.topHeight}
@@ -88,15 +105,6 @@ export function BriefStage() {
           ]}
           onTake={(value) => set("Where it stands", ["brief", "place"], value)}
         />
-        <Choice
-          label="Made as"
-          value={form.use}
-          options={[
-            { value: "table", name: "A table" },
-            { value: "bench", name: "A bench" },
-          ]}
-          onTake={(value) => set("Made as", ["form", "use"], value)}
-        />
         <TextField
           label="Must match"
           wide
@@ -104,6 +112,7 @@ export function BriefStage() {
           onTake={(value) => set("Must match", ["brief", "match"], value)}
         />
       </FieldRow>
+      <Things />
       <ClimateFields />
     </>
   );

@@ -1,7 +1,7 @@
 import type { Form } from "../../piece/schema";
 import { grade, mm, Remedy, Verdict, verdict } from "../../verdict/verdict";
 import type { PieceGeometry } from "../geometry";
-import { USUAL } from "../usual";
+import { useOf } from "../../brief/uses";
 
 interface Above {
   /** what knees meet: its kind, and how a sentence calls one and several */
@@ -9,17 +9,18 @@ interface Above {
   one: string;
   many: string;
   /** what makes room */
-  remedies: Remedy[];
+  remedies: (good: number) => Remedy[];
 }
 
-/** Room for knees under what a base has below its top; a bench is sat on. */
+/** Room for knees under what a base has below its top; what is sat on, stood at or looked at has none. */
 export function kneeRoomUnder(
   form: Pick<Form, "use">,
   at: Pick<PieceGeometry, "kneeRoom">,
   { kind, one, many, remedies }: Above,
 ): Verdict | null {
-  if (form.use === "bench") return null;
-  const level = grade(at.kneeRoom, "at least", USUAL.kneeRoom.good, USUAL.kneeRoom.least);
+  const { kneeRoom } = useOf(form);
+  if (!kneeRoom) return null;
+  const level = grade(at.kneeRoom, "at least", kneeRoom.good, kneeRoom.least);
   return verdict({
     id: "form.knee-room",
     stage: "form",
@@ -29,11 +30,11 @@ export function kneeRoomUnder(
       level === "holds"
         ? `${mm(at.kneeRoom)} of knee room under the ${many}`
         : `Knees meet the ${one} at ${mm(at.kneeRoom)}`,
-    why: `Sitting at a 450 mm seat wants ${mm(USUAL.kneeRoom.good)}; under ${mm(USUAL.kneeRoom.least)} a tall guest can't cross legs.`,
-    limit: USUAL.kneeRoom.good,
+    why: `Sitting at a 450 mm seat wants ${mm(kneeRoom.good)}; under ${mm(kneeRoom.least)} a tall guest can't cross legs.`,
+    limit: kneeRoom.good,
     actual: at.kneeRoom,
     sense: "at least",
     unit: "mm",
-    remedies: level === "holds" ? [] : remedies,
+    remedies: level === "holds" ? [] : remedies(kneeRoom.good),
   });
 }

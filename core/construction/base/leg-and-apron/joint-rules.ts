@@ -199,7 +199,7 @@ function tenonLength(facts: JointFacts): Verdict {
     subject: ["tenon"],
     level,
     text: `${tenonsOf(facts)} tenons, the shortest ${mm(joint.length)} long: ${Math.round(joint.glueArea / 100)} cm² of cheek`,
-    why: `Under ${TENON.cheekLeast + 10} mm a table works loose in daily use.`,
+    why: `Under ${TENON.cheekLeast + 10} mm it works loose in daily use.`,
     limit: TENON.cheekLeast + 10,
     actual: joint.length,
     sense: "at least",

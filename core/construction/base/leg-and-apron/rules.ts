@@ -1,7 +1,8 @@
 import { tipping } from "../tipping";
 import { kneeRoomUnder } from "../knee-room";
 import { grade, mm, set, Verdict, verdict } from "../../../verdict/verdict";
-import { USUAL, usual, usualRange } from "../../usual";
+import { useOf } from "../../../brief/uses";
+import { USUAL, usualRange } from "../../usual";
 import type { Rule } from "../base";
 import { archLeaves, lowStretcherLength, lowStretchersFit } from "./low-rules";
 import type { Facts } from "./facts";
@@ -55,14 +56,16 @@ function legsFit({ form, at }: Facts): Verdict {
 }
 
 function kneeRoom({ form, at }: Facts): Verdict | null {
-  const depth = Math.floor(at.under - USUAL.kneeRoom.good);
-  const height = Math.ceil(form.height + USUAL.kneeRoom.good - at.kneeRoom);
   return kneeRoomUnder(form, at, {
     ...{ kind: "long-rail", one: "rail", many: "rails" },
-    remedies: [
-      ...(depth >= 60 ? [set(`Make aprons ${depth} mm deep`, ["form", "apron", "depth"], depth)] : []),
-      set(`Raise the top to ${height} mm`, ["form", "height"], height),
-    ],
+    remedies: (good) => {
+      const depth = Math.floor(at.under - good);
+      const height = Math.ceil(form.height + good - at.kneeRoom);
+      return [
+        ...(depth >= 60 ? [set(`Make aprons ${depth} mm deep`, ["form", "apron", "depth"], depth)] : []),
+        set(`Raise the top to ${height} mm`, ["form", "height"], height),
+      ];
+    },
   });
 }
 
@@ -72,7 +75,7 @@ function legSection({ form, at }: Facts) {
     "leg",
     "Leg section",
     Math.min(at.leg.section, at.leg.across),
-    usual(form).leg,
+    useOf(form).leg,
     ["form", "leg", "section"],
     {
       low: `Rails ${form.apron.thickness} mm thick leave it little wood around the mortises.`,
@@ -87,11 +90,11 @@ function apronDepth({ form }: Facts) {
     "long-rail",
     "Apron depth",
     form.apron.depth,
-    usual(form).apron,
+    useOf(form).apron,
     ["form", "apron", "depth"],
     {
-      low: "The shoulders that keep the table from racking get short.",
-      high: "It takes knee room, and its own movement works on the tenons.",
+      low: "The shoulders that keep it from racking get short.",
+      high: "It takes room below, and its own movement works on the tenons.",
     },
   );
 }

@@ -1,7 +1,6 @@
 import { tipping } from "../tipping";
 import { kneeRoomUnder } from "../knee-room";
 import { grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
-import { USUAL } from "../../usual";
 import type { Rule } from "../base";
 import type { Facts } from "./facts";
 import { racking, stretcherHeight, stretcherLong, strutsApart, tiesOnBrace } from "./tie-rules";
@@ -36,7 +35,7 @@ function endsFit({ form, at }: Facts): Verdict {
     level: Math.min(room, at.post.shoulder) <= 0 ? "fix" : level,
     text:
       at.post.shoulder <= 0
-        ? "Foot and brace together are higher than the table"
+        ? "Foot and brace together are higher than the whole"
         : room <= 0
           ? "The ends overlap: nothing is left for the stretcher"
           : `${mm(room)} between the ends`,
@@ -50,10 +49,12 @@ function endsFit({ form, at }: Facts): Verdict {
 }
 
 function kneeRoom({ form, at }: Facts): Verdict | null {
-  const height = Math.max(30, Math.floor(at.under - USUAL.kneeRoom.good));
   return kneeRoomUnder(form, at, {
     ...{ kind: "brace", one: "brace", many: "braces" },
-    remedies: [set(`Make braces ${height} mm high`, ["form", "trestle", "brace", "height"], height)],
+    remedies: (good) => {
+      const height = Math.max(30, Math.floor(at.under - good));
+      return [set(`Make braces ${height} mm high`, ["form", "trestle", "brace", "height"], height)];
+    },
   });
 }
 
