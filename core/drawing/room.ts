@@ -31,11 +31,11 @@ export function roomScene({ brief, form }: Piece, colour: [string, string]): Sce
   });
   for (let i = 0; i < perSide; i += 1) {
     const x = x0 + ((i + 0.5) * length) / perSide - PEOPLE.chairWide / 2;
-    if (sides === 2) chair(x, y0 - PEOPLE.chairDeep - 120);
-    chair(x, y0 + width + 120);
+    chair(x, y0 - PEOPLE.chairDeep - 120);
+    if (sides === 2) chair(x, y0 + width + 120);
   }
   if (brief.seating === "bench" && sides > 0)
-    for (const y of sides === 2 ? [y0 - 330, y0 + width + 30] : [y0 + width + 30])
+    for (const y of sides === 2 ? [y0 - 330, y0 + width + 30] : [y0 - 330])
       items.push({
         kind: "rect",
         x: x0 + form.overhang.end + form.leg.section + 40,
@@ -66,7 +66,7 @@ export function roomScene({ brief, form }: Piece, colour: [string, string]): Sce
         ? { x: x0, y: y0 + (width - long) / 2, w: deep, h: long }
         : {
             x: x0 + (length - long) / 2,
-            y: how === "on" ? y0 + (width - deep) / 2 : y0 + width - deep,
+            y: how === "on" ? y0 + (width - deep) / 2 : y0,
             w: long,
             h: deep,
           };

@@ -96,7 +96,7 @@ function clampCount({ stages }: GlueFacts): Verdict | null {
       across === "holds" && level === "tight"
         ? `${need} clamps and ${cauls} for the cauls, ${all} in the shop`
         : `${need} clamps every ${mm(most.clamps.spacing)}, ${most.clamps.owned} in the shop`,
-    why: `${cauls} more press the cauls, of ${all} in all. Pressure spreads from each clamp in a cone of 45°; above and below in turn keeps the panel flat.`,
+    why: `${cauls} more press the cauls, of ${all} in all. Pressure spreads from each clamp in a cone of 45°; above and below in turn keeps the panel flat.${across === "holds" ? "" : " Where they are short or few: two hooked together end to end, or wedges driven between battens screwed to the bench."}`,
     limit: need,
     actual: most.clamps.owned,
     sense: "at least",

@@ -23,24 +23,26 @@ const MADE: Record<Make, { rounds: number; title: (names: string) => string; det
   },
 };
 
-/** Long thick parts want one every hand’s breadth on each of them. */
-const ALL_THERE_ARE = 99;
+/** Thick leaves want a clamp about every hand’s breadth and a half along each part, mm. @source common practice: 100 to 150 */
+const EVERY = 125;
+const clampsOn = ({ finished }: Part) => Math.ceil(finished.length / EVERY) + 1;
 
 /** Thick parts from leaves, by how they are made: one step, since they stand in the same clamps. @param parts  of more than one piece each */
 export function blankStep(parts: readonly Part[], clampHours: number): Step {
   const makes = [...new Set(parts.map((part) => part.make))];
   const said = makes.map((make) => MADE[make].title(named(parts.filter((part) => part.make === make))));
+  const most = Math.max(...parts.map(clampsOn));
   const rounds = Math.max(...makes.map((make) => MADE[make].rounds));
   return step({
     id: "laminate",
     title: said.map((each, i) => (i === 0 ? each : each[0].toLowerCase() + each.slice(1))).join("; "),
-    detail: makes.map((make) => MADE[make].detail).join(" "),
+    detail: `${makes.map((make) => MADE[make].detail).join(" ")} ${most} clamps on each, jaws on blocks as wide as the part.`,
     parts: parts.map((part) => part.id),
     after: ["mill"],
     hours: 2 * rounds,
     wait: rounds * TIME.seam,
     waitFor: "the seams to stop sinking",
-    clamps: ALL_THERE_ARE,
+    clamps: parts.reduce((sum, part) => sum + part.count * clampsOn(part), 0),
     clampHours: rounds * clampHours,
   });
 }

@@ -125,7 +125,7 @@ function wideEnough({ laid, at, name }: PanelFacts): Verdict | null {
     text: `${mm(total)} after jointing, ${mm(at.core.width)} needed`,
     why:
       total >= at.core.width
-        ? `${laid.length - 1} joints; ${mm(total - at.core.width)} to trim.`
+        ? `${laid.length - 1} ${laid.length === 2 ? "joint" : "joints"}; ${mm(total - at.core.width)} to trim.`
         : `Add a board, or narrow the ${name}.`,
     limit: at.core.width,
     actual: Math.round(total),
@@ -415,7 +415,7 @@ function partsHaveBoards({ lacking, laid, at }: PanelFacts): Verdict | null {
       : "Every part has a board",
     why: lacking.length
       ? "They stand on the shopping list under Cutting."
-      : "Legs, rails and blocks are laid out under Cutting.",
+      : "Whatever is not in a panel is laid out under Cutting.",
   });
 }
 

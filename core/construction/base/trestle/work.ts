@@ -3,6 +3,9 @@ import type { KindOfJoint } from "../../../joinery/kinds";
 import type { BaseWork, WorkFacts } from "../base";
 import type { Trestle } from "./place";
 
+/** One across each end holds the shoulders of a stretcher shut. */
+const STRETCHER_CLAMPS = 2;
+
 /** The order of a trestle: joints while everything is square, shapes after, each end by itself, the stretcher between them last. */
 export function trestleWork(facts: WorkFacts<Trestle, KindOfJoint>): BaseWork {
   const { form, at, joints, thick, milled, grooved, fullHours, clampHours } = facts;
@@ -152,6 +155,9 @@ export function trestleWork(facts: WorkFacts<Trestle, KindOfJoint>): BaseWork {
           : "Through both posts at once, on a flat floor.",
       parts: ["stretcher", ...up],
       after: ["glue-ends"],
+      // wedges hold by themselves once they are in
+      clamps: lag ? 0 : STRETCHER_CLAMPS,
+      clampHours: wedged ? 1 : clampHours,
       hours: TIME.glueFrame,
       wait: lag ? 0 : fullHours,
       waitFor: lag ? "" : "the base to cure",
