@@ -11,6 +11,8 @@ export interface Meeting {
   /** parts by their ids */
   enters: string;
   receives: string;
+  /** a second part that the same tenon passes, such as the other half of a lap */
+  also?: string;
   /** the face they share, from the corner of the section that enters: x into the part that receives, y along the section's width */
   face: Place;
 }
@@ -40,6 +42,7 @@ export function joined(parts: readonly AssemblyPart[], meetings: readonly Meetin
     put(adds, meeting.enters, meeting, bodies.adds);
     put(cuts, meeting.enters, meeting, bodies.own);
     put(cuts, meeting.receives, meeting, bodies.cuts);
+    if (meeting.also !== undefined) put(cuts, meeting.also, meeting, bodies.cuts);
   }
   return parts.map((part) => ({
     ...part,

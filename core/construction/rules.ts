@@ -125,10 +125,13 @@ function postsAtCorners({ form, at }: FormFacts): Verdict | null {
   });
 }
 
-function topWeight({ at, species, lift }: FormFacts): Verdict {
+function topWeight({ at, form, species, lift }: FormFacts): Verdict {
   const weight = topMass(at, species.density);
   const people = Math.max(1, Math.ceil(weight / lift));
   const level = people <= 2 ? "holds" : "tight";
+  // so thin that two lift it, but no thinner than a top may be
+  const light = Math.floor((at.top.thickness * 2 * lift) / weight);
+  const thinner = light >= useOf(form).top.low ? light : Infinity;
   return verdict({
     id: "form.top-weight",
     stage: "form",
@@ -142,9 +145,9 @@ function topWeight({ at, species, lift }: FormFacts): Verdict {
     unit: "kg",
     source: "density at 12 % from the species table",
     remedies:
-      level === "holds" || at.top.thickness <= 28
+      level === "holds" || thinner >= at.top.thickness
         ? []
-        : [set("Make the top 28 mm thick", ["form", "top", "thickness"], 28)],
+        : [set(`Make the top ${thinner} mm thick`, ["form", "top", "thickness"], thinner)],
   });
 }
 

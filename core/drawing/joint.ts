@@ -1,5 +1,6 @@
 /** A joint of any kind that is sized by itself, closed: the part that enters from its side and from its edge, against the one that receives it. */
 import { polygonOf } from "../assembly/outline";
+import type { HalfLap } from "../joinery/half-lap";
 import type { JointBody } from "../joinery/joint";
 import { bodiesOf, kindName, KindOfJoint } from "../joinery/kinds";
 import type { Species } from "../wood/species";
@@ -10,6 +11,7 @@ type Side = "y" | "z";
 
 /** Both sides of a joint next to each other, to one scale. */
 export function jointScene(joint: KindOfJoint, species: Species): Scene {
+  if (joint.kind === "half-lap") return lapScene(joint, species);
   const { section, behind } = joint;
   const stub = Math.max(50, section.width * 0.7);
   const around = Math.max(12, section.width * 0.12);
@@ -27,6 +29,47 @@ export function jointScene(joint: KindOfJoint, species: Species): Scene {
     },
     margin: [26, 20, 34, 34],
     items: [...one, ...other.map((item) => shifted(item, across))],
+  };
+}
+
+/** A half-lap from its face: the leg that goes in over the one it lies in, its shoulders, and its edge beside it. */
+function lapScene(joint: HalfLap, species: Species): Scene {
+  const { width, thickness, angle, lap } = joint;
+  // as it stands: both lean alike from the floor
+  const half = (angle * Math.PI) / 360;
+  const long = lap * 1.6;
+  const strip = (side: 1 | -1): Point[] => {
+    const [x, y] = [side * Math.sin(half), Math.cos(half)];
+    const corner = (along: number, across: number): Point => [x * along - y * across, y * along + x * across];
+    return [corner(-long, -width / 2), corner(long, -width / 2), corner(long, width / 2), corner(-long, width / 2)];
+  };
+  const reach = long * Math.cos(half) + width / 2;
+  const aside = long * Math.sin(half) + width;
+  const edge = aside + 60;
+  // grain runs along each strip
+  const face = (side: 1 | -1, seed: number, id: string): Item => ({
+    ...{ kind: "face", points: strip(side), colour: species.colour, seed, grain: side * (Math.PI / 2 - half), id },
+  });
+  const outline = (side: 1 | -1, ink: Ink): Item => ({
+    ...{ kind: "path", points: strip(side), closed: true, ink, id: joint.enters },
+  });
+  return {
+    id: `joint-${joint.id}`,
+    title: `${joint.name}: from its face, and from its edge with half of each cut away.`,
+    bounds: { x: -aside, y: -reach, w: 2 * aside + 60 + thickness, h: 2 * reach },
+    margin: [20, 44, 24, 24],
+    items: [
+      face(-1, 31, joint.receives),
+      outline(-1, "hidden"),
+      face(1, 23, joint.enters),
+      outline(1, "outline"),
+      outline(-1, "hidden"),
+      rect(edge, -reach, thickness, 2 * reach, "outline", joint.enters),
+      rect(edge + thickness / 2, -lap / 2, thickness / 2, lap, "void", joint.receives),
+      dimension([edge, reach], [edge + thickness, reach], 10, thickness),
+      dimension([edge + thickness, lap / 2], [edge + thickness, -lap / 2], 16, lap),
+      dimension([edge, -lap / 2], [edge + thickness / 2, -lap / 2], -14, thickness / 2),
+    ],
   };
 }
 

@@ -45,6 +45,8 @@ export interface BlindTenon extends Joint {
   behind: number;
   shoulders: { face: number; end: number };
   pin: { diameter: number; offset: number; from: number } | null;
+  /** a stub that is only ever pushed may be short: a strut, an upright, a head under its bearer. @source common practice */
+  pushed: boolean;
 }
 
 /** Who meets whom, and how often. */
@@ -60,6 +62,7 @@ export interface TenonInputs {
   shop: Shop;
   /** the longest it may get, where another tenon comes from the far side */
   most?: number;
+  pushed?: boolean;
 }
 
 /**
@@ -68,7 +71,15 @@ export interface TenonInputs {
  *
  * @returns sizes that may be impossible (negative walls): the rules of joints judge them
  */
-export function blindTenon({ meets, section, into, setting, shop, most = Infinity }: TenonInputs): BlindTenon {
+export function blindTenon({
+  meets,
+  section,
+  into,
+  setting,
+  shop,
+  most = Infinity,
+  pushed = false,
+}: TenonInputs): BlindTenon {
   const { width, thickness } = section;
   const rows = setting.twin ? 2 : 1;
   const share = rows === 2 ? TWIN_SHARE : TENON.shareOfRail;
@@ -95,6 +106,7 @@ export function blindTenon({ meets, section, into, setting, shop, most = Infinit
     ...meets,
     kind: "blind-tenon",
     made: setting.kind,
+    pushed,
     thickness: size,
     tenons,
     rows,

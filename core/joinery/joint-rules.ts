@@ -161,11 +161,8 @@ function reach(facts: Facts): Verdict | null {
   });
 }
 
-/** Stubs that are only pushed may be shorter: struts, uprights, a stretcher between two others. @source common practice */
-const PUSHED = ["strut", "upright", "middle-stretcher"];
-
 function tenonLength(facts: Facts): Verdict | null {
-  const all = blind(facts.joints).filter((each) => !PUSHED.includes(each.enters));
+  const all = blind(facts.joints).filter((each) => !each.pushed);
   if (all.length === 0) return null;
   const lengthOf = (joint: BlindTenon) => joint.mortiseDepth - TENON.mortiseDeeper;
   const worst = all.reduce((a, b) => (lengthOf(b) < lengthOf(a) ? b : a));

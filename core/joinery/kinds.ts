@@ -1,12 +1,13 @@
 /** Every kind of joint that is sized by itself: what it does in wood, what it holds, its card. A new kind is its file and a line here. */
 import { BlindTenon, blindTenonBodies, blindTenonCard, blindTenonHeld } from "./blind-tenon";
+import { HalfLap, halfLapBodies, halfLapCard, halfLapHeld } from "./half-lap";
 import { Housing, housingBodies, housingCard, housingHeld } from "./housing";
 import type { Held, JointBodies, SettingCard } from "./joint";
 import { Lagged, laggedBodies, laggedCard, laggedHeld } from "./lag";
 import { SlidingDovetail, slidingDovetailBodies, slidingDovetailCard, slidingDovetailHeld } from "./sliding-dovetail";
 import { ThroughTenon, throughTenonBodies, throughTenonCard, throughTenonHeld } from "./through-tenon";
 
-export type KindOfJoint = BlindTenon | ThroughTenon | SlidingDovetail | Lagged | Housing;
+export type KindOfJoint = BlindTenon | ThroughTenon | SlidingDovetail | Lagged | Housing | HalfLap;
 
 interface Kind<J> {
   name: string;
@@ -35,6 +36,7 @@ const KINDS: { [K in KindOfJoint["kind"]]: Kind<Extract<KindOfJoint, { kind: K }
     card: slidingDovetailCard,
   },
   housing: { name: "Housing", bodies: housingBodies, held: housingHeld, card: housingCard },
+  "half-lap": { name: "Half-lap", bodies: halfLapBodies, held: halfLapHeld, card: halfLapCard },
   lagged: { name: "Lag screw into a loose tenon", bodies: laggedBodies, held: laggedHeld, card: laggedCard },
 };
 

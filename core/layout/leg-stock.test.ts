@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { USUAL_SHOP } from "../piece/shop";
 import { at, find, planOf, plainRack, tableWith } from "../testing/plans";
 import { demoBoard } from "../testing/boards";
-import { FACE, LEAF_EXTRA, legPieces, legSteps, legYield, resawnLeaves, thickestLeg } from "./leg-stock";
+import { FACE, LEAF_EXTRA, legPieces, legsFrom, legSteps, legYield, resawnLeaves, thickestLeg } from "./leg-stock";
 
 describe("ways to a thick leg", () => {
   it.each(["solid", "laminated", "core-faces", "diagonal"] as const)(
@@ -94,4 +94,25 @@ describe("the thickest leg a rack gives", () => {
     });
   });
   it("is none where no board is long enough", () => expect(thickestLeg("solid", boards, 2500, USUAL_SHOP)).toBeNull());
+});
+
+describe("how many legs a rack gives", () => {
+  const board = demoBoard({ thickness: 52, width: 160, length: 2400 });
+  const legs = { section: { width: 45, thickness: 45 }, length: 750 };
+  it("counts whole pieces along and across: 3 of 750 in 2360, 3 of 48 and a kerf in 160", () => {
+    expect(legsFrom("solid", legs, [board], USUAL_SHOP)).toBe(9);
+    expect(legsFrom("solid", legs, [board, board], USUAL_SHOP)).toBe(18);
+  });
+  it("a board too thin or too short gives none", () => {
+    expect(legsFrom("solid", { ...legs, section: { width: 60, thickness: 60 } }, [board], USUAL_SHOP)).toBe(0);
+    expect(legsFrom("solid", { ...legs, length: 2500 }, [board], USUAL_SHOP)).toBe(0);
+  });
+  it("two leaves want two pieces a leg: 3 along by 2 of 65 across are 6, for 3 legs", () =>
+    expect(legsFrom("laminated", { section: { width: 60, thickness: 60 }, length: 750 }, [board], USUAL_SHOP)).toBe(3));
+  it("a board that gives the core gives no faces, so that none is counted twice", () => {
+    const core = { section: { width: 50, thickness: 50 }, length: 750 };
+    const thin = demoBoard({ thickness: 27, width: 160, length: 2400 });
+    expect(legsFrom("core-faces", core, [board], USUAL_SHOP)).toBe(0);
+    expect(legsFrom("core-faces", core, [board, thin], USUAL_SHOP)).toBeGreaterThan(0);
+  });
 });

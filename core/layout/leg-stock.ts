@@ -100,6 +100,42 @@ export function thickestLeg(
   );
 }
 
+/**
+ * How many legs these boards give at most when they are made this way: each kind of piece from boards that are thick enough, the thinnest
+ * of those first, the thickest piece first.
+ *
+ * @param length  rough length of a leg's pieces, mm
+ * @returns what a count of whole pieces says; defects and other parts may leave fewer
+ */
+export function legsFrom(
+  make: Make,
+  { section, length }: { section: Section; length: number },
+  boards: readonly Board[],
+  shop: Shop,
+): number {
+  const pieces = legPieces(make, section, shop.kerf).sort((a, b) => b.thickness - a.thickness);
+  const kinds = pieces.filter((each, i) => pieces.findIndex((one) => one.thickness === each.thickness) === i);
+  const holds = (board: Board, width: number) => {
+    const along = Math.floor((board.length - 2 * END_TRIM + shop.kerf) / (length + shop.kerf));
+    return Math.max(0, along) * Math.floor((narrowest(board) + shop.kerf) / (width + 2 * shop.jointing + shop.kerf));
+  };
+  // a board is asked for one kind of piece only, so that none is counted twice
+  const shares = kinds.map(({ thickness, width }) => {
+    const perLeg = pieces.filter((each) => each.thickness === thickness).length;
+    const from = boards.filter((board) => millingYield(board, shop, length, width).thickness >= thickness);
+    return { perLeg, from, width };
+  });
+  let left = [...boards].sort((a, b) => a.thickness - b.thickness);
+  return Math.min(
+    ...shares.map(({ perLeg, from, width }, i) => {
+      const mine = left.filter((board) => from.includes(board));
+      // the last kind takes what there is; another leaves what is too thin for it
+      if (i < shares.length - 1) left = left.filter((board) => !from.includes(board) || holds(board, width) === 0);
+      return Math.floor(mine.reduce((sum, board) => sum + holds(board, width), 0) / perLeg);
+    }),
+  );
+}
+
 /** Leaves that a board gives when it is resawn: each `leaf` mm thick with its cleaning. @source derived: n leaves hold n − 1 kerfs */
 export function resawnLeaves(thickness: number, leaf: number, kerf: number): number {
   return Math.max(0, Math.floor((thickness + kerf) / (leaf + kerf) + 1e-9));

@@ -1,6 +1,6 @@
 import type { Make } from "../assembly/sort";
 import type { Board } from "../stock/board";
-import { thickestLeg } from "./leg-stock";
+import { legsFrom } from "./leg-stock";
 import type { Shop } from "../piece/shop";
 import { BED_TIMES, SHORTEST_FED } from "../stock/milling-plan";
 import { grade, mm, set, Verdict, verdict } from "../verdict/verdict";
@@ -171,8 +171,7 @@ function legStock({ piece, parts, missing, placed, rack, shop }: CuttingFacts): 
       ? MADE_OF.filter(
           ([make]) =>
             make !== piece.form.leg.make &&
-            (thickestLeg(make, rack, leg.rough.length, shop)?.section ?? 0) >=
-              Math.max(leg.finished.width, leg.finished.thickness),
+            legsFrom(make, { section: leg.finished, length: leg.rough.length }, rack, shop) >= leg.count,
         ).map(([make, label]) => set(label, ["form", "leg", "make"], make))
       : [],
   });

@@ -2,7 +2,7 @@
 import * as v from "valibot";
 import { choice, count, distance, size } from "./fields";
 
-export const BASES = ["leg-and-apron", "trestle"] as const;
+export const BASES = ["leg-and-apron", "trestle", "x-frame"] as const;
 export type BaseName = (typeof BASES)[number];
 
 const endChoice = (of: string) => choice(`${of}'s ends`, ["square", "bevelled", "rounded"]);
@@ -60,6 +60,39 @@ export const trestleFields = {
     uprights: count("uprights on the stretcher", 0, 4),
   }),
 };
+
+const xFrameSchema = v.strictObject({
+  frames: count("X frames", 2, 3),
+  width: size("leg width", 20, 300),
+  thickness: size("leg thickness", 12, 200),
+  /** from the top's sides to the outside of the feet and of the heads */
+  inBelow: distance("set-in on the floor", 1200),
+  inAbove: distance("set-in under the top", 1200),
+  bearer: v.strictObject({
+    length: size("bearer length", 60, 2500),
+    height: size("bearer height", 15, 200),
+    thickness: size("bearer thickness", 15, 200),
+  }),
+  stretcher: v.strictObject({
+    kind: choice("stretcher", ["none", "crossing", "heads"]),
+    depth: size("stretcher depth", 15, 400),
+    thickness: size("stretcher thickness", 10, 200),
+    proud: distance("tenon proud", 80),
+  }),
+  /** heads and feet are cut in one once the lap is glued, or before it */
+  ends: choice("when feet and heads are cut", ["after-lap", "before"]),
+});
+export type XFrameChoices = v.InferOutput<typeof xFrameSchema>;
+
+/** @source common practice */
+export const USUAL_X: XFrameChoices = {
+  ...{ frames: 2, width: 80, thickness: 45, inBelow: 75, inAbove: 120 },
+  bearer: { length: 640, height: 45, thickness: 60 },
+  stretcher: { kind: "crossing", depth: 70, thickness: 40, proud: 6 },
+  ends: "after-lap",
+};
+/** Fields of the form: X frames. */
+export const xFields = { xFrame: v.optional(xFrameSchema, USUAL_X) };
 
 /** Legs end below the top, or run up through its notched corners and stand level with it. */
 export const LEG_TOPS = ["under", "through"] as const;

@@ -1,4 +1,4 @@
-import { USUAL_LEG, USUAL_LOW, USUAL_SHELF, USUAL_TRESTLE } from "./base-choices";
+import { USUAL_LEG, USUAL_LOW, USUAL_SHELF, USUAL_TRESTLE, USUAL_X } from "./base-choices";
 import { freshCutting, USUAL_OUTLINE } from "./cutting-choices";
 import { USUAL_FASTENING, USUAL_TOP } from "./movement-choices";
 import { PanelChoice, Piece, PIECE_FORMAT, PIECE_VERSION } from "./schema";
@@ -36,6 +36,7 @@ export function freshPiece(name: string, day: string): Piece {
       crossRails: 1,
       cornerBlocks: true,
       trestle: USUAL_TRESTLE,
+      xFrame: USUAL_X,
       shelf: USUAL_SHELF,
       ...USUAL_TOP,
     },

@@ -2,7 +2,7 @@
 import * as v from "valibot";
 import { MAKES } from "../assembly/sort";
 import { thingsField, USES } from "./brief-choices";
-import { BASES, LEG_TOPS, lowFields, shelfFields, tenonSettingSchema, trestleFields } from "./base-choices";
+import { BASES, LEG_TOPS, lowFields, shelfFields, tenonSettingSchema, trestleFields, xFields } from "./base-choices";
 import { climateSchema } from "./climate";
 import { cuttingSchema, glueRunSchema, outlineFields } from "./cutting-choices";
 import { FINISHES, kindSchema } from "./kinds";
@@ -62,6 +62,7 @@ const formSchema = v.strictObject({
   crossRails: count("cross-rails", 0, 6),
   cornerBlocks: v.boolean("Corner blocks are there or not."),
   ...trestleFields,
+  ...xFields,
   ...shelfFields,
   ...topConstructionFields,
 });

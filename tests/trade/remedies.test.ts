@@ -18,8 +18,8 @@ const inputsOf = (piece: (typeof DEMO_PIECES)[number]) => ({
 const rank = (verdicts: readonly Verdict[], id: string) =>
   WORSE.indexOf(verdicts.find((each) => each.id === id)?.level ?? "holds");
 
-/** Of all remedies drawn, so many may turn out not to mend in a piece as odd as these: those are not offered. Measured on this seed: 86 of 891, mostly legs that no board is left for. */
-const MOST_USELESS = 0.12;
+/** Of all remedies drawn, so many may turn out not to mend in a piece as odd as these: those are not offered. Measured on this seed: 62 of 735, mostly legs whose boards other parts take. */
+const MOST_USELESS = 0.1;
 
 describe(`17: remedies over random pieces (seed ${SEED}, ${DRAWS} draws)`, () => {
   it("each that is offered mends its verdict, and names every other it makes worse, as a plan from nothing has it", () => {

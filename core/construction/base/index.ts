@@ -6,13 +6,15 @@ import type { LegRailJoint } from "./leg-and-apron/joints";
 import type { LegAndApron } from "./leg-and-apron/place";
 import { trestle } from "./trestle";
 import type { Trestle } from "./trestle/place";
+import { xFrame } from "./x-frame";
+import type { XFrame } from "./x-frame/place";
 import type { KindOfJoint } from "../../joinery/kinds";
 
 /** A base's own geometry, and its joints. */
-export type BaseGeometry = LegAndApron | Trestle;
+export type BaseGeometry = LegAndApron | Trestle | XFrame;
 export type BaseJoint = LegRailJoint | KindOfJoint;
 
-const ALL = { "leg-and-apron": legAndApron, trestle } as const;
+const ALL = { "leg-and-apron": legAndApron, trestle, "x-frame": xFrame } as const;
 
 /** The base of a name. Its functions take the geometry and the joints it made itself. */
 export const baseOf = (kind: BaseName): Base<BaseGeometry, BaseJoint> => ALL[kind] as Base<BaseGeometry, BaseJoint>;

@@ -16,6 +16,7 @@ export function lowJoints(low: LowStretchers, choices: JointChoices, shop: Shop)
     const inputs = {
       ...{ meets: { ...who, id: group, group }, section, into, shop },
       setting: choices.groups[group] ?? USUAL_TENON,
+      pushed: who.enters === "middle-stretcher",
     };
     const alone = blindTenon(inputs);
     const most = into.depth / 2 - (alone.rows * alone.thickness) / 2 - TENON.mortiseDeeper - APART;

@@ -27,8 +27,8 @@ export function trestleJoints(at: Trestle, form: Form, choices: JointChoices, sh
     who: Meets,
     section: BlindTenon["section"],
     into: { depth: number; thickness: number },
-    most?: number,
-  ) => blindTenon({ meets: who, section, into, setting: setting(who.group), shop, most });
+    { most, pushed }: { most?: number; pushed?: boolean } = {},
+  ) => blindTenon({ meets: who, section, into, setting: setting(who.group), shop, most, pushed });
   const posts = ends.length * rows.length;
   const section = { width: post.width, thickness: post.thickness };
   const relief = Math.min(trestle.foot.relief, foot.height / 2);
@@ -62,12 +62,9 @@ export function trestleJoints(at: Trestle, form: Form, choices: JointChoices, sh
   );
   if (bays.length > 1)
     out.push(
-      blind(
-        meets("middle-post", "stretcher", "Stretcher to middle post", 2 * rows.length),
-        rail,
-        through,
-        post.thickness / 2 - APART / 2 - 2,
-      ),
+      blind(meets("middle-post", "stretcher", "Stretcher to middle post", 2 * rows.length), rail, through, {
+        most: post.thickness / 2 - APART / 2 - 2,
+      }),
     );
   if (at.ties.length > 0)
     out.push(
@@ -90,7 +87,7 @@ export function trestleJoints(at: Trestle, form: Form, choices: JointChoices, sh
       out.push(
         trestle.struts.joint === "shouldered"
           ? housing({ meets: who, section: end, into })
-          : blind(who, end, into, STRUT_TENON),
+          : blind(who, end, into, { most: STRUT_TENON, pushed: true }),
       );
     }
   }
@@ -98,14 +95,24 @@ export function trestleJoints(at: Trestle, form: Form, choices: JointChoices, sh
     const standing = { width: UPRIGHT_WIDTH, thickness: stretcher.thickness };
     const count = at.uprights.length * rows.length;
     out.push(
-      blind(meets("stretcher", "upright", "Upright to stretcher", count), standing, {
-        depth: stretcher.depth,
-        thickness: stretcher.thickness,
-      }),
-      blind(meets("middle-brace", "upright", "Upright to middle brace", count), standing, {
-        depth: brace.height,
-        thickness: stretcher.thickness,
-      }),
+      blind(
+        meets("stretcher", "upright", "Upright to stretcher", count),
+        standing,
+        {
+          depth: stretcher.depth,
+          thickness: stretcher.thickness,
+        },
+        { pushed: true },
+      ),
+      blind(
+        meets("middle-brace", "upright", "Upright to middle brace", count),
+        standing,
+        {
+          depth: brace.height,
+          thickness: stretcher.thickness,
+        },
+        { pushed: true },
+      ),
     );
   }
   return out;
