@@ -2,7 +2,7 @@
 import { less, shared } from "./carve";
 import type { AssemblyPart, Worked } from "./part";
 import { lies, Piece, piece, told } from "./pieces";
-import { within } from "./place";
+import { HOME, within } from "./place";
 import { solidOf } from "./shape";
 import { bulkOf, stood } from "./solid";
 import type { Vec } from "./vector";
@@ -62,10 +62,19 @@ const NEAR = 1e-6;
 const KEPT = 2000;
 const answers = new Map<string, number>();
 
+/** A box as far as it reaches into a room: a rail that only got longer is there what it was. Other shapes stay whole. */
+function near(piece: Piece, room: Box): Piece {
+  if (!piece.box) return piece;
+  const [least, most] = [higher(piece.least, room.least), lower(piece.most, room.most)];
+  const [length, width, thickness] = least.map((from, i) => Math.round((most[i] - from) * 1e6) / 1e6);
+  return { ...piece, shape: { length, width, thickness }, place: { ...HOME, at: least }, least, most };
+}
+
 /** What two pieces share, less what is cut away there, mm³. */
-function sharedBy(one: Piece, other: Piece, gone: readonly Piece[]): number {
-  const room = { least: higher(one.least, other.least), most: lower(one.most, other.most) };
-  const cuts = gone.filter((cut) => meet(cut, room));
+function sharedBy(a: Piece, b: Piece, all: readonly Piece[]): number {
+  const room = { least: higher(a.least, b.least), most: lower(a.most, b.most) };
+  const [one, other] = [near(a, room), near(b, room)];
+  const cuts = all.filter((cut) => meet(cut, room)).map((cut) => near(cut, room));
   const key = [told(one.shape), lies(one, other), ...cuts.map((cut) => lies(one, cut))].join("|");
   const before = answers.get(key);
   if (before !== undefined) return before;
