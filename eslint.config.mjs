@@ -29,17 +29,8 @@ const ROOMS = {
 
 /** Files that the formatter made longer than a file may be. Each holds two ideas and waits to be split; none may be added. */
 const LONG = [
-  "core/drawing/fastening.ts",
-  "core/drawing/top.ts",
-  "core/layout/cards.ts",
-  "core/layout/rules.ts",
   "core/layout/search.test.ts",
-  "core/movement/flat-rules.ts",
-  "core/movement/hold-rules.ts",
-  "core/movement/rules.ts",
   "core/plan.test.ts",
-  "core/steps/order.ts",
-  "core/stock/rules.ts",
   "core/wood/hardwoods.ts",
   "store/pieces.ts",
   "tests/browser/cutting.test.ts",

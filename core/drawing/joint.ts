@@ -48,7 +48,7 @@ function lapScene(joint: HalfLap, species: Species): Scene {
   const edge = aside + 60;
   // grain runs along each strip
   const face = (side: 1 | -1, seed: number, id: string): Item => ({
-    ...{ kind: "face", points: strip(side), colour: species.colour, seed, grain: side * (Math.PI / 2 - half), id },
+    ...{ kind: "face", points: strip(side), colour: species.colour, seed, grain: side * (90 - angle / 2), id },
   });
   const outline = (side: 1 | -1, ink: Ink): Item => ({
     ...{ kind: "path", points: strip(side), closed: true, ink, id: joint.enters },

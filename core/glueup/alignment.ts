@@ -1,7 +1,7 @@
 import type { PieceGeometry } from "../construction/geometry";
 import { keptAt, shapedTop } from "../construction/top/outline";
 import type { Piece } from "../piece/schema";
-import type { LaidStrip } from "../stock/rules";
+import type { LaidStrip } from "../stock/panel-facts";
 
 /** No aid nearer than this to a line that will be cut, or to an edge treatment, mm. @source common practice */
 export const ALIGN_CLEAR = 50;

@@ -1,6 +1,6 @@
 import type { Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
-import type { LaidStrip } from "../stock/rules";
+import type { LaidStrip } from "../stock/panel-facts";
 import type { Species } from "../wood/species";
 import type { PieceGeometry } from "../construction/geometry";
 import { AlignmentPlace, alignmentPlaces } from "./alignment";

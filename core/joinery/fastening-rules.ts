@@ -2,7 +2,7 @@
 import type { Bearer, PieceGeometry } from "../construction/geometry";
 import type { Piece } from "../piece/schema";
 import { COUNTERBORED, WASHER_ROOM } from "./fastening/screws";
-import { fine, grade, mm, set, Verdict, verdict } from "../verdict/verdict";
+import { fine, grade, mm, set, Verdict, verdict, round1 } from "../verdict/verdict";
 
 export interface FasteningFacts {
   piece: Piece;
@@ -80,5 +80,3 @@ function holeWalls({ piece, at }: FasteningFacts): Verdict | null {
           ],
   });
 }
-
-const round1 = (n: number) => Math.round(n * 10) / 10;

@@ -2,7 +2,7 @@
 import { USUAL_TENON } from "../piece/base-choices";
 import type { JointChoices } from "../piece/schema";
 import type { Shop } from "../piece/shop";
-import { fine, grade, Level, mm, Remedy, set, Verdict, verdict } from "../verdict/verdict";
+import { fine, grade, Level, mm, Remedy, set, Verdict, verdict, round1 } from "../verdict/verdict";
 import { BlindTenon, TENON } from "./blind-tenon";
 import type { KindOfJoint } from "./kinds";
 
@@ -215,4 +215,3 @@ function wideTenon(facts: Facts): Verdict | null {
 }
 
 const list = (sizes: readonly number[]) => (sizes.length === 0 ? "none" : `${sizes.join(", ")} mm`);
-const round1 = (n: number) => Math.round(n * 10) / 10;

@@ -5,7 +5,7 @@ import type { Form, Piece, Strip } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import { narrowest, RackBoard } from "../stock/board";
 import { stripYield } from "../stock/sawn-face";
-import type { LaidStrip } from "../stock/rules";
+import type { LaidStrip } from "../stock/panel-facts";
 import { Candidate, jointLines } from "./candidates";
 
 /** Boards of the rack and those that this piece has sawn already, as they were. */

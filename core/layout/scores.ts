@@ -2,7 +2,7 @@ import { PieceGeometry, postBand } from "../construction/geometry";
 import type { Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import type { RackBoard } from "../stock/board";
-import type { LaidStrip } from "../stock/rules";
+import type { LaidStrip } from "../stock/panel-facts";
 import { prizedBoards } from "../stock/prized";
 import { fine, mm } from "../verdict/verdict";
 import { LINES } from "./arrange";

@@ -1,7 +1,7 @@
 /** What a fastening holds by where it stands: the field that moves, or what lies across its ends. */
 import { wayOf } from "../joinery/fastening";
 import { set, Verdict, verdict } from "../verdict/verdict";
-import type { MovementFacts } from "./rules";
+import type { MovementFacts } from "./movement-facts";
 
 /** Fasteners that stand under what holds the field's ends, and not under the field. */
 export function fastenedAbove({ piece, at, fasteners }: MovementFacts): Verdict | null {

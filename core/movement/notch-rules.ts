@@ -1,6 +1,6 @@
 /** Rules of what comes up through the top: posts that stand level with it in its notched corners. */
 import { fine, Level, set, Verdict, verdict } from "../verdict/verdict";
-import type { MovementFacts } from "./rules";
+import type { MovementFacts } from "./movement-facts";
 import { fixedLine, travel } from "./year";
 
 /** Least gap that is left, and the widest that looks meant, mm. @source common practice */

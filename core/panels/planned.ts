@@ -1,7 +1,7 @@
 import type { PanelPlace, PieceGeometry } from "../construction/geometry";
 import { Candidate, jointLines, Unfit } from "../layout/candidates";
 import type { TopMovement } from "../movement/year";
-import type { LaidStrip } from "../stock/rules";
+import type { LaidStrip } from "../stock/panel-facts";
 
 /** A panel beside the top as it is planned. */
 export interface PlannedPanel {

@@ -20,7 +20,7 @@ import type { TopMovement } from "../movement/year";
 import type { PlannedPanel } from "../panels/planned";
 import type { Failure } from "../stages";
 import type { DatedStep } from "../steps/step";
-import type { LaidStrip } from "../stock/rules";
+import type { LaidStrip } from "../stock/panel-facts";
 import type { Verdict } from "../verdict/verdict";
 import type { Species } from "../wood/species";
 import type { Woods } from "../wood/woods";

@@ -13,7 +13,7 @@ import type { PanelPlace, PieceGeometry } from "../construction/geometry";
 import { panelSeen } from "../panels/lens";
 import { panelPlaces } from "../panels/places";
 import type { PanelChoice, Piece } from "../piece/schema";
-import type { LaidStrip } from "../stock/rules";
+import type { LaidStrip } from "../stock/panel-facts";
 import type { Shop } from "../piece/shop";
 import type { RackBoard } from "../stock/board";
 import { stageList } from "../stages";

@@ -1,5 +1,5 @@
 import type { Defect } from "./board";
-import type { LaidStrip } from "./rules";
+import type { LaidStrip } from "./panel-facts";
 
 /** What is filled where it stays in a panel. @source common practice */
 const FILLED: Defect["kind"][] = ["knot", "check"];

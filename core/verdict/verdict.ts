@@ -76,3 +76,6 @@ export const mm = (length: number) => `${signed(Math.round(length * 2) / 2)} mm`
 export const fine = (length: number) => `${signed(Math.round(length * 10) / 10, 1)} mm`;
 const signed = (n: number, digits?: number) =>
   (Object.is(n, -0) ? 0 : n).toFixed(digits ?? (Number.isInteger(n) ? 0 : 1)).replace("-", "−");
+
+/** To a tenth: as close as a verdict says a number. */
+export const round1 = (n: number): number => Math.round(n * 10) / 10;

@@ -1,7 +1,21 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { Piece } from "../../core/piece/schema";
 import { demoBoard } from "../../core/testing/boards";
-import { choose, fileOf, go, Maker, makePiece, post, press, saved, sitDown, typeDimension, until } from "./maker";
+import {
+  choose,
+  fileOf,
+  go,
+  Maker,
+  makePiece,
+  post,
+  press,
+  saved,
+  sitDown,
+  typeDimension,
+  typeField,
+  until,
+  words,
+} from "./maker";
 
 let maker: Maker;
 let id: string;
@@ -148,4 +162,40 @@ it("a breadboard's tongue is typed on the drawing of what holds the top", async 
   await typeDimension(page, "Tongue length", "38");
   await saved(page);
   expect(JSON.parse(await fileOf(other)).form.breadboard.tongue).toBe(38);
+});
+
+describe("a maker makes a desk of it, on X frames, that clears what stands below", () => {
+  it("by the small drawing; its set-in is typed on the end view, and the lean follows", async () => {
+    const { page } = maker;
+    id = await makePiece((piece) => ({ ...piece, name: "X by hand", species: "black-cherry" }));
+    await go(page, `/pieces/${id}/form`);
+    await (await page.waitForSelector('::-p-xpath(//button[@role="radio"][.//text()="X frames"])'))!.click();
+    await page.waitForSelector('g[role="button"][aria-label^="Set-in on the floor:"]');
+    const leans = () => words(page, '[data-verdict="form.lean"]');
+    const before = await leans();
+    await typeDimension(page, "Set-in on the floor", "140");
+    await saved(page);
+    await until(page, (said) => document.querySelector('[data-verdict="form.lean"]')?.textContent !== said, before);
+    expect((await record()).form).toMatchObject({ kind: "x-frame", xFrame: { inBelow: 140 } });
+  });
+  it("its X stands full size under Joints, with the numbers it is set out from", async () => {
+    const { page } = maker;
+    await go(page, `/pieces/${id}/joints`);
+    await press(page, "Leg across leg");
+    await page.waitForSelector('[data-scene="x-set-out"]');
+    expect(await words(page, "main")).toMatch(/Level cuts at foot and head, from square/);
+  });
+  it("a thing that is in its way is told under Brief, and stays so until it is smaller", async () => {
+    const { page } = maker;
+    await go(page, `/pieces/${id}/brief`);
+    await choose(page, "Made as", "desk");
+    await press(page, "Add a thing");
+    await page.waitForSelector('[data-verdict="brief.thing-1"][data-level="holds"]');
+    await typeField(page, "High", "700");
+    await page.waitForSelector('[data-verdict="brief.thing-1"][data-level="fix"]');
+    await typeField(page, "High", "200");
+    await page.waitForSelector('[data-verdict="brief.thing-1"][data-level="holds"]');
+    await saved(page);
+    expect((await record()).brief.things).toHaveLength(1);
+  });
 });

@@ -1,7 +1,7 @@
 import { mkdtempSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import type { ElementHandle, Page } from "puppeteer-core";
+import type { ElementHandle } from "puppeteer-core";
 import { Client } from "pg";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { crashCluster } from "../../bin/cluster.mjs";
@@ -23,6 +23,7 @@ import {
   typeDimension,
   until,
   useServer,
+  words,
 } from "./maker";
 
 let maker: Maker;
@@ -59,7 +60,6 @@ afterAll(async () => {
   database.remove();
 });
 
-const words = (page: Page, selector: string) => page.$eval(selector, (each) => (each as HTMLElement).innerText);
 const upload = async (name: string, text: string, label: string) => {
   const path = join(mkdtempSync(join(tmpdir(), "taller-")), name);
   writeFileSync(path, text);

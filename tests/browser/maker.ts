@@ -113,6 +113,9 @@ export const saved = (page: Page) => page.waitForSelector('[data-save="saved"]',
 export const until = (page: Page, check: (arg: string) => boolean, arg = "") =>
   page.waitForFunction(check, { timeout: 10_000 }, arg);
 
+/** What stands in a place of the page, as it is read. */
+export const words = (page: Page, selector: string) => page.$eval(selector, (each) => (each as HTMLElement).innerText);
+
 export async function press(page: Page, text: string): Promise<void> {
   const button = await page.waitForSelector(`::-p-xpath(//button[normalize-space(.)=${JSON.stringify(text)}])`, {
     timeout: 10_000,

@@ -3,7 +3,7 @@ import { Check, Square } from "lucide-react";
 import Link from "next/link";
 import { useState } from "react";
 import { cuttingScene } from "../../core/drawing/cutting";
-import type { CutCard } from "../../core/layout/cards";
+import type { CutCard } from "../../core/layout/card";
 import { SceneView } from "../drawing/SceneView";
 import { fractions } from "../frame/fractions";
 import { useUnit } from "../frame/unit";

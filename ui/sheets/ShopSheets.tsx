@@ -6,7 +6,8 @@ import { frontScene, planScene, sideScene } from "../../core/drawing/elevations"
 import { glueScene } from "../../core/drawing/glue-up";
 import { allLaid } from "../../core/panels/planned";
 import { attachStep } from "../../core/steps/fastening";
-import { fasteningScene, holdingScene } from "../../core/drawing/fastening";
+import { fasteningScene } from "../../core/drawing/fastening";
+import { holdingScene } from "../../core/drawing/holding";
 import { baseOf } from "../../core/construction/base";
 import type { JointSection } from "../../core/construction/base/base";
 import { SceneView } from "../drawing/SceneView";

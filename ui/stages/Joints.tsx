@@ -1,7 +1,8 @@
 "use client";
 import { useMemo, useState } from "react";
 import { baseOf } from "../../core/construction/base";
-import { fasteningScene, holdingScene } from "../../core/drawing/fastening";
+import { fasteningScene } from "../../core/drawing/fastening";
+import { holdingScene } from "../../core/drawing/holding";
 import type { Joint } from "../../core/joinery/joint";
 import { SceneView } from "../drawing/SceneView";
 import { FieldRow, LengthField } from "../fields/fields";

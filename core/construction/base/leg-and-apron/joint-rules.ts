@@ -1,5 +1,5 @@
 import { TENON } from "../../../joinery/blind-tenon";
-import { fine, grade, Level, mm, Remedy, set, Verdict, verdict } from "../../../verdict/verdict";
+import { fine, grade, Level, mm, Remedy, set, Verdict, verdict, round1 } from "../../../verdict/verdict";
 import type { Rule } from "../base";
 import { legBefore, legRailJoint } from "./joints";
 import type { RailFacts as JointFacts } from "./facts";
@@ -224,4 +224,3 @@ function lengthRemedies(facts: JointFacts): Remedy[] {
 }
 
 const list = (sizes: number[]) => `${sizes.join(", ")} mm`;
-const round1 = (n: number) => Math.round(n * 10) / 10;

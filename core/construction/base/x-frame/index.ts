@@ -10,6 +10,7 @@ import { xFrameJoints } from "./joints";
 import { xFrameMeetings, xFrameSticks } from "./parts";
 import { placeXFrame, XFrame } from "./place";
 import { X_FRAME_RULES } from "./rules";
+import { setOutScene } from "./set-out";
 import { xFrameWork } from "./work";
 
 const TIES = {
@@ -31,7 +32,14 @@ export const xFrame: Base<XFrame, KindOfJoint> = {
   jointRules: KIND_RULES,
   work: xFrameWork,
   dimensions: xFrameDimensions,
-  sections: ({ joints, species }) => kindSections(joints, species),
+  sections: ({ at, joints, species }) => [
+    {
+      joint: "x-leg+x-leg",
+      scene: setOutScene(at, species),
+      caption: `Set out full size: both legs lean ${at.lean.degrees.toFixed(1)}° from the floor.`,
+    },
+    ...kindSections(joints, species),
+  ],
   describe: ({ xFrame: { stretcher } }, { frames, lean }) =>
     `${frames.length === 3 ? "Three" : "Two"} X frames leaning ${lean.degrees.toFixed(1)}°, ${TIES[stretcher.kind]}.`,
   sizes: (_, { strip, lean, bearer, stretcher }) => [

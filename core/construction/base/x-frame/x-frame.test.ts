@@ -6,6 +6,8 @@ import type { Patch } from "../../../piece/patch";
 import { at, find, planOf, tableWith } from "../../../testing/plans";
 import type { Wall } from "../../../joinery/joint";
 import { leanOf } from "./lean";
+import type { XFrame } from "./place";
+import { setOutScene } from "./set-out";
 
 const x = (...patches: Patch[]) => planOf(tableWith(at("form.kind", "x-frame"), ...patches));
 const set = (path: string, value: unknown) => at(`form.xFrame.${path}`, value);
@@ -86,6 +88,11 @@ describe("two X frames worked by hand", () => {
     const wall = walls.find(({ where }) => where.startsWith("beside its slot"))!;
     expect(wall.left).toBeGreaterThanOrEqual(wall.good - 1e-9);
     expect(find(plan, "joints.walls").level).toBe("holds");
+  });
+  it("is drawn full size: half of each spread, the height, the crossing and a level cut stand on it", () => {
+    const scene = setOutScene(plan.geometry as unknown as XFrame, plan.species);
+    const said = scene.items.flatMap((item) => (item.kind === "dimension" ? [Math.round(item.value * 10) / 10] : []));
+    expect(said).toEqual([350, 103.2, 305, 677, Math.round(geometry.lean.crossing * 10) / 10]);
   });
   it("its card draws it full size", () => {
     const lines = plan.cards.find(({ joint }) => joint === "x-leg+x-leg")!.lines.map(({ setting }) => setting);

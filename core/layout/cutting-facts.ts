@@ -1,0 +1,14 @@
+/** What the rules of the cutting stage judge. */
+import type { Piece } from "../piece/schema";
+import type { Shop } from "../piece/shop";
+import type { Board } from "../stock/board";
+import type { Part } from "./cut-list";
+import type { CuttingStage } from "./stage";
+
+export interface CuttingFacts extends CuttingStage {
+  piece: Piece;
+  parts: readonly Part[];
+  shop: Shop;
+  /** boards of the legs' wood that nothing else has */
+  rack: readonly Board[];
+}
