@@ -57,7 +57,7 @@ function lapScene(joint: HalfLap, species: Species): Scene {
     id: `joint-${joint.id}`,
     title: `${joint.name}: from its face, and from its edge with half of each cut away.`,
     bounds: { x: -aside, y: -reach, w: 2 * aside + 60 + thickness, h: 2 * reach },
-    margin: [20, 44, 24, 24],
+    margin: [36, 44, 24, 24],
     items: [
       face(-1, 31, joint.receives),
       outline(-1, "hidden"),

@@ -191,7 +191,7 @@ describe("a maker makes a desk of it, on X frames, that clears what stands below
     await choose(page, "Made as", "desk");
     await press(page, "Add a thing");
     await page.waitForSelector('[data-verdict="brief.thing-1"][data-level="holds"]');
-    await typeField(page, "High", "700");
+    await typeField(page, "High", "730");
     await page.waitForSelector('[data-verdict="brief.thing-1"][data-level="fix"]');
     await typeField(page, "High", "200");
     await page.waitForSelector('[data-verdict="brief.thing-1"][data-level="holds"]');
