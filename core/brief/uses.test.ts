@@ -91,6 +91,10 @@ describe("things a piece makes room for", () => {
       text: "The bench is 640 mm high, and the long rail leaves 627 mm",
     });
   });
+  it("a box of 600 goes under, but not with the 30 it wants above it", () => {
+    expect(judged({ length: 600, height: 600, gap: 27 })).toMatchObject({ level: "holds" });
+    expect(judged({ length: 600, height: 600, gap: 30 })).toMatchObject({ level: "tight", limit: 630, actual: 627 });
+  });
   it("what stands on it wants its gap of top all round", () => {
     expect(judged({ how: "on", length: 600, width: 800 })).toMatchObject({ level: "tight", limit: 860, actual: 850 });
     expect(judged({ how: "on", length: 600, width: 900 }).level).toBe("fix");
