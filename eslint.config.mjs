@@ -41,7 +41,6 @@ const LONG = [
   "ui/piece/useSession.ts",
   "ui/rack/BoardView.tsx",
   "ui/rack/RackView.tsx",
-  "ui/stages/Boards.tsx",
   "ui/stages/ClimateFields.tsx",
   "ui/stages/Cutting.tsx",
   "ui/stages/MovementFields.tsx",

@@ -9,7 +9,6 @@ import { laidAs, slideBy } from "../../core/layout/lay";
 import { stripThickness } from "../../core/layout/strip-thickness";
 import { panelScores } from "../../core/layout/scores";
 import type { Strip } from "../../core/piece/schema";
-import { LengthField } from "../fields/fields";
 import { PanelOutline } from "./PanelOutline";
 import { UpperFace } from "./UpperFace";
 import { SceneView } from "../drawing/SceneView";
@@ -18,10 +17,11 @@ import { PanelLens } from "../piece/PanelLens";
 import { PanelTabs } from "../piece/PanelTabs";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
-import { RackPictures } from "../rack/RackPictures";
-import { CutDiagrams } from "./CutList";
 import { LookedThrough } from "./LookedThrough";
+import { PanelRack } from "./PanelRack";
+import { SlatBoards } from "./SlatBoards";
 import { StageHead } from "./StageHead";
+import { StripBar } from "./StripBar";
 import { useComposer } from "./useComposer";
 
 /** How many near-best sets the search arranges before it is done. */
@@ -46,24 +46,6 @@ export function BoardsStage() {
       ) : (
         <PanelBoards name="top" elsewhere={boardsOf("top")} />
       )}
-    </>
-  );
-}
-
-/** Slats have no panel: which boards give them, and what else comes out of those. */
-function SlatBoards() {
-  const { plan } = usePiece();
-  const { say } = useUnit();
-  const found = plan.cutting.placed.filter(({ piece }) => piece.part === "slat");
-  return (
-    <>
-      <StageHead title="Which boards become slats">
-        {say(
-          `${plan.geometry.core.count} slats of ${plan.geometry.core.width.toFixed(1)} mm are sawn one by one, beside the other parts: ${found.length ? found.map(({ piece, board }) => `${piece.label} from ${board}`).join(", ") : "none has a board yet"}.`,
-        )}
-      </StageHead>
-      <SceneView scene={endGrainScene(plan, false)} height={70} />
-      <CutDiagrams plan={plan} width={null} />
     </>
   );
 }
@@ -119,8 +101,6 @@ function PanelBoards({ name, elsewhere }: { name: string; elsewhere: readonly st
       sets: SETS,
       seed: 1,
     });
-  const index = panel.strips.findIndex((each) => `strip:${each.board}` === picked);
-  const strip = panel.strips[index];
   const change = (label: string, strips: Strip[]) =>
     edit(label, [{ path: ["panels", "top", "strips"], value: strips }]);
   const moved = (from: number, to: number) => {
@@ -228,127 +208,7 @@ function PanelBoards({ name, elsewhere }: { name: string; elsewhere: readonly st
                 .join()}
         </p>
       )}
-      <div className="flex min-h-9 flex-wrap items-center gap-2" aria-label="Boards of the panel">
-        <select
-          className="input"
-          aria-label="Board of the panel"
-          value={picked ?? ""}
-          onChange={(event) => setPicked(event.target.value || null)}
-        >
-          <option value="">Pick a board</option>
-          {panel.strips.map((each) => (
-            <option key={each.board} value={`strip:${each.board}`}>
-              {each.board}
-            </option>
-          ))}
-        </select>
-        {strip && (
-          <>
-            <button
-              className="button button-plain"
-              disabled={index === 0}
-              onClick={() => change(`${strip.board} toward the front`, moved(index, index - 1))}
-            >
-              To the front
-            </button>
-            <button
-              className="button button-plain"
-              disabled={index === panel.strips.length - 1}
-              onClick={() => change(`${strip.board} toward the back`, moved(index, index + 1))}
-            >
-              To the back
-            </button>
-            <button
-              className="button button-plain"
-              onClick={() =>
-                set(
-                  `${strip.board} flipped`,
-                  ["panels", "top", "strips", index, "face"],
-                  strip.face === "bark-up" ? "bark-down" : "bark-up",
-                )
-              }
-            >
-              Flip
-            </button>
-            <button
-              className="button button-plain"
-              onClick={() => set(`${strip.board} turned`, ["panels", "top", "strips", index, "turned"], !strip.turned)}
-            >
-              Turn end for end
-            </button>
-            <LengthField
-              label="Starts from its left end at"
-              value={strip.slide}
-              onTake={(slide) => set(`${strip.board} slid along`, ["panels", "top", "strips", index, "slide"], slide)}
-            />
-            <select
-              className="input"
-              aria-label={`Swap ${strip.board} for`}
-              value=""
-              onChange={(event) => {
-                const other = plan.panel.candidates.find((each) => each.board === event.target.value);
-                if (other) {
-                  setPicked(`strip:${other.board}`);
-                  change(
-                    `${strip.board} swapped for ${other.board}`,
-                    panel.strips.map((each) =>
-                      each === strip ? { ...strip, board: other.board, slide: other.slide, width: null } : each,
-                    ),
-                  );
-                }
-              }}
-            >
-              <option value="">Swap for a board of the rack</option>
-              {plan.panel.candidates
-                .filter((each) => !panel.strips.some((one) => one.board === each.board))
-                .map((each) => (
-                  <option key={each.board} value={each.board}>
-                    {each.board}, gives {withUnit(each.width)}
-                  </option>
-                ))}
-            </select>
-            <button
-              className="button button-plain"
-              onClick={() =>
-                set(
-                  `${strip.board} pinned`,
-                  ["panels", "top", "pinned"],
-                  panel.pinned.includes(strip.board)
-                    ? panel.pinned.filter((each) => each !== strip.board)
-                    : [...panel.pinned, strip.board],
-                )
-              }
-            >
-              {panel.pinned.includes(strip.board) ? "Unpin" : "Pin"}
-            </button>
-            <button
-              className="button button-plain"
-              onClick={() => {
-                setPicked(null);
-                edit(`${strip.board} kept for something else`, [
-                  { path: ["panels", "top", "strips"], value: panel.strips.filter((each) => each !== strip) },
-                  { path: ["panels", "top", "banned"], value: [...panel.banned, strip.board] },
-                  { path: ["panels", "top", "pinned"], value: panel.pinned.filter((each) => each !== strip.board) },
-                ]);
-              }}
-            >
-              Keep for something else
-            </button>
-            <button
-              className="button button-plain"
-              onClick={() => {
-                setPicked(null);
-                change(
-                  `${strip.board} taken out`,
-                  panel.strips.filter((each) => each !== strip),
-                );
-              }}
-            >
-              Take out
-            </button>
-          </>
-        )}
-      </div>
+      <StripBar picked={picked} onPick={setPicked} />
       <div>
         <p className="text-[13px] text-graphite">
           End grain from the left end, front edge first, planed to{" "}
@@ -374,53 +234,7 @@ function PanelBoards({ name, elsewhere }: { name: string; elsewhere: readonly st
       <UpperFace />
       {name === "top" && <PanelOutline />}
       <LookedThrough />
-      <RackPictures
-        boards={rack}
-        species={plan.species.id}
-        ownSpecies={usePiece().ownSpecies}
-        note={(board) => {
-          if (panel.strips.some((each) => each.board === board.id))
-            return { text: `in the ${name}`, usable: false, action: null };
-          if (elsewhere.includes(board.id)) return { text: "in another panel", usable: false, action: null };
-          if (panel.banned.includes(board.id))
-            return {
-              text: "kept for something else",
-              usable: false,
-              action: {
-                name: "Release",
-                run: () =>
-                  set(
-                    `${board.id} released`,
-                    ["panels", "top", "banned"],
-                    panel.banned.filter((each) => each !== board.id),
-                  ),
-              },
-            };
-          const offered = plan.panel.candidates.find((each) => each.board === board.id);
-          const reason = plan.panel.unfit.find((each) => each.board === board.id)?.reason;
-          const slide = offered?.slide ?? 0;
-          return {
-            text: offered ? `gives ${withUnit(offered.width)}` : (reason ?? "another species"),
-            usable: Boolean(offered),
-            action: offered
-              ? {
-                  name: "Add",
-                  run: () =>
-                    change(`${board.id} added`, [
-                      ...panel.strips,
-                      {
-                        board: board.id,
-                        face: panel.strips.length % 2 && piece.choices.rings === "alternate" ? "bark-down" : "bark-up",
-                        turned: false,
-                        slide,
-                        width: null,
-                      },
-                    ]),
-                }
-              : null,
-          };
-        }}
-      />
+      <PanelRack name={name} elsewhere={elsewhere} />
     </>
   );
 }
