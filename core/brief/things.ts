@@ -30,7 +30,7 @@ export function thingRules({ brief, form, top, parts }: ThingFacts): Verdict[] {
   if (brief.things.length === 0) return [];
   const boxes = parts.map(boxOf);
   return brief.things.map((thing, i) => {
-    const facts = { thing, id: `brief.thing-${i + 1}`, called: thing.name };
+    const facts = { thing, id: `brief.thing-${i + 1}` };
     if (thing.how === "on") return standsOn(facts, top);
     return thing.how === "down" ? comesDown(facts, form) : passesUnder(facts, top, boxes);
   });
@@ -39,7 +39,6 @@ export function thingRules({ brief, form, top, parts }: ThingFacts): Verdict[] {
 interface One {
   thing: Thing;
   id: string;
-  called: string;
 }
 
 /** The widest free way under the piece at the height a thing needs, and the free height over its middle where it is too low; mm. */
@@ -77,7 +76,7 @@ export function wayUnder(
   return { wide, free: above?.least[1] ?? Infinity, beside, above: above?.name.toLowerCase() ?? "" };
 }
 
-function passesUnder({ thing, id, called }: One, top: PieceGeometry["top"], boxes: readonly Box[]): Verdict {
+function passesUnder({ thing, id }: One, top: PieceGeometry["top"], boxes: readonly Box[]): Verdict {
   const { length, height, gap, how } = thing;
   const { wide, free, beside, above } = wayUnder(thing, top, boxes);
   const needed = length + 2 * gap;
@@ -91,10 +90,10 @@ function passesUnder({ thing, id, called }: One, top: PieceGeometry["top"], boxe
     subject: ["room", ...(fits ? [] : ["leg"])],
     level: fits ? "holds" : wide >= length || (tooLow && free >= height) ? "tight" : "fix",
     text: fits
-      ? `${called} goes under ${where}`
+      ? `${thing.name} goes under ${where}`
       : tooLow
-        ? `${called} is ${mm(height)} high, and the ${above} leaves ${mm(Math.max(0, free))}`
-        : `${called} is ${mm(length)} long, and ${mm(wide)} ${wide === 0 ? "is free" : "are free"} ${where}`,
+        ? `${thing.name} is ${mm(height)} high, and the ${above} leaves ${mm(Math.max(0, free))}`
+        : `${thing.name} is ${mm(length)} long, and ${mm(wide)} ${wide === 0 ? "is free" : "are free"} ${where}`,
     why: `${mm(length)} by ${mm(height)}, with ${mm(gap)} free beside and above it: ${mm(needed)} are needed at a height of ${mm(height + gap)}${beside.length > 0 ? `, between ${beside.map((each) => each.toLowerCase()).join(" and ")}` : ""}.`,
     limit: tooLow ? height + gap : needed,
     actual: Math.round(tooLow ? Math.min(free, 1e5) : wide),
@@ -118,7 +117,7 @@ function roomier(
     : [];
 }
 
-function standsOn({ thing, id, called }: One, top: PieceGeometry["top"]): Verdict {
+function standsOn({ thing, id }: One, top: PieceGeometry["top"]): Verdict {
   const [long, wide] = [thing.length + 2 * thing.gap, thing.width + 2 * thing.gap];
   const over = Math.max(long - top.length, wide - top.width);
   const hangs = Math.max(thing.length - top.length, thing.width - top.width) > 0;
@@ -129,7 +128,7 @@ function standsOn({ thing, id, called }: One, top: PieceGeometry["top"]): Verdic
     stage: "brief",
     subject: ["top"],
     level: over <= 0 ? "holds" : hangs ? "fix" : "tight",
-    text: over <= 0 ? `${called} stands on the top` : `${called} wants ${mm(over)} more of top`,
+    text: over <= 0 ? `${thing.name} stands on the top` : `${thing.name} wants ${mm(over)} more of top`,
     why: `${mm(thing.length)} by ${mm(thing.width)}, with ${mm(thing.gap)} free around it, on a top of ${mm(top.length)} by ${mm(top.width)}.`,
     limit: needed,
     actual: Math.round(top[dimension]),
@@ -148,7 +147,7 @@ function standsOn({ thing, id, called }: One, top: PieceGeometry["top"]): Verdic
   });
 }
 
-function comesDown({ thing, id, called }: One, form: Pick<Form, "height">): Verdict {
+function comesDown({ thing, id }: One, form: Pick<Form, "height">): Verdict {
   const have = thing.height - form.height;
   const lower = thing.height - thing.gap;
   return verdict({
@@ -158,8 +157,8 @@ function comesDown({ thing, id, called }: One, form: Pick<Form, "height">): Verd
     level: have >= thing.gap ? "holds" : have >= 0 ? "tight" : "fix",
     text:
       have >= 0
-        ? `${called} comes down to ${mm(have)} over the top`
-        : `${called} meets the top ${mm(-have)} before it is down`,
+        ? `${thing.name} comes down to ${mm(have)} over the top`
+        : `${thing.name} meets the top ${mm(-have)} before it is down`,
     why: `It comes to ${mm(thing.height)} above the floor, the top stands at ${mm(form.height)}; ${mm(thing.gap)} are to stay between them.`,
     limit: thing.gap,
     actual: Math.round(have),

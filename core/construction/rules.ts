@@ -28,6 +28,7 @@ function height({ form, brief }: FormFacts): Verdict {
   const use = useOf(form);
   const { low, high } = use.height;
   const inside = form.height >= low && form.height <= high;
+  const usual = form.height < low ? low : high;
   return verdict({
     id: "form.height",
     stage: "form",
@@ -43,7 +44,20 @@ function height({ form, brief }: FormFacts): Verdict {
     limit: brief.topHeight,
     actual: form.height,
     unit: "mm",
-    remedies: off > 5 ? [set(`Set the height to ${brief.topHeight} mm`, ["form", "height"], brief.topHeight)] : [],
+    remedies:
+      off > 5
+        ? [set(`Set the height to ${brief.topHeight} mm`, ["form", "height"], brief.topHeight)]
+        : inside
+          ? []
+          : [
+              {
+                label: `Ask for ${usual} mm, and make it so`,
+                patches: [
+                  { path: ["brief", "topHeight"], value: usual },
+                  { path: ["form", "height"], value: usual },
+                ],
+              },
+            ],
   });
 }
 

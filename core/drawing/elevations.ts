@@ -3,6 +3,7 @@ import { AssemblyPart, standingBody } from "../assembly/part";
 import { toPiece } from "../assembly/place";
 import { Solid, stood } from "../assembly/solid";
 import { cross, dot } from "../assembly/vector";
+import { useOf } from "../brief/uses";
 import { baseOf } from "../construction/base";
 import { TOP_NAMES } from "../piece/movement-choices";
 import type { Form } from "../piece/schema";
@@ -15,14 +16,21 @@ import { nearest, silhouette } from "./silhouette";
 
 type Drawable = Pick<Plan, "geometry" | "species" | "woods" | "assembly"> & { form: Form };
 
+/** How far a view must reach along and across: over the top, and over what stands past it. */
+const reachOf = ({ top, frame }: Drawable["geometry"]) => ({
+  long: Math.max(top.length, frame.length),
+  wide: Math.max(top.width, frame.width),
+});
+
 /** From above: the top, and what is below it dashed. */
 export function planScene(drawable: Drawable): Scene {
   const { geometry: at, form } = drawable;
   const { length, width } = at.top;
+  const { long, wide } = reachOf(at);
   return {
     id: "plan",
     title: `Plan: top ${length} by ${width} mm, what bears it below.`,
-    bounds: { x: -length / 2, y: -width / 2, w: length, h: width },
+    bounds: { x: -long / 2, y: -wide / 2, w: long, h: wide },
     margin: [38, 58, 46, 58],
     items: [
       ...viewItems(drawable, VIEWS.plan, true),
@@ -88,10 +96,11 @@ export function frontScene(drawable: Drawable): Scene {
 /** From the right-hand end. */
 export function sideScene(drawable: Drawable): Scene {
   const { geometry: at, form } = drawable;
+  const { wide } = reachOf(at);
   return {
     id: "side",
     title: `End: top ${at.top.width} mm wide.`,
-    bounds: { x: -at.top.width / 2, y: 0, w: at.top.width, h: at.under + at.top.thickness },
+    bounds: { x: -wide / 2, y: 0, w: wide, h: at.under + at.top.thickness },
     margin: [14, 62, 44, 20],
     items: [...elevation(drawable, VIEWS.side, at.top.width, true), ...baseOf(form.kind).dimensions(form, at).side],
   };
@@ -100,14 +109,14 @@ export function sideScene(drawable: Drawable): Scene {
 /** Front and end side by side, to one scale. */
 export function elevationsScene(drawable: Drawable): Scene {
   const [front, side] = [frontScene(drawable), sideScene(drawable)];
-  const { length, width } = drawable.geometry.top;
+  const { long: length, wide: width } = reachOf(drawable.geometry);
   const between = 320;
   const dx = length / 2 + between + width / 2;
   return {
     id: "elevations",
     title: `${front.title} ${side.title}`,
     margin: [18, 66, 44, 64],
-    bounds: { ...front.bounds, w: length + between + width },
+    bounds: { ...front.bounds, x: -length / 2, w: length + between + width },
     items: [...front.items, ...side.items.map((item) => shifted(item, dx))],
   };
 }
@@ -117,7 +126,7 @@ export function thumbScene(drawable: Drawable): Scene {
   const { geometry: at } = drawable;
   return {
     id: "thumb",
-    title: `A table ${at.top.length} mm long and ${drawable.form.height} mm high`,
+    title: `A ${useOf(drawable.form).noun} ${at.top.length} mm long and ${drawable.form.height} mm high`,
     margin: [2, 2, 2, 2],
     bounds: { x: -at.top.length / 2, y: 0, w: at.top.length, h: at.under + at.top.thickness },
     items: elevation(drawable, VIEWS.front, at.top.length, false),
@@ -127,7 +136,7 @@ export function thumbScene(drawable: Drawable): Scene {
 /** Front and end small, side by side, for choosing by. */
 export function choiceScene(drawable: Drawable): Scene {
   const { geometry: at } = drawable;
-  const { length, width } = at.top;
+  const { long: length, wide: width } = reachOf(at);
   const between = 0.12 * length;
   const dx = length / 2 + between + width / 2;
   const high = at.under + at.top.thickness;

@@ -76,6 +76,9 @@ export interface Edit {
   name: string;
 }
 
+/** A dimension that a maker may type over: what it is called, and where in the form it stands. */
+export const formEdit = (name: string, ...path: string[]): Edit => ({ path: ["form", ...path], name });
+
 export interface Scene {
   id: string;
   /** what it shows, for whoever can't see it */

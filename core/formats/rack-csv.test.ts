@@ -17,6 +17,7 @@ describe("the rack goes out and comes in identical", () => {
   it("for a random rack with defects", () => {
     const boards = randomRack(4, 30).map(({ reservedBy: _, ...board }, i) => ({
       ...board,
+      tears: i % 5 === 0,
       defects:
         i % 4
           ? []
@@ -99,6 +100,19 @@ describe("what is wrong is said by its line, and the good rows are offered", () 
     expect(read(`${HEADER},defects\n${row("B1")},"hole@1,2,3,4"`).faults[0].message).toMatch(/Defect must be one of/));
   it("an empty file", () => expect(read("").faults[0].message).toMatch(/empty/));
   it("nonsense", () => expect(read("\u0000\u0001\u0002 what").faults[0].message).toMatch(/columns .* are missing/));
+});
+
+describe("a board that tears", () => {
+  const tears = (word: string) => read(`${HEADER},tears\n${row("B1")},${word}`);
+  it.each(["yes", "Y", "true", "x", "1"])("is told by %s", (word) => expect(tears(word).boards[0].tears).toBe(true));
+  it.each(["", "no", "N", "false", "0"])("does not by %j", (word) => expect(tears(word).boards[0].tears).toBe(false));
+  it("nor where the list has no such column", () =>
+    expect(read(`${HEADER}\n${row("B1")}`).boards[0].tears).toBe(false));
+  it("another word is told with its line, and the other rows stand", () => {
+    const { boards, faults } = read(`${HEADER},tears\n${row("B1")},yes\n${row("B2")},a little`);
+    expect(boards.map(({ id }) => id)).toEqual(["B1"]);
+    expect(faults).toEqual([{ line: 3, message: "“a little” in the column tears should be yes, no or empty." }]);
+  });
 });
 
 describe("the cut list as CSV (read back by an independent reader)", () => {

@@ -1,3 +1,4 @@
+import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { USUAL_SHOP } from "../piece/shop";
 import { at, find, planOf, plainRack, tableWith } from "../testing/plans";
@@ -107,6 +108,34 @@ describe("how many legs a rack gives", () => {
     expect(legsFrom("solid", { ...legs, section: { width: 60, thickness: 60 } }, [board], USUAL_SHOP)).toBe(0);
     expect(legsFrom("solid", { ...legs, length: 2500 }, [board], USUAL_SHOP)).toBe(0);
   });
+  it("never more than their wood would make, and never fewer for one board more", () =>
+    fc.assert(
+      fc.property(
+        fc.constantFrom("solid" as const, "laminated" as const, "core-faces" as const, "diagonal" as const),
+        fc.array(
+          fc.record({ thickness: fc.integer({ min: 20, max: 110 }), width: fc.integer({ min: 60, max: 320 }) }),
+          {
+            maxLength: 6,
+          },
+        ),
+        fc.integer({ min: 40, max: 100 }),
+        (make, sizes, side) => {
+          const boards = sizes.map((size) => demoBoard({ ...size, length: 2400 }));
+          const leg = { section: { width: side, thickness: side }, length: 750 };
+          const count = legsFrom(make, leg, boards, USUAL_SHOP);
+          const wood = legPieces(make, leg.section, USUAL_SHOP.kerf).reduce(
+            (sum, each) => sum + each.width * each.thickness * leg.length,
+            0,
+          );
+          expect(count * wood).toBeLessThanOrEqual(
+            sizes.reduce((sum, each) => sum + each.width * each.thickness * 2400, 0),
+          );
+          if (make === "solid")
+            expect(legsFrom(make, leg, [...boards, board], USUAL_SHOP)).toBeGreaterThanOrEqual(count);
+        },
+      ),
+      { numRuns: 200, seed: 20261125 },
+    ));
   it("two leaves want two pieces a leg: 3 along by 2 of 65 across are 6, for 3 legs", () =>
     expect(legsFrom("laminated", { section: { width: 60, thickness: 60 }, length: 750 }, [board], USUAL_SHOP)).toBe(3));
   it("a board that gives the core gives no faces, so that none is counted twice", () => {

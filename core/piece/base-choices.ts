@@ -65,11 +65,11 @@ const xFrameSchema = v.strictObject({
   frames: count("X frames", 2, 3),
   width: size("leg width", 20, 300),
   thickness: size("leg thickness", 12, 200),
-  /** from the top's sides to the outside of the feet and of the heads */
+  /** from the top's sides to the outside of the feet and of the heads; a bearer's to its ends */
   inBelow: distance("set-in on the floor", 1200),
   inAbove: distance("set-in under the top", 1200),
   bearer: v.strictObject({
-    length: size("bearer length", 60, 2500),
+    setIn: distance("set-in of the bearer", 1200),
     height: size("bearer height", 15, 200),
     thickness: size("bearer thickness", 15, 200),
   }),
@@ -87,7 +87,7 @@ export type XFrameChoices = v.InferOutput<typeof xFrameSchema>;
 /** @source common practice */
 export const USUAL_X: XFrameChoices = {
   ...{ frames: 2, width: 80, thickness: 45, inBelow: 75, inAbove: 120 },
-  bearer: { length: 640, height: 45, thickness: 60 },
+  bearer: { setIn: 90, height: 45, thickness: 60 },
   stretcher: { kind: "crossing", depth: 70, thickness: 40, proud: 6 },
   ends: "after-lap",
 };

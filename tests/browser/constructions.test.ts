@@ -178,6 +178,21 @@ describe("a maker makes a desk of it, on X frames, that clears what stands below
     await until(page, (said) => document.querySelector('[data-verdict="form.lean"]')?.textContent !== said, before);
     expect((await record()).form).toMatchObject({ kind: "x-frame", xFrame: { inBelow: 140 } });
   });
+  it("no remedy of what stood there before is left to press", async () => {
+    const { page } = maker;
+    const thick = await makePiece((piece) => ({
+      ...piece,
+      form: { ...piece.form, leg: { ...piece.form.leg, section: 100 } },
+      name: "Thick legs",
+      species: "black-cherry",
+    }));
+    await go(page, `/pieces/${thick}/form`);
+    await page.waitForSelector('[data-verdict="form.leg"] button');
+    await (await page.waitForSelector('::-p-xpath(//button[@role="radio"][.//text()="X frames"])'))!.click();
+    await page.waitForSelector('[data-verdict="form.lean"]');
+    await page.waitForSelector('[data-verdict="form.leg"][data-level="holds"]');
+    expect(await page.$('[data-verdict="form.leg"] button')).toBeNull();
+  });
   it("its X stands full size under Joints, with the numbers it is set out from", async () => {
     const { page } = maker;
     await go(page, `/pieces/${id}/joints`);

@@ -41,7 +41,7 @@ export function XFrameFields() {
         />
       </Group>
       <Group name="Bearers">
-        {size("Bearer length", bearer.length, "bearer", "length")}
+        {size("Set-in of the bearer", bearer.setIn, "bearer", "setIn")}
         {size("Bearer height", bearer.height, "bearer", "height")}
         {size("Bearer thickness", bearer.thickness, "bearer", "thickness")}
       </Group>

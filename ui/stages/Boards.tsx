@@ -23,6 +23,7 @@ import { SlatBoards } from "./SlatBoards";
 import { StageHead } from "./StageHead";
 import { StripBar } from "./StripBar";
 import { useComposer } from "./useComposer";
+import { usePanelStrips } from "./usePanelStrips";
 
 /** How many near-best sets the search arranges before it is done. */
 const SETS = 3000;
@@ -57,7 +58,7 @@ function PanelBoards({ name, elsewhere }: { name: string; elsewhere: readonly st
   const { say, withUnit } = useUnit();
   const [picked, setPicked] = useState<string | null>(null);
   const [order, setOrder] = useState<Strip[] | null>(null);
-  const panel = piece.panels.top;
+  const { panel, change, moved } = usePanelStrips();
   const { search, start, stop } = useComposer((best) =>
     edit(`Composed from ${best.strips.map((each) => each.board).join(", ")}`, [
       { path: ["panels", "top", "strips"], value: best.strips },
@@ -101,14 +102,6 @@ function PanelBoards({ name, elsewhere }: { name: string; elsewhere: readonly st
       sets: SETS,
       seed: 1,
     });
-  const change = (label: string, strips: Strip[]) =>
-    edit(label, [{ path: ["panels", "top", "strips"], value: strips }]);
-  const moved = (from: number, to: number) => {
-    const strips = panel.strips.slice();
-    const [one] = strips.splice(from, 1);
-    strips.splice(to, 0, one);
-    return strips;
-  };
   const dropAt = (id: string, y: number) => {
     const from = panel.strips.findIndex((each) => `strip:${each.board}` === id);
     const to = plan.panel.laid.findIndex((each) => y < each.from + each.width);

@@ -1,26 +1,18 @@
 "use client";
-import type { Strip } from "../../core/piece/schema";
 import { LengthField } from "../fields/fields";
 import { useUnit } from "../frame/unit";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
+import { usePanelStrips } from "./usePanelStrips";
 
 /** What a maker does with one board of the panel: moves, flips, turns, slides, swaps, pins it, or takes it out. @param picked  `strip:` and its board */
 export function StripBar({ picked, onPick }: { picked: string | null; onPick: (picked: string | null) => void }) {
-  const { piece, plan, edit } = usePiece();
+  const { plan, edit } = usePiece();
   const { set } = useSet();
   const { withUnit } = useUnit();
-  const panel = piece.panels.top;
+  const { panel, change, moved } = usePanelStrips();
   const index = panel.strips.findIndex((each) => `strip:${each.board}` === picked);
   const strip = panel.strips[index];
-  const change = (label: string, strips: Strip[]) =>
-    edit(label, [{ path: ["panels", "top", "strips"], value: strips }]);
-  const moved = (from: number, to: number) => {
-    const strips = panel.strips.slice();
-    const [one] = strips.splice(from, 1);
-    strips.splice(to, 0, one);
-    return strips;
-  };
   return (
     <div className="flex min-h-9 flex-wrap items-center gap-2" aria-label="Boards of the panel">
       <select

@@ -27,7 +27,7 @@ export function Things() {
       {things.map((thing, i) => (
         <FieldRow key={i}>
           <TextField label="What" value={thing.name} onTake={(name) => change(i, { name })} />
-          <Choice label="It" value={thing.how} options={WAYS} onTake={(how) => change(i, { how })} />
+          <Choice label="Where it goes" value={thing.how} options={WAYS} onTake={(how) => change(i, { how })} />
           {thing.how !== "down" && (
             <>
               <LengthField label="Long" value={thing.length} onTake={(length) => change(i, { length })} />

@@ -1,5 +1,5 @@
 "use client";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { createPlanner, PlanFailed } from "../../core/plan";
 import { TriedRemedy, triedRemedy } from "../../core/tried";
 import type { Verdict } from "../../core/verdict/verdict";
@@ -49,7 +49,17 @@ export function useTried(verdicts: readonly Verdict[]): ReadonlyMap<string, read
       left = true;
     };
   }, [piece, plan, shop, rack, ownSpecies, today, wanted]);
-  return found;
+  // a remedy that was found for what stood under this name before is nothing to press now
+  return useMemo(
+    () =>
+      new Map(
+        verdicts.map(({ id, remedies }) => [
+          id,
+          (found.get(id) ?? []).filter(({ label }) => remedies.some((each) => each.label === label)),
+        ]),
+      ),
+    [found, verdicts],
+  );
 }
 
 const whenIdle = (work: () => void) =>

@@ -1,8 +1,6 @@
-import { dimension, Edit, Item } from "../../../drawing/scene";
+import { dimension, formEdit as edit, Item } from "../../../drawing/scene";
 import type { Form } from "../../../piece/schema";
 import type { Trestle } from "./place";
-
-const edit = (name: string, ...path: string[]): Edit => ({ path: ["form", ...path], name });
 
 /** What a maker may type on a trestle, where it shows. */
 export function trestleDimensions(form: Form, at: Trestle): { plan: Item[]; front: Item[]; side: Item[] } {

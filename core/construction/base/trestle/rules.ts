@@ -1,15 +1,10 @@
 import { tipping } from "../tipping";
+import { bearsAcross } from "../tied";
 import { kneeRoomUnder } from "../knee-room";
-import { grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
+import { grade, mm, set, Verdict, verdict } from "../../../verdict/verdict";
 import type { Rule } from "../base";
 import type { Facts } from "./facts";
 import { racking, stretcherHeight, stretcherLong, strutsApart, tiesOnBrace } from "./tie-rules";
-
-/** Sizes of trestles, mm. @source common practice */
-const TRESTLE = {
-  bears: 0.6,
-  hidden: 20,
-};
 
 /** Every rule of a trestle, in the order a maker would ask. */
 export const TRESTLE_RULES: readonly Rule<Facts>[] = [
@@ -92,25 +87,7 @@ function tips({ at, weight }: Facts): Verdict | null {
 }
 
 function braceBears({ at }: Facts): Verdict {
-  const share = at.brace.length / at.top.width;
-  const over = at.brace.length - (at.top.width - 2 * TRESTLE.hidden);
-  const level: Level = share < 0.3 ? "fix" : share < TRESTLE.bears || over > 0 ? "tight" : "holds";
-  const to = Math.floor((at.top.width * 0.8) / 10) * 10;
-  return verdict({
-    id: "form.brace",
-    stage: "form",
-    subject: ["brace", "top"],
-    level,
-    text:
-      over > 0
-        ? `The brace shows ${over > 2 * TRESTLE.hidden ? "beyond" : "at"} the top's edge`
-        : level === "holds"
-          ? `Braces bear ${Math.round(100 * share)} % of the top's width`
-          : `Braces bear only ${Math.round(100 * share)} % of the top's width`,
-    why: `A brace ${mm(at.brace.length)} long under ${mm(at.top.width)}: it keeps the top flat as far as it goes, and wants its fastenings near the edges.`,
-    limit: Math.round(TRESTLE.bears * at.top.width),
-    actual: at.brace.length,
-    unit: "mm",
-    remedies: level === "holds" ? [] : [set(`Make braces ${to} mm long`, ["form", "trestle", "brace", "length"], to)],
-  });
+  return bearsAcross(at, { length: at.brace.length, one: "brace", kind: "brace" }, (to) =>
+    set(`Make braces ${to} mm long`, ["form", "trestle", "brace", "length"], to),
+  );
 }

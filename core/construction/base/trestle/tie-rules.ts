@@ -1,33 +1,18 @@
 /** What ties the ends of a trestle, and what stiffens them: stretcher, struts, ties. */
-import { grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
+import { Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
+import { fromOneBoard, racksAlong } from "../tied";
 import type { Facts } from "./facts";
 
 /** Sizes of stretchers, mm. @source common practice */
 const TRESTLE = { stretcher: { low: 120, high: 420 }, stiff: 80 };
 
 export function stretcherLong({ at, joints, longest }: Facts): Verdict | null {
-  if (longest === 0) return null;
   const end = joints.find((each) => each.id === "post+stretcher");
   const whole = Math.max(...at.bays.map(({ from, to }) => to - from)) + 2 * (end?.length ?? 0);
-  const level: Level = whole > longest ? "fix" : "holds";
-  return verdict({
-    id: "form.stretcher-long",
-    stage: "form",
-    subject: ["stretcher"],
-    level,
-    text:
-      level === "fix"
-        ? `The stretcher is ${mm(whole)} long, longer than any board`
-        : `The stretcher of ${mm(whole)} comes out of one board`,
-    why: `The longest board of this wood on the rack is ${mm(longest)}.`,
-    limit: longest,
-    actual: Math.round(whole),
-    sense: "at most",
-    unit: "mm",
-    source: "the rack",
-    remedies:
-      level === "fix" && at.ends.length === 2 ? [set("Stand it on three ends", ["form", "trestle", "ends"], 3)] : [],
-  });
+  return fromOneBoard(
+    { whole, longest },
+    at.ends.length === 2 ? [set("Stand it on three ends", ["form", "trestle", "ends"], 3)] : [],
+  );
 }
 
 export function stretcherHeight({ at }: Facts): Verdict {
@@ -62,31 +47,14 @@ export function stretcherHeight({ at }: Facts): Verdict {
   });
 }
 
-/** A trestle is two I shapes: the tie between them is what stops it racking along. */
+/** A trestle is two I shapes: the tie between them is what stops it racking along; one that is only drawn tight must be deep enough. */
 export function racking({ at, form }: Facts): Verdict {
-  const deep = at.stretcher.depth;
-  const level =
-    form.trestle.stretcher.joint === "lagged" && deep < TRESTLE.stiff
-      ? "fix"
-      : grade(deep, "at least", TRESTLE.stiff, 50);
-  return verdict({
-    id: "form.racking",
-    stage: "form",
-    subject: ["stretcher"],
-    level,
-    text:
-      level === "holds"
-        ? `A stretcher ${mm(deep)} deep stops the racking`
-        : `A stretcher ${mm(deep)} deep lets the ends rack`,
+  const { stiff } = TRESTLE;
+  return racksAlong({
+    ...{ deep: at.stretcher.depth, stiff, least: form.trestle.stretcher.joint === "lagged" ? stiff : 50 },
+    ...{ subject: ["stretcher"], folds: "the ends" },
     why: `Nothing else ties the ends along${at.ties.length > 0 ? " but the ties above" : ""}: the height of its shoulders is the lever.`,
-    limit: TRESTLE.stiff,
-    actual: deep,
-    sense: "at least",
-    unit: "mm",
-    remedies:
-      level === "holds"
-        ? []
-        : [set(`Make it ${TRESTLE.stiff + 30} mm deep`, ["form", "trestle", "stretcher", "depth"], TRESTLE.stiff + 30)],
+    remedies: [set(`Make it ${stiff + 30} mm deep`, ["form", "trestle", "stretcher", "depth"], stiff + 30)],
   });
 }
 

@@ -1,8 +1,6 @@
-import { dimension, Edit, Item } from "../../../drawing/scene";
+import { dimension, formEdit as edit, Item } from "../../../drawing/scene";
 import type { Form } from "../../../piece/schema";
 import type { XFrame } from "./place";
-
-const edit = (name: string, ...path: string[]): Edit => ({ path: ["form", ...path], name });
 
 /** What a maker may type on X frames, where it shows. */
 export function xFrameDimensions(form: Form, at: XFrame): { plan: Item[]; front: Item[]; side: Item[] } {
@@ -21,11 +19,11 @@ export function xFrameDimensions(form: Form, at: XFrame): { plan: Item[]; front:
         edit("End overhang", "overhang", "end"),
       ),
       dimension(
+        [frames[0], -half],
         [frames[0], -bearer.length / 2],
-        [frames[0], bearer.length / 2],
         -34,
-        bearer.length,
-        edit("Bearer length", "xFrame", "bearer", "length"),
+        form.xFrame.bearer.setIn,
+        edit("Set-in of the bearer", "xFrame", "bearer", "setIn"),
       ),
     ],
     front: [

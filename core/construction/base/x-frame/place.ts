@@ -35,7 +35,7 @@ export function placeXFrame(form: Form, asBuilt: readonly AsBuilt[]): XFrame {
   };
   const under = form.height - top.thickness;
   const bearer = {
-    length: measuredOr(asBuilt, "bearer", "length", xFrame.bearer.length),
+    length: measuredOr(asBuilt, "bearer", "length", Math.max(1, top.width - 2 * xFrame.bearer.setIn)),
     height: measuredOr(asBuilt, "bearer", "width", xFrame.bearer.height),
     thickness: measuredOr(asBuilt, "bearer", "thickness", xFrame.bearer.thickness),
   };

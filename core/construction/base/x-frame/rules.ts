@@ -1,7 +1,8 @@
-import { grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
+import { grade, Level, mm, Remedy, set, Verdict, verdict } from "../../../verdict/verdict";
 import type { BaseRuleFacts, Rule } from "../base";
 import type { KindOfJoint } from "../../../joinery/kinds";
 import { kneeRoomUnder } from "../knee-room";
+import { bearsAcross, fromOneBoard, racksAlong } from "../tied";
 import { tipping } from "../tipping";
 import type { XFrame } from "./place";
 
@@ -13,9 +14,6 @@ const X = {
   lean: { low: 45, high: 68 },
   /** shoulders of a stretcher that stop the racking, mm */
   stiff: 60,
-  /** a bearer stays so far from the top's sides, and bears so much of its width */
-  hidden: 20,
-  bears: 0.6,
   /** slimmer legs whip, mm */
   slim: 30,
 };
@@ -74,10 +72,11 @@ function lean({ at }: Facts): Verdict {
     text: meet
       ? "The legs meet at their ends: there is no X"
       : `Legs lean ${degrees.toFixed(1)}° from the floor and cross ${mm(crossing)} above it`,
-    why: `${mm(at.floor)} across the floor, ${mm(at.head)} across the heads, ${mm(at.bearer.from)} high and ${mm(at.strip.width)} wide: θ = atan(H / S) + asin(w / √(S² + H²)). ${low}° to ${high}° is usual; a level cut across a leg is ${mm(cut)} long.`,
+    why: `${mm(at.floor)} across the floor, ${mm(at.head)} across the heads, ${mm(at.bearer.from)} high, legs ${mm(at.strip.width)} wide. ${low}° to ${high}° is usual; a level cut across a leg is ${mm(cut)} long.`,
     limit: null,
     actual: null,
-    source: "derived: both edges of a strip through its two outer points",
+    source:
+      "derived: θ = atan(H / S) + asin(w / √(S² + H²)), S half of both spreads together, H the height, w the width",
     remedies:
       meet && now - wider >= 0
         ? [set(`Set it in by ${Math.floor(now - wider)} mm`, ["form", "xFrame", path], Math.floor(now - wider))]
@@ -125,25 +124,13 @@ function tips({ at, weight }: Facts): Verdict | null {
 }
 
 function bearerBears({ at }: Facts): Verdict {
-  const share = at.bearer.length / at.top.width;
-  const over = at.bearer.length - (at.top.width - 2 * X.hidden);
-  const level: Level = share < 0.3 || over > 2 * X.hidden ? "fix" : share < X.bears || over > 0 ? "tight" : "holds";
-  const to = Math.floor((at.top.width - 2 * X.hidden - 20) / 10) * 10;
-  return verdict({
-    id: "form.brace",
-    stage: "form",
-    subject: ["bearer", "top"],
-    level,
-    text:
-      over > 0
-        ? `The bearer shows ${over > 2 * X.hidden ? "beyond" : "at"} the top’s edge`
-        : `Bearers bear ${level === "holds" ? "" : "only "}${Math.round(100 * share)} % of the top’s width`,
-    why: `A bearer ${mm(at.bearer.length)} long under ${mm(at.top.width)}: it keeps the top flat as far as it goes, and wants its fastenings near the edges.`,
-    limit: Math.round(X.bears * at.top.width),
-    actual: at.bearer.length,
-    unit: "mm",
-    remedies: level === "holds" ? [] : [set(`Make bearers ${to} mm long`, ["form", "xFrame", "bearer", "length"], to)],
-  });
+  return bearsAcross(at, { length: at.bearer.length, one: "bearer", kind: "bearer" }, (to) => setBearerIn(at, to));
+}
+
+/** Bearers so long at least. */
+function setBearerIn({ top }: XFrame, length: number): Remedy {
+  const setIn = Math.max(0, Math.floor((top.width - length) / 2));
+  return set(`Set the bearers in by ${setIn} mm`, ["form", "xFrame", "bearer", "setIn"], setIn);
 }
 
 /** A head wants wood of the bearer over all of its level cut. */
@@ -165,7 +152,7 @@ function headsOnBearer({ at }: Facts): Verdict {
     actual: Math.round(beyond),
     sense: "at least",
     unit: "mm",
-    remedies: level === "holds" ? [] : [set(`Make bearers ${to} mm long`, ["form", "xFrame", "bearer", "length"], to)],
+    remedies: level === "holds" ? [] : [setBearerIn(at, to)],
   });
 }
 
@@ -193,53 +180,23 @@ function stretcherOnBearer({ at, form }: Facts): Verdict | null {
   });
 }
 
-function stretcherLong({ at, longest }: Facts): Verdict | null {
-  if (!at.stretcher || longest === 0) return null;
-  const long = Math.max(...at.bays.map(({ from, to }) => to - from)) + 2 * at.strip.thickness;
-  const level: Level = long > longest ? "fix" : "holds";
-  return verdict({
-    id: "form.stretcher-long",
-    stage: "form",
-    subject: ["stretcher"],
-    level,
-    text:
-      level === "fix"
-        ? `No board is long enough for a stretcher of ${mm(long)}`
-        : `The stretcher of ${mm(long)} comes out of one board`,
-    why: `The longest board of this wood on the rack is ${mm(longest)}.`,
-    limit: longest,
-    actual: Math.round(long),
-    sense: "at most",
-    unit: "mm",
-    remedies: [],
-  });
+function stretcherLong({ at, joints, longest }: Facts): Verdict | null {
+  if (!at.stretcher) return null;
+  const end = joints.find((each) => each.enters === "stretcher");
+  const between = Math.max(...at.bays.map(({ from, to }) => to - from));
+  return fromOneBoard({ whole: between + 2 * (end?.length ?? 0), longest });
 }
 
 /** An X is stiff across; along the table only a stretcher's shoulders are. */
 function racking({ at, form }: Facts): Verdict {
-  const deep = at.stretcher?.depth ?? 0;
-  const level: Level = deep === 0 ? "fix" : deep < X.stiff ? "tight" : "holds";
-  return verdict({
-    id: "form.racking",
-    stage: "form",
-    subject: ["stretcher", "x-leg"],
-    level,
-    text:
-      deep === 0
-        ? "Nothing ties the X frames: they fold along the table"
-        : `A stretcher ${mm(deep)} deep ${level === "holds" ? "stops" : "hardly stops"} the racking`,
+  const { kind } = form.xFrame.stretcher;
+  const deeper = set(`Make it ${X.stiff + 10} mm deep`, ["form", "xFrame", "stretcher", "depth"], X.stiff + 10);
+  const run = set("Run a stretcher through the crossings", ["form", "xFrame", "stretcher", "kind"], "crossing");
+  return racksAlong({
+    ...{ deep: at.stretcher?.depth ?? 0, stiff: X.stiff, least: 1 },
+    ...{ subject: ["stretcher", "x-leg"], folds: "the X frames" },
     why: "An X stands stiff across the table. Along it the height of the stretcher’s shoulders is the only lever.",
-    limit: X.stiff,
-    actual: deep,
-    sense: "at least",
-    unit: "mm",
-    remedies:
-      level === "holds"
-        ? []
-        : deep === 0
-          ? [set("Run a stretcher through the crossings", ["form", "xFrame", "stretcher", "kind"], "crossing")]
-          : form.xFrame.stretcher.kind === "crossing"
-            ? [set(`Make it ${X.stiff + 10} mm deep`, ["form", "xFrame", "stretcher", "depth"], X.stiff + 10)]
-            : [],
+    // between the bearers it is as deep as they are high
+    remedies: kind === "none" ? [run] : kind === "crossing" ? [deeper] : [],
   });
 }

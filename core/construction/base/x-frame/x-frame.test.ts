@@ -118,8 +118,8 @@ describe("its order of work", () => {
 describe("what can't be", () => {
   it.each<[string, string, Patch[]]>([
     ["legs that meet at their heads", "form.lean", [set("inAbove", 340)]],
-    ["a bearer shorter than the heads reach", "form.heads", [set("bearer.length", 560)]],
-    ["a bearer past the top", "form.brace", [set("bearer.length", 900)]],
+    ["a bearer shorter than the heads reach", "form.heads", [set("bearer.setIn", 145)]],
+    ["a bearer that shows", "form.brace", [set("bearer.setIn", 0)]],
     ["no stretcher", "form.racking", [set("stretcher.kind", "none")]],
     ["legs 12 thick", "form.leg", [set("thickness", 12)]],
     ["a stretcher deeper than its bearer", "form.stretcher", [set("stretcher.kind", "heads")]],
@@ -147,7 +147,7 @@ it("every choice changes what is cut", () => {
     set("thickness", 50),
     set("inBelow", 60),
     set("inAbove", 100),
-    set("bearer.length", 680),
+    set("bearer.setIn", 100),
     set("bearer.height", 50),
     set("bearer.thickness", 70),
     set("stretcher.kind", "heads"),
