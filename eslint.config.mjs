@@ -42,7 +42,6 @@ const LONG = [
   "ui/rack/BoardView.tsx",
   "ui/rack/RackView.tsx",
   "ui/stages/ClimateFields.tsx",
-  "ui/stages/Cutting.tsx",
   "ui/stages/MovementFields.tsx",
 ];
 

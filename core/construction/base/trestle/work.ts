@@ -3,7 +3,7 @@ import type { KindOfJoint } from "../../../joinery/kinds";
 import type { BaseWork, WorkFacts } from "../base";
 import type { Trestle } from "./place";
 
-/** One across each end holds the shoulders of a stretcher shut. */
+/** One across each end holds the shoulders of a stretcher shut. @source common practice */
 const STRETCHER_CLAMPS = 2;
 
 /** The order of a trestle: joints while everything is square, shapes after, each end by itself, the stretcher between them last. */
