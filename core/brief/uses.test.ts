@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
-import type { Patch } from "../piece/patch";
+import { applyPatches, Patch } from "../piece/patch";
 import { USES } from "../piece/brief-choices";
 import { at, find, planOf, tableWith } from "../testing/plans";
-import { placesAt, useOf } from "./uses";
+import { madeAs, placesAt, useOf } from "./uses";
 
 /** A piece of this use at the middle of its usual height. */
 const as = (use: (typeof USES)[number], ...patches: Patch[]) => {
@@ -54,6 +54,30 @@ describe("a use", () => {
   ] as const)("%s of %i by %i has %i places", (use, length, width, places) =>
     expect(placesAt(useOf({ use }), { length, width }, "daily").total).toBe(places),
   );
+});
+
+describe("a piece made as something else", () => {
+  const table = tableWith(at("brief.seats", { daily: 4, most: 6 }));
+  const made = (use: (typeof USES)[number]) => applyPatches(table, madeAs(use, table));
+  it.each(USES)("%s stands as high as such a thing does, and its brief asks for it", (use) => {
+    const { form, brief } = made(use);
+    const { low, high } = useOf({ use }).height;
+    expect(form.use).toBe(use);
+    expect(form.height).toBe(brief.topHeight);
+    expect(form.height).toBeGreaterThanOrEqual(low);
+    expect(form.height).toBeLessThanOrEqual(high);
+  });
+  it("a height that is of that use too stays as it was typed", () => expect(made("desk").form.height).toBe(750));
+  it("a desk is asked no more places than it has; a table round which people sit keeps what was asked", () => {
+    expect(made("desk").brief.seats).toEqual({ daily: 1, most: 2 });
+    expect(made("bench").brief.seats).toEqual({ daily: 3, most: 3 });
+    expect(made("meeting").brief.seats).toEqual({ daily: 4, most: 6 });
+    expect(made("low").brief.seats).toEqual({ daily: 4, most: 6 });
+  });
+  it("there and back asks for a table's height again", () => {
+    const low = made("low");
+    expect(applyPatches(low, madeAs("table", low)).form.height).toBe(720);
+  });
 });
 
 describe("things a piece makes room for", () => {

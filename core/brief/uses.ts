@@ -1,6 +1,8 @@
 /** What a piece is used as: what it is called, how high it stands, who sits at it and where, what room it wants around it. One value a use. */
 
 import type { USES } from "../piece/brief-choices";
+import type { Patch } from "../piece/patch";
+import type { Piece } from "../piece/schema";
 
 export type UseId = (typeof USES)[number];
 
@@ -109,6 +111,29 @@ const ALL: readonly Use[] = [
 
 /** The use a piece is made for. */
 export const useOf = ({ use }: { use: UseId }): Use => ALL.find(({ id }) => id === use)!;
+/**
+ * What changes when a piece is made as something else: where its height is not of that use, the nearest that is; where it has fewer places
+ * than are asked, as many as it has. Everything a maker typed that can stand stays.
+ */
+export function madeAs(use: UseId, { form, brief }: Pick<Piece, "form" | "brief">): Patch[] {
+  const now = useOf({ use });
+  const { low, high } = now.height;
+  const height = Math.max(low, Math.min(high, brief.topHeight));
+  const places = (which: "daily" | "most") =>
+    Math.max(1, Math.min(brief.seats[which], placesAt(now, form.top, which).total));
+  // a room proposes how long a table must be that people sit round; of the others the maker says it
+  const counted = now.seats !== null && now.seats.where !== "round";
+  return [
+    { path: ["form", "use"], value: use },
+    ...(height === brief.topHeight
+      ? []
+      : [
+          { path: ["brief", "topHeight"], value: height },
+          { path: ["form", "height"], value: height },
+        ]),
+    ...(counted ? [{ path: ["brief", "seats"], value: { daily: places("daily"), most: places("most") } }] : []),
+  ];
+}
 /** Uses as a maker chooses among them. */
 export const useChoices = ALL.map(({ id, name }) => ({ value: id, name }));
 

@@ -91,7 +91,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
     step({
       id: "mill",
       title: "Mill to thickness and width",
-      detail: `One planer setting at a time, thickest first, as the settings list has it.${stages.length > 0 && strips > at.core.thickness ? ` The top’s strips stay ${fine(strips - at.core.thickness)} over: the glued panel is flattened.` : ""}`,
+      detail: `One planer setting at a time, thickest first, as the settings list has it.${stages.length > 0 && top.sawnFace !== null ? " The top’s strips are planed from below only: their upper faces stay as they were sawn." : ""}${stages.length > 0 && strips > at.core.thickness ? ` The top’s strips stay ${fine(strips - at.core.thickness)} over: the glued panel is flattened.` : ""}`,
       parts: parts.map((part) => part.id),
       after: ["rough-cut"],
       hours: 1 + pieces * TIME.mill,

@@ -60,7 +60,7 @@ function panelSteps({ piece: { form, panels }, at, shop, strips, last }: TopFact
     id: "flatten",
     ...(sawn ? { title: trim.title.replace("Flatten", "Level") } : trim),
     detail: sawn
-      ? `The upper face stays as it was sawn. Level the face below wherever a rail, a block or a batten bears. ${trim.detail}`
+      ? `The upper face stays as it was sawn. Level the face below wherever something bears on it. ${trim.detail}`
       : `From ${fine(strips)} to ${fine(thickness)} ${by}. ${trim.detail}`,
     parts: ["top"],
     after: [last],

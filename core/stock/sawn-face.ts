@@ -119,24 +119,28 @@ export function sawnFaces(
   });
 }
 
+/** The least and the most that stays of any strip's face, percent. */
+function keptAfter(laid: readonly SawnStrip[], choice: { passes: number; crosscutFirst: boolean }): [number, number] {
+  const kept = sawnFaces(laid, choice).map(({ shares }) => Math.round(100 * shares[choice.passes]));
+  return [Math.min(...kept), Math.max(...kept)];
+}
+const said = ([least, most]: [number, number]) => (least === most ? `${least} %` : `${least} to ${most} %`);
+
 /** What is left of a sawn upper face, and whether a hand feels it. */
 export function sawnFaceRule(
   laid: readonly SawnStrip[],
   { sawnFace, crosscutFirst }: Pick<PanelChoice, "sawnFace" | "crosscutFirst">,
 ): Verdict | null {
   if (sawnFace === null || laid.length === 0) return null;
-  const faces = sawnFaces(laid, { passes: sawnFace, crosscutFirst });
-  const deepest = faces.reduce((a, b) => (b.hollow > a.hollow ? b : a));
-  const kept = faces.map(({ shares }) => Math.round(100 * shares[sawnFace]));
-  const range = [Math.min(...kept), Math.max(...kept)];
+  const choice = { passes: sawnFace, crosscutFirst };
+  const deepest = sawnFaces(laid, choice).reduce((a, b) => (b.hollow > a.hollow ? b : a));
   const level = grade(deepest.hollow, "at most", FELT, 2 * FELT);
-  const shares = range[0] === range[1] ? `${range[0]} %` : `${range[0]} to ${range[1]} %`;
   return verdict({
     id: "boards.sawn-face",
     stage: "boards",
     level,
     subject: ["top", `strip:${deepest.board}`],
-    text: `${shares} of each upper face stays sawn; ${deepest.board} lies ${deepest.hollow.toFixed(1)} low at its lowest`,
+    text: `${said(keptAfter(laid, choice))} of each upper face stays sawn; ${deepest.board} lies ${deepest.hollow.toFixed(1)} low at its lowest`,
     why: `${sawnFace === 0 ? "No pass" : `${sawnFace} light ${sawnFace === 1 ? "pass" : "passes"} of ${SKIP_PASS}`} from the highest place, the face below flat; a board that is cupped, bowed or twisted keeps its low places. Over ${FELT} a hand feels it, and a glass rocks.`,
     limit: FELT,
     actual: Math.round(deepest.hollow * 10) / 10,
@@ -157,7 +161,7 @@ function mends(laid: readonly SawnStrip[], choice: { sawnFace: number; crosscutF
       ? []
       : [
           set(
-            `Take ${enough} light passes: ${Math.round(100 * Math.min(...sawnFaces(laid, { ...choice, passes: enough }).map(({ shares }) => shares[enough])))} % stays sawn at least`,
+            `Take ${enough} light passes: ${said(keptAfter(laid, { ...choice, passes: enough }))} stays sawn`,
             ["panels", "top", "sawnFace"],
             enough,
           ),

@@ -133,7 +133,7 @@ export function ShopSheets() {
             />
             <p className="text-[13px]">
               {say(
-                `${stage.strips.join(", ")}${barkOf(stage.strips)}. ${stage.clamps.places.length} clamps opening ${stage.clamps.reach} mm, ${stage.cauls.length} pairs of cauls, ${Math.ceil(stage.grams)} g of ${plan.adhesive.name}. ${stage.minutes.toFixed(1)} min of work, open ${plan.adhesive.open} min; clamps off after ${plan.adhesive.clampHours} h, planed after ${plan.adhesive.fullHours} h.`,
+                `${stage.strips.join(", ")}${barkOf(stage.strips)}. ${stage.clamps.places.length} clamps opening ${stage.clamps.reach} mm, ${stage.cauls.length} pairs of cauls, ${Math.ceil(stage.grams)} g of ${plan.adhesive.name}. ${stage.minutes.toFixed(1)} min of work, open ${plan.adhesive.open} min; clamps off after ${plan.adhesive.clampHours} h, worked on after ${plan.adhesive.fullHours} h.`,
               )}
             </p>
           </section>

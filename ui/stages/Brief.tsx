@@ -1,7 +1,7 @@
 "use client";
 import { useMemo } from "react";
 import { useProposal } from "../../core/brief/rules";
-import { useChoices, useOf } from "../../core/brief/uses";
+import { madeAs, useChoices, useOf } from "../../core/brief/uses";
 import { roomScene } from "../../core/drawing/room";
 import { SceneView } from "../drawing/SceneView";
 import { Choice, DateField, FieldRow, LengthField, NumberField, TextField } from "../fields/fields";
@@ -54,7 +54,7 @@ export function BriefStage() {
           label="Made as"
           value={form.use}
           options={useChoices}
-          onTake={(value) => set("Made as", ["form", "use"], value)}
+          onTake={(value) => edit("Made as", madeAs(value, piece))}
         />
         {use.seats && (
           <>

@@ -152,7 +152,10 @@ export function GlueUpStage() {
                 : []),
               ["Glue", `${Math.ceil(stage.grams)} g`],
               ["Weight", `about ${Math.round(stage.weight)} kg`],
-              ["Clamp, then rest", `${plan.adhesive.clampHours} h, ${plan.adhesive.fullHours} h before it is planed`],
+              [
+                "Clamp, then rest",
+                `${plan.adhesive.clampHours} h, ${plan.adhesive.fullHours} h before it is worked on`,
+              ],
             ].map(([what, value]) => (
               <div key={what} className="flex justify-between gap-3 border-b border-hairline py-1">
                 <dt className="text-graphite">{what}</dt>
