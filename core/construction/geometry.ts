@@ -107,10 +107,12 @@ export function postBand({ posts, top }: Pick<PieceGeometry, "posts" | "top">): 
 
 /** How far from the top's left end what stands below it reaches, so that writing can begin clear of it. */
 export function standsTo({ posts, bearers, top }: Pick<PieceGeometry, "posts" | "bearers" | "top">): number {
-  const ends = [
-    ...posts.map(({ x, length }) => ({ x, half: length / 2 })),
-    ...bearers.filter(({ run }) => run === "across").map(({ at, thickness }) => ({ x: at, half: thickness / 2 })),
-  ].filter(({ x }) => x < 0);
+  // a rail between legs ends short of them: where there are legs they reach farthest
+  const ends = (
+    posts.length > 0
+      ? posts.map(({ x, length }) => ({ x, half: length / 2 }))
+      : bearers.filter(({ run }) => run === "across").map(({ at, thickness }) => ({ x: at, half: thickness / 2 }))
+  ).filter(({ x }) => x < 0);
   return ends.length === 0 ? 0 : Math.max(0, Math.min(...ends.map(({ x, half }) => top.length / 2 + x + half)));
 }
 

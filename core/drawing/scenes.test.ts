@@ -223,3 +223,14 @@ describe("a free panel's shape (derived: rings turn each board, unlike faces ben
   it("nothing moves on the first day", () =>
     expect(Math.max(...panelProfile(plan.top, plan.species, 0).face.map(([, y]) => Math.abs(y)))).toBeLessThan(1e-9));
 });
+
+it("what is written on the boards begins clear of the legs below them", () => {
+  const plan = planOf(tableWith(at("panels.top.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"))));
+  const reach = Math.max(...plan.geometry.posts.map(({ x, length }) => (x < 0 ? x + length / 2 : -Infinity)));
+  const piece = tableWith(at("panels.top.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7")));
+  const written = panelScene(plan, piece, USUAL_SHOP).items.flatMap((item) =>
+    item.kind === "text" && item.text === "B1" ? [item.x] : [],
+  );
+  expect(written).toHaveLength(1);
+  expect(written[0]).toBeGreaterThan(reach + plan.geometry.top.length / 2);
+});
