@@ -15,10 +15,12 @@ export interface Meeting {
   also?: string;
   /** the face they share, from the corner of the section that enters: x into the part that receives, y along the section's width */
   face: Place;
+  /** the side of the face that looks outward, where the joint's two sides differ: 1 far along z (as when it isn't said), −1 at z 0 */
+  outward?: 1 | -1;
 }
 
 /** Places to a billionth of a mm, so that a part that is only moved keeps its joints to the last digit. */
-const settled = ({ at, x, y }: Place): Place => ({ at: rounded(at), x: rounded(x), y: rounded(y) });
+export const settled = ({ at, x, y }: Place): Place => ({ at: rounded(at), x: rounded(x), y: rounded(y) });
 const rounded = (v: Vec): Vec => v.map((each) => Math.round(each * 1e9) / 1e9 + 0) as unknown as Vec;
 
 /** The same parts with the joints of every meeting worked: what each adds and what is taken from it. @throws Error when a part isn't there */
@@ -30,7 +32,7 @@ export function joined(parts: readonly AssemblyPart[], meetings: readonly Meetin
     const part = byId.get(id);
     if (!part) throw new Error(`${joint.id} names ${id}, which is no part.`);
     const mine = bodies.map(({ shape, place, shows }) => ({
-      by: joint.id,
+      by: joint.group,
       shape,
       place: settled(seenFrom(part.place, within(face, place))),
       ...(shows ? { shows } : {}),
@@ -38,7 +40,7 @@ export function joined(parts: readonly AssemblyPart[], meetings: readonly Meetin
     into.set(id, [...(into.get(id) ?? []), ...mine]);
   };
   for (const meeting of meetings) {
-    const bodies = bodiesOf(meeting.joint);
+    const bodies = bodiesOf(meeting.joint, meeting.outward);
     put(adds, meeting.enters, meeting, bodies.adds);
     put(cuts, meeting.enters, meeting, bodies.own);
     put(cuts, meeting.receives, meeting, bodies.cuts);

@@ -1,9 +1,11 @@
+import { joined, Meeting } from "../assembly/meeting";
 import type { Assembly } from "../assembly/part";
+import type { KindOfJoint } from "../joinery/kinds";
 import type { Breadboards } from "../movement/breadboard";
 import type { Stiffeners } from "../movement/flat";
 import type { Form } from "../piece/schema";
 import type { EdgeChoice } from "../piece/kinds";
-import { BaseGeometry, BaseJoint, baseOf } from "./base";
+import { BaseGeometry, baseOf } from "./base";
 import { edged } from "./edges";
 import { seated, shelfParts, shelfPlaces, shelfSlats } from "./fitting/shelf";
 import { tableTop } from "./top/table-top";
@@ -12,7 +14,8 @@ import { tableTop } from "./top/table-top";
 export interface AssembleFacts {
   form: Form;
   at: BaseGeometry;
-  joints: readonly BaseJoint[];
+  joints: readonly KindOfJoint[];
+  meetings: readonly Meeting[];
   breadboards: Breadboards | null;
   stiffeners: Stiffeners | null;
   /** by kind of part; none where all are left square */
@@ -22,14 +25,14 @@ export interface AssembleFacts {
 /**
  * Every part of a piece where it stands, with its joints worked: what lies on top, what stands below.
  *
- * @example const { parts } = assemble({ form: piece.form, at: plan.geometry, joints: plan.joints, breadboards: plan.breadboards, stiffeners: plan.stiffeners });
+ * @example const { parts } = assemble({ form: piece.form, at: plan.geometry, joints: plan.joints, meetings: plan.meetings, breadboards: plan.breadboards, stiffeners: plan.stiffeners });
  */
-export function assemble({ form, at, joints, breadboards, stiffeners, edges = {} }: AssembleFacts): Assembly {
+export function assemble({ form, at, joints, meetings, breadboards, stiffeners, edges = {} }: AssembleFacts): Assembly {
   const top = tableTop({ form, at, breadboards, stiffeners });
   const panel = top.filter((part) => part.role === "panel" || part.role === "slat");
   const ends = top.filter((part) => !panel.includes(part));
   const places = shelfPlaces(form, at.seats);
-  const base = seated(baseOf(form.kind).parts({ form, at, joints }), places, form.shelf.gap);
+  const base = seated(joined(baseOf(form.kind).parts({ form, at, joints }), meetings), places, form.shelf.gap);
   // as a cut list has them
   const parts = [...panel, ...base, ...ends, ...shelfParts(places), ...shelfSlats(form, at.seats)];
   return { parts: Object.keys(edges).length > 0 ? edged(parts, edges) : parts };

@@ -9,5 +9,9 @@ export function preview(form: Form, choices: JointChoices, shop: Shop): { geomet
   const base = baseOf(form.kind);
   const geometry = base.place(form, []);
   const joints = base.joints(geometry, form, choices, shop);
-  return { geometry, assembly: assemble({ form, at: geometry, joints, breadboards: null, stiffeners: null }) };
+  const meetings = base.meetings({ form, at: geometry, joints });
+  return {
+    geometry,
+    assembly: assemble({ form, at: geometry, joints, meetings, breadboards: null, stiffeners: null }),
+  };
 }

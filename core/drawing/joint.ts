@@ -1,124 +1,244 @@
-/** A joint of any kind that is sized by itself, closed: the part that enters from its side and from its edge, against the one that receives it. */
-import { polygonOf } from "../assembly/outline";
-import type { HalfLap } from "../joinery/half-lap";
-import type { JointBody } from "../joinery/joint";
+/**
+ * A joint as it is closed, sawn through its middle: from its side and from its edge, each part in its own wood. Everything that reaches
+ * into the same part there is seen with it, so that tenons which meet show how they pass.
+ */
+import { less, shared, together } from "../assembly/carve";
+import type { Meeting } from "../assembly/meeting";
+import type { AssemblyPart, Worked } from "../assembly/part";
+import { HOME, Place, seenFrom, turned, within } from "../assembly/place";
+import { loopsIn } from "../assembly/section";
+import { solidOf } from "../assembly/shape";
+import type { SmallPart } from "../assembly/small";
+import { boundsOf, Solid, stood } from "../assembly/solid";
+import { cross, dot, Vec } from "../assembly/vector";
 import { bodiesOf, kindName, KindOfJoint } from "../joinery/kinds";
 import type { Species } from "../wood/species";
-import { dimension, Ink, Item, Point, rect, Scene, shifted } from "./scene";
+import { projected, View } from "./projection";
+import { dimension, Item, Point, Scene, seedOf, shifted } from "./scene";
+import { hull, nearest } from "./silhouette";
 
-/** Seen along z: x to the left into the part that receives, y up the face; or along y, with z up. */
-type Side = "y" | "z";
+export interface JointFacts {
+  parts: readonly AssemblyPart[];
+  meetings: readonly Meeting[];
+  small: readonly SmallPart[];
+  wood: (kind: string) => Species;
+}
 
-/** Both sides of a joint next to each other, to one scale. */
-export function jointScene(joint: KindOfJoint, species: Species): Scene {
-  if (joint.kind === "half-lap") return lapScene(joint, species);
+/** A joint's drawing and what it shows. */
+export interface JointSection {
+  joint: string;
+  scene: Scene;
+  caption: string;
+}
+
+/** Sections of every joint that parts meet by, in the order of the joints. */
+export const jointSections = (joints: readonly KindOfJoint[], facts: JointFacts): JointSection[] =>
+  joints.flatMap((joint) => {
+    const meeting = facts.meetings.find((each) => each.joint.id === joint.id);
+    return meeting
+      ? [
+          {
+            joint: joint.id,
+            scene: jointScene(joint, meeting, facts),
+            caption: `${kindName(joint)}, sawn through its middle: from its side, and from its edge.`,
+          },
+        ]
+      : [];
+  });
+
+/** Arcs are drawn so fine, mm. */
+const FINE = 0.1;
+/** The colours of steel, where it is drawn beside wood. */
+const STEEL: [string, string] = ["#9aa6ab", "#7b878c"];
+
+type Range = readonly [from: number, to: number];
+/** How far a drawing reaches in the frame of the face, and where it is sawn. */
+interface Window {
+  x: Range;
+  y: Range;
+  z: Range;
+  /** seen from its side it is sawn at this z, from its edge at this y */
+  side: number;
+  edge: number;
+}
+
+function windowOf(joint: KindOfJoint): Window {
   const { section, behind } = joint;
+  if (joint.kind === "half-lap") {
+    const long = joint.lap * 1.3;
+    return { x: [-long, long], y: [-long, long], z: [0, joint.thickness], side: joint.thickness, edge: 0 };
+  }
+  const { adds, cuts } = bodiesOf(joint);
+  const { least, most } = boundsOf(
+    [adds[0] ?? cuts[0]].flatMap(({ shape, place }) => stood(solidOf({ ...shape, planes: [] }, 1), place)),
+  );
   const stub = Math.max(50, section.width * 0.7);
-  const around = Math.max(12, section.width * 0.12);
-  const one = sideOf(joint, species, "y", { stub, around });
-  const other = sideOf(joint, species, "z", { stub, around });
-  const across = behind + stub + 70;
+  const around = Math.max(16, section.width * 0.14);
+  return {
+    x: [-stub, Math.max(behind, joint.length) + 4],
+    y: [-around, section.width + around],
+    z: [-around, section.thickness + around],
+    side: (least[2] + most[2]) / 2,
+    edge: (least[1] + most[1]) / 2,
+  };
+}
+
+/** Both sections of a joint next to each other, to one scale. */
+export function jointScene(joint: KindOfJoint, meeting: Meeting, facts: JointFacts): Scene {
+  const window = windowOf(joint);
+  const side: View = { right: [1, 0, 0], up: [0, 1, 0] };
+  const edge: View = { right: [1, 0, 0], up: [0, 0, 1] };
+  const near = standing(meeting, facts, window);
+  const one = [
+    ...sawn(near, { ...window, z: [window.z[0], window.side] }, side, { n: [0, 0, 1], w: window.side }),
+    ...sizesOf(joint, window, "y"),
+  ];
+  const other = [
+    ...sawn(near, { ...window, y: [window.edge, window.y[1]] }, edge, { n: [0, -1, 0], w: -window.edge }),
+    ...sizesOf(joint, window, "z"),
+  ];
+  const across = window.x[1] - window.x[0] + 70;
+  const low = Math.min(window.y[0], window.z[0]);
   return {
     id: `joint-${joint.id}`,
     title: `${joint.name}: ${kindName(joint).toLowerCase()}, from its side and from its edge.`,
     bounds: {
-      x: -stub,
-      y: -around,
-      w: across + behind + stub,
-      h: Math.max(section.width, section.thickness) + 2 * around,
+      x: window.x[0],
+      y: low,
+      w: across + window.x[1] - window.x[0],
+      h: Math.max(window.y[1], window.z[1]) - low,
     },
-    margin: [26, 20, 34, 34],
+    margin: [30, 26, 38, 40],
     items: [...one, ...other.map((item) => shifted(item, across))],
   };
 }
 
-/** A half-lap from its face: the leg that goes in over the one it lies in, its shoulders, and its edge beside it. */
-function lapScene(joint: HalfLap, species: Species): Scene {
-  const { width, thickness, angle, lap } = joint;
-  // as it stands: both lean alike from the floor
-  const half = (angle * Math.PI) / 360;
-  const long = lap * 1.6;
-  const strip = (side: 1 | -1): Point[] => {
-    const [x, y] = [side * Math.sin(half), Math.cos(half)];
-    const corner = (along: number, across: number): Point => [x * along - y * across, y * along + x * across];
-    return [corner(-long, -width / 2), corner(long, -width / 2), corner(long, width / 2), corner(-long, width / 2)];
-  };
-  const reach = long * Math.cos(half) + width / 2;
-  const aside = long * Math.sin(half) + width;
-  const edge = aside + 60;
-  // grain runs along each strip
-  const face = (side: 1 | -1, seed: number, id: string): Item => ({
-    ...{ kind: "face", points: strip(side), colour: species.colour, seed, grain: side * (90 - angle / 2), id },
-  });
-  const outline = (side: 1 | -1, ink: Ink): Item => ({
-    ...{ kind: "path", points: strip(side), closed: true, ink, id: joint.enters },
-  });
-  return {
-    id: `joint-${joint.id}`,
-    title: `${joint.name}: from its face, and from its edge with half of each cut away.`,
-    bounds: { x: -aside, y: -reach, w: 2 * aside + 60 + thickness, h: 2 * reach },
-    margin: [36, 44, 24, 24],
-    items: [
-      face(-1, 31, joint.receives),
-      outline(-1, "hidden"),
-      face(1, 23, joint.enters),
-      outline(1, "outline"),
-      outline(-1, "hidden"),
-      rect(edge, -reach, thickness, 2 * reach, "outline", joint.enters),
-      rect(edge + thickness / 2, -lap / 2, thickness / 2, lap, "void", joint.receives),
-      dimension([edge, reach], [edge + thickness, reach], 10, thickness),
-      dimension([edge + thickness, lap / 2], [edge + thickness, -lap / 2], 16, lap),
-      dimension([edge, -lap / 2], [edge + thickness / 2, -lap / 2], -14, thickness / 2),
-    ],
-  };
+/** A part in the frame of the face, as far as the drawing reaches. */
+interface Standing {
+  id: string;
+  name: string;
+  colour: [string, string];
+  grain: Vec | null;
+  shape: Worked;
+  adds: Worked[];
+  cuts: Worked[];
+  place: Place;
 }
 
-function sideOf(
-  joint: KindOfJoint,
-  species: Species,
-  side: Side,
-  { stub, around }: { stub: number; around: number },
-): Item[] {
+/** Whatever meets the part that receives, and what their joints bring. */
+function standing({ face, receives, enters, also }: Meeting, facts: JointFacts, window: Window): Standing[] {
+  const names = new Set([receives, enters, ...(also === undefined ? [] : [also])]);
+  for (const each of facts.meetings) if (each.receives === receives) names.add(each.enters);
+  const parts = facts.parts
+    .filter(({ id }) => names.has(id))
+    .map((part): Standing => {
+      const place = seenFrom(face, part.place);
+      return {
+        ...{ id: part.kind, name: part.id, colour: facts.wood(part.kind).colour, place },
+        grain: turned({ ...place, at: [0, 0, 0] }, [1, 0, 0]),
+        shape: { by: part.id, shape: part.shape, place: HOME },
+        adds: [...part.adds],
+        cuts: [...part.cuts],
+      };
+    });
+  const small = facts.small.map((each): Standing => {
+    const place = seenFrom(face, each.place);
+    const steel = each.of === "steel";
+    return {
+      ...{ id: each.name, name: each.id, colour: steel ? STEEL : facts.wood("").colour, place },
+      grain: steel ? null : turned({ ...place, at: [0, 0, 0] }, [1, 0, 0]),
+      ...{ shape: { by: each.by, shape: each.shape, place: HOME }, adds: [], cuts: [] },
+    };
+  });
+  const reached = ({ shape: { shape }, place }: Standing) => {
+    const { least, most } = boundsOf(
+      stood(solidOf({ ...shape, face: undefined, edge: undefined, end: undefined }, 1), place),
+    );
+    return [window.x, window.y, window.z].every(([from, to], i) => least[i] < to && most[i] > from);
+  };
+  return [...parts, ...small.filter(reached)];
+}
+
+/** A plane that a joint is sawn along: all points p with n·p = w. */
+interface Cut {
+  n: Vec;
+  w: number;
+}
+
+function sawn(all: readonly Standing[], window: Window, view: View, cut: Cut): Item[] {
+  const room = boxOf(window);
+  const toward = cross(view.right, view.up);
+  const flat = (p: Vec): Point => [dot(p, view.right), dot(p, view.up)];
+  const bodies = all
+    .map((each) => ({ each, solid: clipped(each, room, window) }))
+    .filter(({ solid }) => solid.length > 0)
+    .map((body) => ({ ...body, near: nearest(body.solid, view), loops: loopsIn(body.solid, cut.n, cut.w) }))
+    .sort((a, b) => a.near - b.near);
+  const grainOf = ({ grain }: Standing) =>
+    !grain || Math.abs(dot(grain, toward)) > 0.9
+      ? ("end" as const)
+      : (Math.atan2(dot(grain, view.up), dot(grain, view.right)) * 180) / Math.PI;
+  const beyond = bodies
+    .filter(({ loops }) => loops.length === 0)
+    .map(({ each, solid }): Item => ({
+      ...{ kind: "face", points: hull(solid.flatMap(({ corners }) => corners.map(flat))), colour: each.colour },
+      ...{ seed: seedOf(each.name), grain: grainOf(each), id: each.id },
+    }));
+  const cutFaces = bodies.flatMap(({ each, loops }): Item[] => {
+    const outlines = loops.map((loop) => loop.map(flat));
+    if (outlines.length === 0) return [];
+    const [points, ...more] = outlines;
+    return [
+      { kind: "face", points, more, colour: each.colour, seed: seedOf(each.name), grain: grainOf(each), id: each.id },
+    ];
+  });
+  const edges = projected(
+    bodies.map(({ each, solid }) => ({ id: each.id, solid })),
+    view,
+  )
+    .filter(({ hidden }) => !hidden)
+    .map(({ id, from, to }): Item => ({ kind: "path", points: [from, to], closed: false, ink: "outline", id }));
+  return [...beyond, ...cutFaces, ...edges];
+}
+
+const boxOf = ({ x, y, z }: Window): Solid =>
+  stood(solidOf({ length: x[1] - x[0], width: y[1] - y[0], thickness: z[1] - z[0] }), {
+    ...HOME,
+    at: [x[0], y[0], z[0]],
+  });
+
+/** What of a part lies in a box, with its joints worked. */
+function clipped({ shape, adds, cuts, place }: Standing, room: Solid, window: Window): Solid {
+  const put = (each: Worked) => stood(solidOf(each.shape, FINE), within(place, each.place));
+  const wood = [shape, ...adds].map((each) => shared(put(each), room)).reduce(together, [] as Solid);
+  const reaches = (solid: Solid) => {
+    const { least, most } = boundsOf(solid);
+    return [window.x, window.y, window.z].every(([from, to], i) => least[i] < to && most[i] > from);
+  };
+  return cuts.map(put).filter(reaches).reduce<Solid>(less, wood);
+}
+
+/** What a maker sets from: how far it goes in, how much is behind the face, and the tenon with its shoulder. `up` is y or z. */
+function sizesOf(joint: KindOfJoint, window: Window, up: "y" | "z"): Item[] {
+  if (joint.kind === "half-lap") return up === "z" ? lapSizes(joint.lap, joint.thickness, window) : [];
   const { section, behind, length } = joint;
-  const high = side === "y" ? section.width : section.thickness;
-  const { adds, cuts, own } = bodiesOf(joint);
-  const items: Item[] = [
-    rect(0, -around, behind, high + 2 * around, "outline", joint.receives),
-    {
-      kind: "face",
-      points: [
-        [-stub, 0],
-        [0, 0],
-        [0, high],
-        [-stub, high],
-      ],
-      colour: species.colour,
-      seed: side === "y" ? 23 : 29,
-      grain: 0,
-      id: joint.enters,
-    },
-    rect(-stub, 0, stub, high, "outline", joint.enters),
-    ...cuts.map((body) => drawn(body, side, "void", joint.receives)),
-    ...adds.map((body) => drawn(body, side, "paper", joint.enters)),
-    ...own.map((body) => drawn(body, side, "hole", joint.enters)),
-  ];
-  if (length > 0) items.push(dimension([0, high + around], [length, high + around], 12, length));
-  items.push(dimension([0, -around], [behind, -around], -14, behind));
+  const { adds, cuts } = bodiesOf(joint);
+  const [low, high] = window[up];
+  const whole = up === "y" ? section.width : section.thickness;
   const widest = adds[0] ?? cuts[0];
   const [, y, z] = widest.place.at;
-  const [from, size] = side === "y" ? [y, widest.shape.width] : [z, widest.shape.thickness];
-  items.push(dimension([-stub, from], [-stub, from + size], -14, size));
-  return items;
+  const [from, size] = up === "y" ? [y, widest.shape.width] : [z, widest.shape.thickness];
+  const reach = length > 0 ? length : widest.shape.length;
+  return [
+    dimension([0, high], [reach, high], 12, reach),
+    dimension([0, low], [behind, low], -14, behind),
+    dimension([window.x[0], from], [window.x[0], from + size], -14, size),
+    ...(from > 1 && from + size < whole - 1 ? [dimension([window.x[0], 0], [window.x[0], from], -14, from)] : []),
+  ];
 }
 
-/** A body of the joint in outline: what isn't a box shows its own. */
-function drawn({ shape, place }: JointBody, side: Side, ink: Ink, id: string): Item {
-  const [x, y, z] = place.at;
-  const from = side === "y" ? y : z;
-  const outline = side === "y" ? shape.face : shape.edge;
-  if (outline) {
-    const points = polygonOf(outline.outer, 0.1).map(([a, b]): Point => [x + a, from + b]);
-    return { kind: "path", points, closed: true, ink, id };
-  }
-  return rect(x, from, shape.length, side === "y" ? shape.width : shape.thickness, ink, id);
-}
+const lapSizes = (lap: number, thickness: number, { x }: Window): Item[] => [
+  dimension([-lap / 2, thickness], [lap / 2, thickness], 12, lap),
+  dimension([x[0], 0], [x[0], thickness / 2], -14, thickness / 2),
+  dimension([x[1], thickness], [x[1], 0], 14, thickness),
+];

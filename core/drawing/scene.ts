@@ -55,7 +55,15 @@ export type Item =
       turn?: number;
     })
   /** a planed face of any outline; its grain is turned by so many degrees from the right, or shows its ends */
-  | (Drawn & { kind: "face"; points: Point[]; colour: [string, string]; seed: number; grain: number | "end" })
+  | (Drawn & {
+      kind: "face";
+      points: Point[];
+      /** other outlines of the same face: holes in it, or pieces beside it */
+      more?: Point[][];
+      colour: [string, string];
+      seed: number;
+      grain: number | "end";
+    })
   | (Drawn & { kind: "hatch"; x: number; y: number; w: number; h: number })
   | {
       kind: "text";
@@ -119,8 +127,13 @@ function moved(item: Item, dx: number, dy: number): Item {
   const point = ([x, y]: Point): Point => [x + dx, y + dy];
   switch (item.kind) {
     case "path":
-    case "face":
       return { ...item, points: item.points.map(point) };
+    case "face":
+      return {
+        ...item,
+        points: item.points.map(point),
+        ...(item.more ? { more: item.more.map((each) => each.map(point)) } : {}),
+      };
     case "dimension":
       return { ...item, from: point(item.from), to: point(item.to) };
     default:

@@ -4,7 +4,7 @@ import type { Shop } from "../piece/shop";
 import { fine, mm } from "../verdict/verdict";
 import { cuttersOf, looseTenonsOf, ownedSize } from "./cutters";
 import { looseReach, looseRow, Row } from "./loose-tenons";
-import type { Held, Joint, JointBodies, JointBody, SettingCard } from "./joint";
+import { Brought, Held, Joint, JointBodies, JointBody, round, SettingCard } from "./joint";
 
 /** Rules of the mortise and tenon, mm. @source common practice */
 export const TENON = {
@@ -43,14 +43,23 @@ export interface BlindTenon extends Joint {
   /** the part that enters, and how far the one that receives goes on behind the face */
   section: { width: number; thickness: number };
   behind: number;
+  /** how thick the part that receives it is across the face */
+  across: number;
   shoulders: { face: number; end: number };
-  pin: { diameter: number; offset: number; from: number } | null;
+  pin: Pin | null;
   /** a stub that is only ever pushed may be short: a strut, an upright, a head under its bearer. @source common practice */
   pushed: boolean;
 }
 
+/** Its diameter, how much nearer the shoulder its hole in the tenon is, how far it is from the shoulder; mm. */
+interface Pin {
+  diameter: number;
+  offset: number;
+  from: number;
+}
+
 /** Who meets whom, and how often. */
-export type Meets = Pick<Joint, "id" | "group" | "name" | "receives" | "enters" | "count">;
+export type Meets = Pick<Joint, "id" | "group" | "name" | "receives" | "enters" | "count" | "setAt">;
 
 export interface TenonInputs {
   meets: Meets;
@@ -116,6 +125,7 @@ export function blindTenon({
     mortiseDepth,
     section,
     behind: into.depth,
+    across: into.thickness,
     shoulders: { face, end: (width - row) / 2 },
     tool,
     glueArea: 2 * rows * tenons * tenonWidth * length,
@@ -153,12 +163,40 @@ export function blindTenonBodies(joint: BlindTenon): JointBodies {
       })),
     );
   const loose = joint.made === "loose";
-  return {
+  const looseOnes = loose
+    ? boxes(-reachOf(joint), reachOf(joint)).map((body): Brought => ({ ...body, name: "Loose tenon", of: "wood" }))
+    : [];
+  const bodies: JointBodies = {
     adds: loose ? [] : boxes(0, joint.length),
     cuts: boxes(0, joint.mortiseDepth),
     own: loose ? boxes(-joint.mortiseDepth, 0) : [],
   };
+  if (!joint.pin) return loose ? { ...bodies, brings: looseOnes } : bodies;
+  return { ...bodies, ...pinned(joint, joint.pin, bodies), brings: [...looseOnes, ...pins(joint, joint.pin)] };
 }
+
+/** Through the middle of each tenon, across the face; its hole in the tenon is nearer the shoulder. */
+const pinsAt = ({ shoulders, tenonWidth, gap, tenons }: BlindTenon): number[] =>
+  Array.from({ length: tenons }, (_, i) => shoulders.end + i * (tenonWidth + gap) + tenonWidth / 2);
+
+function pinned(joint: BlindTenon, pin: Pin, { cuts, own }: JointBodies): Pick<JointBodies, "cuts" | "own"> {
+  const { section, across } = joint;
+  const from = (section.thickness - across) / 2;
+  return {
+    cuts: [...cuts, ...pinsAt(joint).map((y) => round("z", pin.diameter, [pin.from, y, from], across))],
+    own: [
+      ...own,
+      ...pinsAt(joint).map((y) => round("z", pin.diameter, [pin.from - pin.offset, y, 0], section.thickness)),
+    ],
+  };
+}
+
+/** A pin bends through both holes: its body stands in the part that receives it. */
+const pins = (joint: BlindTenon, pin: Pin): Brought[] =>
+  pinsAt(joint).map((y) => ({
+    ...round("z", pin.diameter, [pin.from, y, (joint.section.thickness - joint.across) / 2], joint.across),
+    ...{ name: "Pin", of: "wood" },
+  }));
 
 /** Each tenon's glue is a stretch along the face. */
 export function blindTenonHeld(joint: BlindTenon): Held[] {

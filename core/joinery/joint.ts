@@ -2,8 +2,10 @@
  * A joint as every kind of it is seen: which parts meet, how long it makes the one that enters, what is glued, what it leaves standing.
  * A kind is a file of this folder and a line in `kinds.ts`.
  */
+import { circle } from "../assembly/outline";
 import type { Place } from "../assembly/place";
 import type { Shape } from "../assembly/shape";
+import { add, times, Vec } from "../assembly/vector";
 import type { Remedy } from "../verdict/verdict";
 
 /** What cuts it: a cutter or a loose tenon of the shop, or none that it owns. */
@@ -37,6 +39,8 @@ export interface Joint {
   glueArea: number;
   tool: Cutter;
   walls: Wall[];
+  /** where its choices are kept, when not by its group */
+  setAt?: readonly string[];
 }
 
 /** A body of a joint in the frame of the face where two parts meet: x into the part that receives, y along the face, z across it. */
@@ -47,13 +51,52 @@ export interface JointBody {
   shows?: boolean;
 }
 
+/** A small part that a joint brings with it, which belongs to neither: a loose tenon, a pin, a wedge, a screw. */
+export interface Brought extends JointBody {
+  name: string;
+  plural?: string;
+  of: "wood" | "steel";
+}
+
 /** What a joint adds to the part that enters and takes from both. */
 export interface JointBodies {
   adds: JointBody[];
   cuts: JointBody[];
   /** taken from the part that enters: kerfs, holes, slots of loose tenons */
   own: JointBody[];
+  brings?: Brought[];
 }
+
+/** A round body along x, y or z of the face, its axis through a point: a hole, a pin, a bolt. @param through  where its axis begins; mm */
+export function round(way: "x" | "y" | "z", diameter: number, through: Vec, long: number): JointBody {
+  const [at, x, y] = TURNED[way];
+  const radius = diameter / 2;
+  return {
+    shape: {
+      ...{ length: long, width: diameter, thickness: diameter },
+      end: { outer: circle([radius, radius], radius), holes: [] },
+    },
+    place: { at: add(through, times(at, radius)), x, y },
+  };
+}
+/** From a point of the axis to the corner of the box round it, in radii; where its length and its width point. */
+const TURNED: Record<"x" | "y" | "z", readonly [Vec, Vec, Vec]> = {
+  x: [
+    [0, -1, -1],
+    [1, 0, 0],
+    [0, 1, 0],
+  ],
+  y: [
+    [-1, 0, -1],
+    [0, 1, 0],
+    [0, 0, 1],
+  ],
+  z: [
+    [-1, -1, 0],
+    [0, 0, 1],
+    [1, 0, 0],
+  ],
+};
 
 /** A stretch along the face that is glued or held, for what moves across it. */
 export interface Held {

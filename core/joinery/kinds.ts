@@ -4,14 +4,15 @@ import { HalfLap, halfLapBodies, halfLapCard, halfLapHeld } from "./half-lap";
 import { Housing, housingBodies, housingCard, housingHeld } from "./housing";
 import type { Held, JointBodies, SettingCard } from "./joint";
 import { Lagged, laggedBodies, laggedCard, laggedHeld } from "./lag";
+import { RailTenon, railTenonBodies, railTenonCard, railTenonHeld } from "./rail-tenon";
 import { SlidingDovetail, slidingDovetailBodies, slidingDovetailCard, slidingDovetailHeld } from "./sliding-dovetail";
 import { ThroughTenon, throughTenonBodies, throughTenonCard, throughTenonHeld } from "./through-tenon";
 
-export type KindOfJoint = BlindTenon | ThroughTenon | SlidingDovetail | Lagged | Housing | HalfLap;
+export type KindOfJoint = BlindTenon | ThroughTenon | SlidingDovetail | Lagged | Housing | HalfLap | RailTenon;
 
 interface Kind<J> {
   name: string;
-  bodies: (joint: J) => JointBodies;
+  bodies: (joint: J, outward: 1 | -1) => JointBodies;
   held: (joint: J) => Held[];
   card: (joint: J) => SettingCard;
 }
@@ -22,6 +23,12 @@ const KINDS: { [K in KindOfJoint["kind"]]: Kind<Extract<KindOfJoint, { kind: K }
     bodies: blindTenonBodies,
     held: blindTenonHeld,
     card: blindTenonCard,
+  },
+  "rail-tenon": {
+    name: "Mortise and tenon",
+    bodies: railTenonBodies,
+    held: railTenonHeld,
+    card: railTenonCard,
   },
   "through-tenon": {
     name: "Through tenon",
@@ -43,6 +50,7 @@ const KINDS: { [K in KindOfJoint["kind"]]: Kind<Extract<KindOfJoint, { kind: K }
 const of = (joint: KindOfJoint) => KINDS[joint.kind] as Kind<KindOfJoint>;
 
 export const kindName = (joint: KindOfJoint) => of(joint).name;
-export const bodiesOf = (joint: KindOfJoint): JointBodies => of(joint).bodies(joint);
+/** @param outward  see `Meeting` */
+export const bodiesOf = (joint: KindOfJoint, outward: 1 | -1 = 1): JointBodies => of(joint).bodies(joint, outward);
 export const heldBy = (joint: KindOfJoint): Held[] => of(joint).held(joint);
 export const cardOf = (joint: KindOfJoint): SettingCard => of(joint).card(joint);

@@ -1,8 +1,7 @@
-import { circle } from "../assembly/outline";
 import { HOME } from "../assembly/place";
 import { fine, mm } from "../verdict/verdict";
 import { Meets, TENON } from "./blind-tenon";
-import type { Held, Joint, JointBodies, SettingCard } from "./joint";
+import { Held, Joint, JointBodies, JointBody, round, SettingCard } from "./joint";
 
 /**
  * Rules of the bolted joint, mm. @source common practice: a stub keeps it from turning, the screw bites in the long grain of a loose
@@ -71,39 +70,24 @@ export function laggedBodies(joint: Lagged): JointBodies {
     shape: { length, width: stubWidth, thickness },
     place: { ...HOME, at: [0, TENON.lowerShoulder, (section.thickness - thickness) / 2] as const },
   };
-  const round = (diameter: number, from: number, to: number) => ({
-    shape: {
-      length: to - from,
-      width: diameter,
-      thickness: diameter,
-      end: { outer: circle([diameter / 2, diameter / 2], diameter / 2), holes: [] },
-    },
-    place: { ...HOME, at: [from, section.width / 2 - diameter / 2, section.thickness / 2 - diameter / 2] as const },
-  });
+  const bored = (diameter: number, from: number, to: number) =>
+    round("x", diameter, [from, section.width / 2, section.thickness / 2], to - from);
+  const thick = Math.min(tenon.size, section.thickness / 2);
+  const across: JointBody = {
+    shape: { length: tenon.size, width: section.width / 2 + bolt, thickness: thick },
+    place: { ...HOME, at: [-tenon.from - tenon.size, 0, (section.thickness - thick) / 2] },
+  };
   return {
     adds: [stub],
     cuts: [
       stub,
-      round(bolt, 0, behind),
-      round(counterbore.diameter, Math.max(length + 1, behind - counterbore.depth), behind),
+      bored(bolt, 0, behind),
+      bored(counterbore.diameter, Math.max(length + 1, behind - counterbore.depth), behind),
     ],
-    own: [
-      round(bolt, -tenon.from - tenon.size, length),
-      {
-        shape: {
-          length: tenon.size,
-          width: section.width / 2 + bolt,
-          thickness: Math.min(tenon.size, section.thickness / 2),
-        },
-        place: {
-          ...HOME,
-          at: [
-            -tenon.from - tenon.size,
-            0,
-            (section.thickness - Math.min(tenon.size, section.thickness / 2)) / 2,
-          ] as const,
-        },
-      },
+    own: [bored(bolt, -tenon.from - tenon.size, length), across],
+    brings: [
+      { ...bored(bolt, -tenon.from - tenon.size, behind - counterbore.depth), name: "Lag screw", of: "steel" },
+      { ...across, name: "Loose tenon for a screw", plural: "Loose tenons for screws", of: "wood" },
     ],
   };
 }

@@ -33,7 +33,7 @@ it("a table's card asks for tenons that are in the drawer", () => {
   const owned = { ...USUAL_SHOP, looseTenons: [{ thickness: 8, width: 30, length: 60 }] };
   const plan = planOf(tableWith(at("joints.legRail.kind", "loose-tenon")), [], owned);
   const [long] = railJoints(plan);
-  expect([long.tenonWidth, long.length]).toEqual([30, 30]);
+  expect([long.tenonWidth, long.reach, long.length]).toEqual([30, 30, 0]);
   // the row lies in the middle of what the rail's depth leaves it: 95 less 15 above and 8 below
   expect(long.shoulders.top + long.shoulders.lower + long.tenons * 30 + (long.tenons - 1) * long.gap).toBeCloseTo(
     95,

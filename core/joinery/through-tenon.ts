@@ -4,7 +4,7 @@ import type { Shop } from "../piece/shop";
 import { fine, mm } from "../verdict/verdict";
 import { Meets, TENON } from "./blind-tenon";
 import { cuttersOf, ownedSize } from "./cutters";
-import type { Held, Joint, JointBodies, JointBody, SettingCard } from "./joint";
+import type { Brought, Held, Joint, JointBodies, JointBody, SettingCard } from "./joint";
 
 /** Rules of the through tenon, mm. @source common practice */
 const THROUGH = {
@@ -103,7 +103,18 @@ export function throughTenonBodies(joint: ThroughTenon): JointBodies {
       place: { ...HOME, at: [relief.from - relief.hole / 2, y - relief.hole / 2, shoulders.face] },
     },
   ]);
-  return { adds: [{ ...tenon(length), shows: true }], cuts: [tenon(behind)], own };
+  const wedges = kerfsOf(joint).map((y): Brought => ({
+    name: "Wedge",
+    of: "wood",
+    shape: { length: Math.max(1, length - relief.from - relief.hole / 2), width: kerf, thickness },
+    place: { ...HOME, at: [relief.from + relief.hole / 2, y - kerf / 2, shoulders.face] },
+  }));
+  return {
+    adds: [{ ...tenon(length), shows: true }],
+    cuts: [tenon(behind)],
+    own,
+    ...(wedges.length > 0 ? { brings: wedges } : {}),
+  };
 }
 
 export const throughTenonHeld = ({ shoulders, tenonWidth }: ThroughTenon): Held[] => [

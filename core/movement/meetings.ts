@@ -11,7 +11,7 @@ export function linksOf(meetings: readonly Meeting[], choices: JointChoices): Li
   return meetings.flatMap((meeting, n) => {
     const { joint, face, enters, receives } = meeting;
     const depth = joint.length / 2;
-    return heldBy(joint).map(({ kind, name, from, to }, i): Link => {
+    return heldBy(joint).map(({ kind, name, from, to, mend }, i): Link => {
       const hold: Link["hold"] = [null, null, null];
       const along = mainAxis(face.y);
       const ends = [from, to].map((at) => face.at[along.axis] + along.sign * at);
@@ -30,7 +30,7 @@ export function linksOf(meetings: readonly Meeting[], choices: JointChoices): Li
         b: enters,
         kind,
         hold,
-        mend: mends(meeting, choices),
+        mend: mend ?? mends(meeting, choices),
         stretched: true,
       };
     });

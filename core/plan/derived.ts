@@ -2,10 +2,13 @@
 import type { Assembly } from "../assembly/part";
 import type { TableProposal } from "../brief/propose";
 import type { MoistureYear } from "../climate/year";
-import type { BaseGeometry, BaseJoint } from "../construction/base";
+import type { Meeting } from "../assembly/meeting";
+import type { SmallPart } from "../assembly/small";
+import type { BaseGeometry } from "../construction/base";
 import type { Adhesive } from "../glueup/adhesives";
 import type { GlueStage } from "../glueup/stages";
 import type { SettingCard } from "../joinery/joint";
+import type { KindOfJoint } from "../joinery/kinds";
 import type { Part } from "../layout/cut-list";
 import type { CuttingStage } from "../layout/stage";
 import type { Learned } from "../learning/offers";
@@ -48,7 +51,11 @@ export interface Plan {
   insets: InsetMovement[];
   /** every place where movement is stopped, worst first; `when` counts courses' samples by `STOP_EVERY` */
   stopped: Stop[];
-  joints: BaseJoint[];
+  joints: KindOfJoint[];
+  /** where parts meet, and by which of the joints */
+  meetings: Meeting[];
+  /** what joints bring with them: loose tenons, pins, wedges, screws */
+  small: SmallPart[];
   cards: SettingCard[];
   parts: Part[];
   panel: {

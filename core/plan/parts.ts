@@ -1,5 +1,6 @@
 /** Second of the list: joints sized, parts worked, the cut list, and how moisture goes through each. */
 import { clashesOf } from "../assembly/clashes";
+import { smallParts } from "../assembly/small";
 import { ROUGH, unplaced, weighed } from "../assembly/weight";
 import { assemble } from "../construction/assemble";
 import { baseOf } from "../construction/base";
@@ -17,11 +18,13 @@ import { fixedScrews } from "../movement/fixed";
 import { fastenersFor } from "../movement/fastenings";
 import { framedTop, slats, stiffeners } from "../movement/flat";
 import { insetMovements } from "../movement/insets";
+import { linksOf } from "../movement/meetings";
 import { partMovements } from "../movement/parts";
 import { topMovement } from "../movement/year";
 import { topLinks } from "../construction/top/links";
 import { woodOf } from "../wood/woods";
 import { fastened } from "../joinery/fastening";
+import { cardOf } from "../joinery/kinds";
 import { edgesOf } from "../piece/kinds";
 import { SHAPE } from "./shape";
 
@@ -60,6 +63,13 @@ export const PARTS = SHAPE.stage(
     (at, form, choices, shop) => baseOf(form.kind).joints(at, form, choices, shop),
   )
   .stage(
+    "meetings",
+    "joints",
+    ({ piece, geometry, joints }) => [piece.form, geometry, joints],
+    (form, at, joints) => baseOf(form.kind).meetings({ form, at, joints }),
+    [],
+  )
+  .stage(
     "held",
     "movement",
     ({ piece, geometry, top, species }) => [piece.form, geometry, top, piece.choices.fixedLine, species],
@@ -77,16 +87,17 @@ export const PARTS = SHAPE.stage(
   .items(
     "jointed",
     "form",
-    ({ piece, geometry, joints, held }) => [
+    ({ piece, geometry, joints, meetings, held }) => [
       piece.form,
       geometry,
       joints,
+      meetings,
       held.breadboards,
       held.stiffeners,
       piece.kinds,
     ],
-    (form, at, joints, ends, stiff, kinds) => [
-      ...assemble({ form, at, joints, breadboards: ends, stiffeners: stiff, edges: edgesOf(kinds) }).parts,
+    (form, at, joints, meetings, ends, stiff, kinds) => [
+      ...assemble({ form, at, joints, meetings, breadboards: ends, stiffeners: stiff, edges: edgesOf(kinds) }).parts,
     ],
   )
   // what holds the top is cut into what bears it
@@ -102,6 +113,7 @@ export const PARTS = SHAPE.stage(
     ({ assembled }) => [assembled],
     (parts) => ({ parts }),
   )
+  .stage("small", "joints", ({ meetings, jointed }) => [meetings, jointed], smallParts, [])
   .stage("clashes", "form", ({ assembled }) => [assembled], clashesOf, [])
   .items(
     "unplaced",
@@ -176,7 +188,7 @@ export const PARTS = SHAPE.stage(
   .stage(
     "stopped",
     "movement",
-    ({ piece, geometry, assembled, species, woods, top, joints, fasteners, held, courses }) => [
+    ({ piece, geometry, assembled, species, woods, top, meetings, fasteners, held, courses }) => [
       piece.form,
       piece.joints,
       piece.choices,
@@ -185,17 +197,17 @@ export const PARTS = SHAPE.stage(
       species,
       woods,
       top,
-      joints,
+      meetings,
       fasteners,
       held,
       courses,
     ],
-    (form, choices, kept, at, parts, species, woods, top, joints, fasteners, held, courses) =>
+    (form, choices, kept, at, parts, species, woods, top, meetings, fasteners, held, courses) =>
       stoppedIn(
         {
           ...{ at, parts, species, woods, top, fasteners, stiffeners: held.stiffeners },
           piece: { form, joints: choices, choices: kept },
-          links: [...baseOf(form.kind).links({ form, at, joints, choices }), ...topLinks({ form, at, ...held })],
+          links: [...linksOf(meetings, choices), ...topLinks({ form, at, ...held })],
         },
         courses,
       ),
@@ -214,8 +226,8 @@ export const PARTS = SHAPE.stage(
   .stage(
     "cards",
     "joints",
-    ({ piece, joints, geometry }) => [piece.form.kind, joints, geometry],
-    (kind, joints, at) => baseOf(kind).cards(joints, at),
+    ({ joints }) => [joints],
+    (joints) => joints.map(cardOf),
   )
   .stage(
     "partMoves",

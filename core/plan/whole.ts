@@ -51,6 +51,8 @@ export function asPlan({ values: at, failures, waiting }: Stood<Required<Values>
     insets: at.insets ?? [],
     stopped: at.stopped ?? [],
     joints: at.joints ?? [],
+    meetings: at.meetings ?? [],
+    small: at.small ?? [],
     cards: at.cards ?? [],
     parts: at.parts ?? [],
     assembly: at.assembly ?? { parts: [] },

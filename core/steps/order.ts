@@ -26,7 +26,7 @@ export interface OrderInputs {
   parts: readonly Part[];
   /** the base's own steps, once it is told what they wait for */
   work: (
-    facts: Pick<WorkFacts<never, never>, "thick" | "milled" | "grooved" | "fullHours" | "clampHours" | "long">,
+    facts: Pick<WorkFacts<never>, "thick" | "milled" | "grooved" | "fullHours" | "clampHours" | "long">,
   ) => BaseWork;
   /** gluings of the top, and of each shelf */
   stages: readonly GlueStage[];

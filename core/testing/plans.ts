@@ -1,5 +1,6 @@
-import type { LegRailJoint } from "../construction/base/leg-and-apron/joints";
+import { railsOf } from "../construction/base/leg-and-apron/joints";
 import type { LegAndApron } from "../construction/base/leg-and-apron/place";
+import type { RailTenon } from "../joinery/rail-tenon";
 import { Course, sampleDate } from "../movement/course";
 import { freshPiece } from "../piece/fresh";
 import { applyPatches, Patch } from "../piece/patch";
@@ -50,7 +51,7 @@ export function legs(plan: Plan): LegAndApron {
 }
 
 /** Its joints between legs and rails. */
-export const railJoints = (plan: Plan): LegRailJoint[] => (legs(plan), plan.joints as LegRailJoint[]);
+export const railJoints = (plan: Plan): RailTenon[] => (legs(plan), railsOf(plan.joints));
 
 /** What its sections are drawn from. */
 export const sectionOf = (plan: Plan) => ({ at: legs(plan), joints: railJoints(plan), species: plan.species });

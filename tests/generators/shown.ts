@@ -1,5 +1,5 @@
 /** Everything the screens and sheets compute from a plan when they are drawn, and what must be true of it. */
-import { baseOf } from "../../core/construction/base";
+import { jointDrawings } from "../../core/drawing/joints";
 import { boardScene, panelScene } from "../../core/drawing/boards";
 import { closeUp } from "../../core/drawing/close-up";
 import { cuttingScene } from "../../core/drawing/cutting";
@@ -39,9 +39,7 @@ export function scenesOf(plan: Plan, piece: Piece, shop: Shop): Scene[] {
       closeUp(plan, piece, day),
     ]),
     endGrainScene(plan, false),
-    ...baseOf(piece.form.kind)
-      .sections({ form: piece.form, at: plan.geometry, joints: plan.joints, species: plan.species })
-      .map((each) => each.scene),
+    ...jointDrawings(drawable).map((each) => each.scene),
     buttonScene(plan, piece.joints.buttons),
     fasteningScene(plan, piece),
     holdingScene(plan, piece),

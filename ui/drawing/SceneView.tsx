@@ -236,7 +236,13 @@ function Drawn({
     const points = item.points.map((point) => scale.at(point));
     return (
       <>
-        <WoodShape {...item} points={points} id={`face-${name.replace(/\W/g, "-")}`} paper={paper} />
+        <WoodShape
+          {...item}
+          points={points}
+          more={item.more?.map((loop) => loop.map((point) => scale.at(point)))}
+          id={`face-${name.replace(/\W/g, "-")}`}
+          paper={paper}
+        />
         {lit && (
           <path
             d={`M${points.map((point) => point.join(" ")).join("L")}z`}

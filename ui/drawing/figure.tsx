@@ -58,6 +58,7 @@ export function WoodFace({
 /** A planed face of any outline, its figure turned with its grain; where its ends show, it is paler and has none. Pixels. */
 export function WoodShape({
   points,
+  more = [],
   grain,
   colour,
   seed,
@@ -65,25 +66,34 @@ export function WoodShape({
   paper,
 }: {
   points: readonly [number, number][];
+  more?: readonly (readonly [number, number][])[];
   grain: number | "end";
   colour: [string, string];
   seed: number;
   id: string;
   paper: boolean;
 }) {
-  const outline = `M${points.map(([x, y]) => `${r(x)} ${r(y)}`).join("L")}z`;
+  const outline = [points, ...more].map((loop) => `M${loop.map(([x, y]) => `${r(x)} ${r(y)}`).join("L")}z`).join("");
   if (grain === "end")
-    return <path d={outline} fill={paper ? "#fff" : colour[0]} fillOpacity={paper ? 1 : 0.8} stroke="none" />;
+    return (
+      <path
+        d={outline}
+        fillRule="evenodd"
+        fill={paper ? "#fff" : colour[0]}
+        fillOpacity={paper ? 1 : 0.8}
+        stroke="none"
+      />
+    );
   // figure is drawn along x and turned into place
   const turn = -grain;
   const [cos, sin] = [Math.cos((turn * Math.PI) / 180), Math.sin((turn * Math.PI) / 180)];
-  const local = points.map(([x, y]) => [x * cos + y * sin, y * cos - x * sin]);
+  const local = [points, ...more].flat().map(([x, y]) => [x * cos + y * sin, y * cos - x * sin]);
   const [xs, ys] = [local.map(([x]) => x), local.map(([, y]) => y)];
   const [x, y] = [Math.min(...xs), Math.min(...ys)];
   return (
     <>
       <clipPath id={id}>
-        <path d={outline} />
+        <path d={outline} clipRule="evenodd" />
       </clipPath>
       <g clipPath={`url(#${id})`}>
         <g transform={`rotate(${turn.toFixed(3)})`}>

@@ -1,6 +1,6 @@
 "use client";
-import type { BaseJoint } from "../../core/construction/base";
 import { TENON } from "../../core/joinery/blind-tenon";
+import type { KindOfJoint } from "../../core/joinery/kinds";
 import { TenonChoice, USUAL_TENON } from "../../core/piece/base-choices";
 import { AutoLengthField } from "../fields/auto";
 import { Choice, FieldRow, Tick } from "../fields/fields";
@@ -8,7 +8,7 @@ import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
 
 /** What can be set of a group of joints, by its kind. */
-export function GroupFields({ joint }: { joint: BaseJoint }) {
+export function GroupFields({ joint }: { joint: KindOfJoint }) {
   const { piece } = usePiece();
   const { set } = useSet();
   if (joint.kind !== "blind-tenon" && joint.kind !== "through-tenon") return null;

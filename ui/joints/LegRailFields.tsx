@@ -1,5 +1,5 @@
 "use client";
-import type { LegRailJoint } from "../../core/construction/base/leg-and-apron/joints";
+import { railsOf } from "../../core/construction/base/leg-and-apron/joints";
 import { AutoLengthField } from "../fields/auto";
 import { Choice, FieldRow, Tick } from "../fields/fields";
 import { usePiece } from "../piece/PieceProvider";
@@ -10,7 +10,7 @@ export function LegRailFields() {
   const { piece, plan } = usePiece();
   const { set } = useSet();
   const choice = piece.joints.legRail;
-  const joint = plan.joints[0] as LegRailJoint;
+  const joint = railsOf(plan.joints)[0];
   return (
     <FieldRow>
       <Choice
@@ -31,7 +31,7 @@ export function LegRailFields() {
       <AutoLengthField
         label="Tenon length"
         value={choice.length}
-        auto={joint.length}
+        auto={joint.reach}
         onTake={(value) => set("Tenon length", ["joints", "legRail", "length"], value)}
       />
       <Choice

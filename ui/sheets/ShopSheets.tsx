@@ -9,7 +9,8 @@ import { attachStep } from "../../core/steps/fastening";
 import { fasteningScene } from "../../core/drawing/fastening";
 import { holdingScene } from "../../core/drawing/holding";
 import { baseOf } from "../../core/construction/base";
-import type { JointSection } from "../../core/construction/base/base";
+import type { JointSection } from "../../core/drawing/joint";
+import { jointDrawings } from "../../core/drawing/joints";
 import { SceneView } from "../drawing/SceneView";
 import { shortDay } from "../frame/sentences";
 import { useUnit } from "../frame/unit";
@@ -26,12 +27,7 @@ export function ShopSheets() {
   const { withUnit, say } = useUnit();
   const drawable = { ...plan, form: piece.form };
   const base = baseOf(piece.form.kind);
-  const sections = base.sections({
-    form: piece.form,
-    at: plan.geometry,
-    joints: plan.joints,
-    species: plan.species,
-  });
+  const sections = jointDrawings(drawable);
   const holding = holdingScene(plan, piece);
   const gluings = [...plan.glueUp, ...plan.blanks];
   const laid = allLaid(plan);

@@ -1,8 +1,8 @@
 "use client";
 import { useMemo, useState } from "react";
-import { baseOf } from "../../core/construction/base";
 import { fasteningScene } from "../../core/drawing/fastening";
 import { holdingScene } from "../../core/drawing/holding";
+import { jointDrawings } from "../../core/drawing/joints";
 import type { Joint } from "../../core/joinery/joint";
 import { SceneView } from "../drawing/SceneView";
 import { FieldRow, LengthField } from "../fields/fields";
@@ -24,10 +24,7 @@ export function JointsStage() {
   const { say } = useUnit();
   const [at, setAt] = useState<string | null>(null);
   const { form } = piece;
-  const sections = useMemo(
-    () => baseOf(form.kind).sections({ form, at: plan.geometry, joints: plan.joints, species: plan.species }),
-    [form, plan],
-  );
+  const sections = useMemo(() => jointDrawings({ ...plan, form }), [form, plan]);
   const joint = at === FASTENING ? null : (plan.joints.find((each) => each.id === at) ?? plan.joints[0] ?? null);
   const shown = sections.filter((each) => each.joint === joint?.id);
   const holding = useMemo(
@@ -70,7 +67,7 @@ export function JointsStage() {
         <p className="text-graphite">A stub tenon half through its rail; its card has the sizes.</p>
       )}
       {joint ? (
-        "rail" in joint ? (
+        joint.setAt ? (
           <LegRailFields />
         ) : (
           <GroupFields key={joint.id} joint={joint} />

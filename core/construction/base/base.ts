@@ -1,8 +1,9 @@
 /** What every base is: choices in, parts and meetings out. A new base is a folder here and a line in `index.ts`. */
+import type { Meeting } from "../../assembly/meeting";
 import type { AssemblyPart } from "../../assembly/part";
-import type { Item, Scene } from "../../drawing/scene";
-import type { Joint, SettingCard } from "../../joinery/joint";
-import type { Link } from "../../movement/restraint";
+import type { JointSection } from "../../drawing/joint";
+import type { Item } from "../../drawing/scene";
+import type { KindOfJoint } from "../../joinery/kinds";
 import type { BaseName } from "../../piece/base-choices";
 import type { AsBuilt, Brief, Form, JointChoices } from "../../piece/schema";
 import type { Shop } from "../../piece/shop";
@@ -12,13 +13,13 @@ import type { Species } from "../../wood/species";
 import type { PieceGeometry } from "../geometry";
 
 /** What a base's parts are made from. */
-export interface BaseFacts<G, J> {
+export interface BaseFacts<G, J = KindOfJoint> {
   form: Form;
   at: G;
   joints: readonly J[];
 }
 
-export interface BaseRuleFacts<G, J> extends BaseFacts<G, J> {
+export interface BaseRuleFacts<G, J = KindOfJoint> extends BaseFacts<G, J> {
   choices: JointChoices;
   brief: Brief;
   shop: Shop;
@@ -27,13 +28,6 @@ export interface BaseRuleFacts<G, J> extends BaseFacts<G, J> {
   longest: number;
   /** of the whole piece, kg */
   weight: number;
-}
-
-/** Drawings of a joint: of which, in which scene, what it shows. */
-export interface JointSection {
-  joint: string;
-  scene: Scene;
-  caption: string;
 }
 
 /** A rule: its verdict, or null when it has nothing to judge. */
@@ -54,7 +48,7 @@ export interface BaseWork {
   seen: string[];
 }
 
-export interface WorkFacts<G, J> extends BaseFacts<G, J> {
+export interface WorkFacts<G> extends BaseFacts<G> {
   choices: JointChoices;
   /** steps after which thick stock, and everything else, is ready to be jointed */
   thick: string[];
@@ -68,25 +62,24 @@ export interface WorkFacts<G, J> extends BaseFacts<G, J> {
   long: boolean;
 }
 
-export interface Base<G extends PieceGeometry, J extends Omit<Joint, "walls">> {
+export interface Base<G extends PieceGeometry> {
   kind: BaseName;
   name: string;
   /** places its parts; sizes may come out at or below 0, which its rules judge */
   place(form: Form, asBuilt: readonly AsBuilt[]): G;
   /** its joints, sized a group at a time */
-  joints(at: G, form: Form, choices: JointChoices, shop: Shop): J[];
-  /** its parts where they stand, with their joints worked */
-  parts(facts: BaseFacts<G, J>): AssemblyPart[];
-  /** what its joints hold */
-  links(facts: BaseFacts<G, J> & { choices: JointChoices }): Link[];
-  cards(joints: readonly J[], at: G): SettingCard[];
-  formRules: readonly Rule<BaseRuleFacts<G, J>>[];
-  jointRules: readonly Rule<BaseRuleFacts<G, J>>[];
-  work(facts: WorkFacts<G, J>): BaseWork;
+  joints(at: G, form: Form, choices: JointChoices, shop: Shop): KindOfJoint[];
+  /** its parts where they stand, without their joints */
+  parts(facts: BaseFacts<G>): AssemblyPart[];
+  /** where they meet, and by which joint: all that joints cut, hold and look like follows from these */
+  meetings(facts: BaseFacts<G>): Meeting[];
+  formRules: readonly Rule<BaseRuleFacts<G>>[];
+  jointRules: readonly Rule<BaseRuleFacts<G>>[];
+  work(facts: WorkFacts<G>): BaseWork;
   /** dimensions a maker may type on each view; what only says a size has no path */
   dimensions(form: Form, at: G): { plan: Item[]; front: Item[]; side: Item[] };
-  /** each joint's drawings, to scale, and what they show */
-  sections(facts: BaseFacts<G, J> & { species: Species }): JointSection[];
+  /** drawings it has beside the sections of its joints: what is set out full size, a joint with what may be typed on it */
+  setOuts(facts: BaseFacts<G> & { species: Species }): JointSection[];
   /** one sentence over the drawing */
   describe(form: Form, at: G): string;
   /** its sizes for the sheets: a name and what it measures, mm written as “12 mm” */

@@ -1,13 +1,10 @@
-import { cardOf } from "../../../joinery/kinds";
-import type { Base, JointSection } from "../base";
-import { kindSections } from "../kind-sections";
-import { legRailCard } from "./cards";
+import type { Base } from "../base";
 import { legAndApronDimensions } from "./dimensions";
 import type { Facts } from "./facts";
 import { LEG_RAIL_RULES } from "./joint-rules";
-import { kindsOf, LegAndApronJoint, legAndApronJoints, railsOf } from "./joints";
+import { legAndApronJoints, railsOf } from "./joints";
 import { LOW_RULES } from "./low-rules";
-import { legAndApronLinks } from "./links";
+import { legAndApronMeetings } from "./meetings";
 import { legAndApronParts } from "./parts";
 import { LegAndApron, placeLegAndApron } from "./place";
 import { LEG_AND_APRON_RULES } from "./rules";
@@ -15,14 +12,13 @@ import { legSectionScene, tenonSideScene } from "./sections";
 import { legAndApronWork } from "./work";
 
 /** Four legs and four rails, with cross-rails and corner blocks where they are wanted. */
-export const legAndApron: Base<LegAndApron, LegAndApronJoint> = {
+export const legAndApron: Base<LegAndApron> = {
   kind: "leg-and-apron",
   name: "Legs and apron",
   place: placeLegAndApron,
   joints: (at, _, choices, shop) => legAndApronJoints(at, choices, shop),
   parts: legAndApronParts,
-  links: legAndApronLinks,
-  cards: (joints, at) => [...railsOf(joints).map((joint) => legRailCard(joint, at)), ...kindsOf(joints).map(cardOf)],
+  meetings: legAndApronMeetings,
   formRules: LEG_AND_APRON_RULES,
   jointRules: [
     ...LEG_RAIL_RULES.map((rule) => (facts: Facts) => rule({ ...facts, joints: railsOf(facts.joints) })),
@@ -30,10 +26,10 @@ export const legAndApron: Base<LegAndApron, LegAndApronJoint> = {
   ],
   work: legAndApronWork,
   dimensions: legAndApronDimensions,
-  sections: ({ at, joints, species }) => {
+  setOuts: ({ at, joints, species }) => {
     const rails = railsOf(joints);
-    const seen = rails.flatMap(({ id, rail }): JointSection[] =>
-      rail === "cross-rail"
+    return rails.flatMap(({ id, enters }) =>
+      enters === "cross-rail"
         ? []
         : [
             {
@@ -43,12 +39,11 @@ export const legAndApron: Base<LegAndApron, LegAndApronJoint> = {
             },
             {
               joint: id,
-              scene: tenonSideScene({ at, joints: rails, species }, rail),
-              caption: `The ${rail === "long-rail" ? "long rail" : "end rail"}’s end from the side.`,
+              scene: tenonSideScene({ at, joints: rails, species }, enters),
+              caption: `The ${enters === "long-rail" ? "long rail" : "end rail"}’s end from the side.`,
             },
           ],
     );
-    return [...seen, ...kindSections(kindsOf(joints), species)];
   },
   describe: (_, { longRail, endRail }) =>
     `Leg and apron: long rails ${Math.round(longRail.shoulder)} mm and end rails ${Math.round(endRail.shoulder)} mm between the legs.`,

@@ -53,7 +53,7 @@ function thickness(facts: JointFacts): Verdict {
 
 /** Tenons of long and end rails in all legs. */
 const tenonsOf = ({ joints }: JointFacts) =>
-  joints.filter((each) => each.rail !== "cross-rail").reduce((sum, each) => sum + each.count * each.tenons, 0);
+  joints.filter((each) => each.enters !== "cross-rail").reduce((sum, each) => sum + each.count * each.tenons, 0);
 
 function ownedThickness({ choices }: JointFacts): Remedy[] {
   return choices.legRail.thickness === null
@@ -63,7 +63,7 @@ function ownedThickness({ choices }: JointFacts): Remedy[] {
 
 function shoulders(facts: JointFacts): Verdict {
   const joint = facts.joints[0];
-  const level = grade(joint.shoulders.outer, "at least", TENON.leastShoulder, 2);
+  const level = grade(joint.shoulders.face, "at least", TENON.leastShoulder, 2);
   return verdict({
     id: "joints.shoulders",
     stage: "joints",
@@ -71,11 +71,11 @@ function shoulders(facts: JointFacts): Verdict {
     level,
     text:
       level === "holds"
-        ? `${tenonsOf(facts)} tenons, shoulders of ${fine(joint.shoulders.outer)} each face`
-        : `Shoulders of only ${fine(joint.shoulders.outer)}`,
+        ? `${tenonsOf(facts)} tenons, shoulders of ${fine(joint.shoulders.face)} each face`
+        : `Shoulders of only ${fine(joint.shoulders.face)}`,
     why: `Under ${TENON.leastShoulder} mm a shoulder neither hides the mortise nor resists racking.`,
     limit: TENON.leastShoulder,
-    actual: round1(joint.shoulders.outer),
+    actual: round1(joint.shoulders.face),
     sense: "at least",
     unit: "mm",
     remedies: level === "holds" ? [] : ownedThickness(facts),
@@ -101,9 +101,9 @@ function cutter(facts: JointFacts): Verdict {
 }
 
 function wallAtTip(facts: JointFacts): Verdict {
-  const joint = facts.joints.reduce((a, b) => (b.rail !== "cross-rail" && b.walls.tip < a.walls.tip ? b : a));
-  const level = grade(joint.walls.tip, "at least", TENON.wall, TENON.wallLeast);
-  const leg = legBefore(facts.at, joint.rail);
+  const joint = facts.joints.reduce((a, b) => (b.enters !== "cross-rail" && b.left.tip < a.left.tip ? b : a));
+  const level = grade(joint.left.tip, "at least", TENON.wall, TENON.wallLeast);
+  const leg = legBefore(facts.at, joint.enters);
   const length = Math.floor(leg - TENON.wall - TENON.mortiseDeeper);
   return verdict({
     id: "joints.wall-tip",
@@ -111,12 +111,12 @@ function wallAtTip(facts: JointFacts): Verdict {
     subject: ["leg", "tenon"],
     level,
     text:
-      joint.walls.tip <= 0
-        ? `The mortise comes through the leg by ${mm(-joint.walls.tip)}`
-        : `${mm(joint.walls.tip)} of leg left beyond the deepest of ${tenonsOf(facts)} mortises`,
+      joint.left.tip <= 0
+        ? `The mortise comes through the leg by ${mm(-joint.left.tip)}`
+        : `${mm(joint.left.tip)} of leg left beyond the deepest of ${tenonsOf(facts)} mortises`,
     why: `The leg is ${mm(leg)}, the mortise ${mm(joint.mortiseDepth)} deep; leave ${TENON.wall} mm.`,
     limit: TENON.wall,
-    actual: round1(joint.walls.tip),
+    actual: round1(joint.left.tip),
     sense: "at least",
     unit: "mm",
     remedies:
@@ -131,17 +131,17 @@ function wallAtTip(facts: JointFacts): Verdict {
 
 function wallBeside(facts: JointFacts): Verdict {
   const joint = facts.joints[0];
-  const level = grade(joint.walls.side, "at least", TENON.wall, TENON.wallLeast);
-  const reveal = Math.ceil(facts.form.apron.reveal + TENON.wall - joint.walls.side);
+  const level = grade(joint.left.side, "at least", TENON.wall, TENON.wallLeast);
+  const reveal = Math.ceil(facts.form.apron.reveal + TENON.wall - joint.left.side);
   return verdict({
     id: "joints.wall-side",
     stage: "joints",
     subject: ["leg"],
     level,
-    text: `${fine(joint.walls.side)} of leg outside the mortise`,
+    text: `${fine(joint.left.side)} of leg outside the mortise`,
     why: `A reveal of ${mm(facts.form.apron.reveal)} and the shoulder; under ${TENON.wallLeast} mm it splits when the tenon is driven.`,
     limit: TENON.wall,
-    actual: round1(joint.walls.side),
+    actual: round1(joint.left.side),
     sense: "at least",
     unit: "mm",
     remedies: level === "holds" ? [] : [set(`Set the reveal to ${reveal} mm`, ["form", "apron", "reveal"], reveal)],
@@ -152,10 +152,10 @@ function mortisesMeet(facts: JointFacts): Verdict {
   const { choices } = facts;
   const [a, b] = facts.joints;
   const [inner, innerAcross] = [a, b].map(
-    ({ rail, offset, thickness: size }) => legBefore(facts.at, rail) - offset - size,
+    ({ enters, offset, thickness: size }) => legBefore(facts.at, enters) - offset - size,
   );
   const meet = a.mortiseDepth > inner && b.mortiseDepth > innerAcross;
-  const clash = Math.max(-a.walls.meeting, -b.walls.meeting);
+  const clash = Math.max(-a.left.meeting, -b.left.meeting);
   const level: Level = clash > 0 ? "fix" : "holds";
   return verdict({
     id: "joints.meeting",
@@ -190,18 +190,18 @@ function mortisesMeet(facts: JointFacts): Verdict {
 
 function tenonLength(facts: JointFacts): Verdict {
   const joint = facts.joints
-    .filter((each) => each.rail !== "cross-rail")
-    .reduce((a, b) => (b.length < a.length ? b : a));
-  const level = grade(joint.length, "at least", TENON.cheekLeast + 10, TENON.cheekLeast);
+    .filter((each) => each.enters !== "cross-rail")
+    .reduce((a, b) => (b.reach < a.reach ? b : a));
+  const level = grade(joint.reach, "at least", TENON.cheekLeast + 10, TENON.cheekLeast);
   return verdict({
     id: "joints.length",
     stage: "joints",
     subject: ["tenon"],
     level,
-    text: `${tenonsOf(facts)} tenons, the shortest ${mm(joint.length)} long: ${Math.round(joint.glueArea / 100)} cm² of cheek`,
+    text: `${tenonsOf(facts)} tenons, the shortest ${mm(joint.reach)} long: ${Math.round(joint.glueArea / 100)} cm² of cheek`,
     why: `Under ${TENON.cheekLeast + 10} mm it works loose in daily use.`,
     limit: TENON.cheekLeast + 10,
-    actual: joint.length,
+    actual: joint.reach,
     sense: "at least",
     unit: "mm",
     remedies: level === "holds" ? [] : lengthRemedies(facts),
@@ -210,7 +210,7 @@ function tenonLength(facts: JointFacts): Verdict {
 
 function lengthRemedies(facts: JointFacts): Remedy[] {
   const auto = legRailJoint(facts.at, { ...facts.choices.legRail, length: null }, facts.shop, "end-rail");
-  if (facts.choices.legRail.length !== null && auto.length > facts.choices.legRail.length)
+  if (facts.choices.legRail.length !== null && auto.reach > facts.choices.legRail.length)
     return [set("Let Taller choose the length", ["joints", "legRail", "length"], null)];
   if (facts.choices.legRail.meeting === "short")
     return [set("Mitre the tips", ["joints", "legRail", "meeting"], "mitred")];

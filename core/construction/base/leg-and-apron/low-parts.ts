@@ -4,7 +4,8 @@ import type { AssemblyPart } from "../../../assembly/part";
 import type { Place } from "../../../assembly/place";
 import type { Shape } from "../../../assembly/shape";
 import type { Vec } from "../../../assembly/vector";
-import { kindsOf, LegAndApronJoint } from "./joints";
+import type { KindOfJoint } from "../../../joinery/kinds";
+import { lowOf } from "./joints";
 import { legAt } from "./leg";
 import type { LowStretcher, LowStretchers } from "./low";
 import type { LegAndApron } from "./place";
@@ -62,10 +63,10 @@ export function lowParts(low: LowStretchers): AssemblyPart[] {
 }
 
 /** Each end of each stretcher against what it meets. */
-export function lowMeetings({ at, joints }: { at: LegAndApron; joints: readonly LegAndApronJoint[] }): Meeting[] {
+export function lowMeetings({ at, joints }: { at: LegAndApron; joints: readonly KindOfJoint[] }): Meeting[] {
   const { low } = at;
   if (!low) return [];
-  const byId = new Map(kindsOf(joints).map((joint) => [joint.id, joint]));
+  const byId = new Map(lowOf(joints).map((joint) => [joint.id, joint]));
   const t = low.thickness / 2;
   return low.all.flatMap(({ id, kind, run, at: line, half }) =>
     ([-1, 1] as const).flatMap((side): Meeting[] => {

@@ -3,14 +3,14 @@ import { KIND_RULES } from "../../../joinery/joint-rules";
 import { mm, set, Verdict, verdict } from "../../../verdict/verdict";
 import type { Rule } from "../base";
 import type { Facts } from "./facts";
-import { kindsOf } from "./joints";
+import { lowOf } from "./joints";
 
 /** Under the rails stays so much for a foot or a broom, mm. @source common practice */
 const FREE = 100;
 
 /** The rules of every joint of a kind, of these stretchers. */
 export const LOW_RULES: readonly Rule<Facts>[] = KIND_RULES.map((rule) => (facts) => {
-  const joints = kindsOf(facts.joints);
+  const joints = lowOf(facts.joints);
   const judged = joints.length > 0 ? rule({ ...facts, joints }) : null;
   return judged && { ...judged, id: judged.id.replace("joints.", "joints.low-") };
 });
@@ -82,7 +82,7 @@ const ARCH = { least: 45, share: 0.5 };
 export function lowStretcherLength({ at, joints, longest }: Facts): Verdict | null {
   const { low } = at;
   if (!low || longest <= 0) return null;
-  const tenons = kindsOf(joints);
+  const tenons = lowOf(joints);
   const needs = low.all.map(({ kind, half }) => ({
     kind,
     length: 2 * Math.max(half.upper, half.lower) + 2 * (tenons.find((each) => each.enters === kind)?.length ?? 0),

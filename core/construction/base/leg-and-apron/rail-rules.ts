@@ -36,7 +36,7 @@ export function twoTenons(facts: JointFacts): Verdict {
 
 export function stoppedTop(facts: JointFacts): Verdict {
   const joint = facts.joints[0];
-  const haunchless = joint.kind === "mortise-tenon" && !joint.haunch;
+  const haunchless = joint.made === "mortise-tenon" && !joint.haunch;
   return verdict({
     id: "joints.haunch",
     stage: "joints",
@@ -79,23 +79,23 @@ const LEAST_STUB = 8;
 
 /** The joint of a cross-rail: long rails are thin, and it is cut in their middle. */
 export function crossRail({ joints, at, form }: JointFacts): Verdict | null {
-  const joint = joints.find((each) => each.rail === "cross-rail");
+  const joint = joints.find((each) => each.enters === "cross-rail");
   if (!joint) return null;
-  const level = grade(joint.walls.tip, "at least", TENON.wall, TENON.wall / 2);
-  const short = joint.length < LEAST_STUB || joint.tenonWidth < 15;
+  const level = grade(joint.left.tip, "at least", TENON.wall, TENON.wall / 2);
+  const short = joint.reach < LEAST_STUB || joint.tenonWidth < 15;
   return verdict({
     id: "joints.cross-rail",
     stage: "joints",
     subject: ["cross-rail"],
     level: short ? "fix" : level,
     text: short
-      ? `Cross-rails have a tenon of ${mm(joint.length)} by ${mm(joint.tenonWidth)}: too little to hold`
+      ? `Cross-rails have a tenon of ${mm(joint.reach)} by ${mm(joint.tenonWidth)}: too little to hold`
       : level === "holds"
-        ? `Cross-rails stand ${mm(joint.length)} in the long rails, ${mm(joint.walls.tip)} left behind`
-        : `Only ${mm(joint.walls.tip)} of long rail is left behind the cross-rails’ mortises`,
+        ? `Cross-rails stand ${mm(joint.reach)} in the long rails, ${mm(joint.left.tip)} left behind`
+        : `Only ${mm(joint.left.tip)} of long rail is left behind the cross-rails’ mortises`,
     why: `A stub half a rail deep keeps it from twisting; under ${TENON.wall} mm of wood behind it the mortise shows through in dry months. It is never pulled: the top holds the rails together.`,
     limit: TENON.wall,
-    actual: Math.round(joint.walls.tip * 10) / 10,
+    actual: Math.round(joint.left.tip * 10) / 10,
     sense: "at least",
     unit: "mm",
     remedies:

@@ -1,12 +1,13 @@
 import { dimension, Item, line, Point, Scene } from "../../../drawing/scene";
 import type { Species } from "../../../wood/species";
-import { legBefore, LegRailJoint } from "./joints";
+import type { RailTenon } from "../../../joinery/rail-tenon";
+import { legBefore } from "./joints";
 import type { LegAndApron } from "./place";
 
 /** What a section is drawn from. */
 interface SectionFacts {
   at: LegAndApron;
-  joints: readonly LegRailJoint[];
+  joints: readonly RailTenon[];
   species: Species;
 }
 
@@ -63,10 +64,10 @@ export function legSectionScene({ at, joints, species }: SectionFacts): Scene {
       name: "Apron thickness",
     }),
     dimension(
-      [leg - long.length, across - long.offset - long.thickness],
+      [leg - long.reach, across - long.offset - long.thickness],
       [leg, across - long.offset - long.thickness],
       -20,
-      long.length,
+      long.reach,
       { path: ["joints", "legRail", "length"], name: "Tenon length" },
     ),
     dimension([0, across - long.offset], [0, across - long.offset - long.thickness], -20, long.thickness, {
@@ -76,7 +77,7 @@ export function legSectionScene({ at, joints, species }: SectionFacts): Scene {
   ];
   return {
     id: "leg-section",
-    title: `Leg section from above: tenons ${long.thickness} mm thick and ${long.length} mm long, ${long.walls.tip} mm of leg beyond them.`,
+    title: `Leg section from above: tenons ${long.thickness} mm thick and ${long.reach} mm long, ${long.left.tip} mm of leg beyond them.`,
     bounds: { x: 0, y: -stub, w: leg + stub, h: across + stub },
     margin: [40, 44, 10, 60],
     items,
@@ -84,8 +85,8 @@ export function legSectionScene({ at, joints, species }: SectionFacts): Scene {
 }
 
 /** The rail's end from the side: tenons, haunch, shoulders, against the leg. */
-export function tenonSideScene({ at, joints, species }: SectionFacts, which: "long-rail" | "end-rail"): Scene {
-  const joint = joints.find((each) => each.rail === which)!;
+export function tenonSideScene({ at, joints, species }: SectionFacts, which: string): Scene {
+  const joint = joints.find((each) => each.enters === which)!;
   const depth = at.rail.depth;
   const body = Math.max(60, depth * 0.8);
   const leg = legBefore(at, which);
@@ -97,16 +98,15 @@ export function tenonSideScene({ at, joints, species }: SectionFacts, which: "lo
   for (let i = 0; i < joint.tenons; i += 1) {
     items.push({
       kind: "rect",
-      x: -joint.length,
+      x: -joint.reach,
       y: y - joint.tenonWidth,
-      w: joint.length + (joint.kind === "loose-tenon" ? joint.length : 0),
+      w: joint.reach + (joint.made === "loose-tenon" ? joint.reach : 0),
       h: joint.tenonWidth,
-      ink: joint.kind === "loose-tenon" ? "hole" : "paper",
+      ink: joint.made === "loose-tenon" ? "hole" : "paper",
       id: "tenon",
-      round: joint.kind === "loose-tenon" ? joint.thickness / 2 : 0,
+      round: joint.made === "loose-tenon" ? joint.thickness / 2 : 0,
     });
-    if (i === 0)
-      items.push(dimension([-joint.length, y], [-joint.length, y - joint.tenonWidth], -18, joint.tenonWidth));
+    if (i === 0) items.push(dimension([-joint.reach, y], [-joint.reach, y - joint.tenonWidth], -18, joint.tenonWidth));
     y -= joint.tenonWidth + joint.gap;
   }
   if (joint.haunch)
@@ -123,11 +123,11 @@ export function tenonSideScene({ at, joints, species }: SectionFacts, which: "lo
       ],
     });
   items.push(dimension([body, depth], [body, 0], 18, depth, { path: ["form", "apron", "depth"], name: "Apron depth" }));
-  items.push(dimension([-joint.length, 0], [0, 0], -12, joint.length));
+  items.push(dimension([-joint.reach, 0], [0, 0], -12, joint.reach));
   items.push(dimension([body * 0.45, depth], [body * 0.45, depth - joint.shoulders.top], 0, joint.shoulders.top));
   return {
     id: `tenon-${which}`,
-    title: `Rail end: ${joint.tenons} tenon${joint.tenons > 1 ? "s" : ""} ${joint.tenonWidth.toFixed(1)} mm wide and ${joint.length} mm long.`,
+    title: `Rail end: ${joint.tenons} tenon${joint.tenons > 1 ? "s" : ""} ${joint.tenonWidth.toFixed(1)} mm wide and ${joint.reach} mm long.`,
     bounds: { x: -leg, y: -40, w: leg + body, h: depth + 40 },
     margin: [14, 54, 20, 20],
     items,
@@ -135,10 +135,10 @@ export function tenonSideScene({ at, joints, species }: SectionFacts, which: "lo
 }
 
 /** `leg` is how much of it lies before the tenon, `across` how much beside. */
-function tenon(joint: LegRailJoint, leg: number, across: number): Point[] {
+function tenon(joint: RailTenon, leg: number, across: number): Point[] {
   const outer = across - joint.offset;
   const inner = outer - joint.thickness;
-  const tip = leg - joint.length;
+  const tip = leg - joint.reach;
   return [
     [leg, outer],
     [tip, outer],
@@ -146,7 +146,7 @@ function tenon(joint: LegRailJoint, leg: number, across: number): Point[] {
     [leg, inner],
   ];
 }
-function mortise(joint: LegRailJoint, leg: number, across: number): Point[] {
+function mortise(joint: RailTenon, leg: number, across: number): Point[] {
   const outer = across - joint.offset;
   const inner = outer - joint.thickness;
   return [

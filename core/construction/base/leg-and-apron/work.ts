@@ -1,6 +1,6 @@
 import { FRAME_CLAMPS, Step, stepOf as step, TIME } from "../../../steps/step";
 import type { BaseWork, WorkFacts } from "../base";
-import { kindsOf, LegAndApronJoint, railsOf } from "./joints";
+import { lowOf, railsOf } from "./joints";
 import { BLOCK, LegAndApron } from "./place";
 
 /** The order of legs and rails: mortises while the legs are square, tenons to them, a dry fit, the short sides first. */
@@ -15,13 +15,13 @@ export function legAndApronWork({
   fullHours,
   clampHours,
   long,
-}: WorkFacts<LegAndApron, LegAndApronJoint>): BaseWork {
+}: WorkFacts<LegAndApron>): BaseWork {
   const out: Step[] = [];
   const joints = railsOf(all);
   const low = at.low?.all ?? [];
   const lowKinds = [...new Set(low.map(({ kind }) => kind))];
   const mortisesIn = (part: string) =>
-    kindsOf(all)
+    lowOf(all)
       .filter((each) => each.receives === part)
       .reduce((sum, { count, tenons = 1 }: { count: number; tenons?: number }) => sum + count * tenons, 0);
   const [lowInLegs, lowInEnds] = [mortisesIn("leg"), mortisesIn("end-stretcher")];

@@ -1,9 +1,5 @@
-import { joined } from "../../../assembly/meeting";
 import { KIND_RULES } from "../../../joinery/joint-rules";
-import { cardOf, KindOfJoint } from "../../../joinery/kinds";
-import { linksOf } from "../../../movement/meetings";
 import type { Base } from "../base";
-import { kindSections } from "../kind-sections";
 import { trestleDimensions } from "./dimensions";
 import { trestleJoints } from "./joints";
 import { trestleMeetings } from "./meetings";
@@ -15,19 +11,18 @@ import { trestleWork } from "./work";
 const MAKES = { solid: "solid", laminated: "from two leaves" };
 
 /** Two or three ends, each a foot, a post or two and a brace, tied by a stretcher. */
-export const trestle: Base<Trestle, KindOfJoint> = {
+export const trestle: Base<Trestle> = {
   kind: "trestle",
   name: "Trestle",
   place: placeTrestle,
   joints: trestleJoints,
-  parts: (facts) => joined(trestleSticks(facts), trestleMeetings(facts)),
-  links: (facts) => linksOf(trestleMeetings(facts), facts.choices),
-  cards: (joints) => joints.map(cardOf),
+  parts: trestleSticks,
+  meetings: trestleMeetings,
   formRules: TRESTLE_RULES,
   jointRules: KIND_RULES,
   work: trestleWork,
   dimensions: trestleDimensions,
-  sections: ({ joints, species }) => kindSections(joints, species),
+  setOuts: () => [],
   describe: ({ trestle: { post } }, { ends, post: { shoulder }, bays }) =>
     `Trestle on ${ends.length === 3 ? "three" : "two"} ends: ${post.count === 2 ? "two posts" : "a post"} each, ${Math.round(shoulder)} mm between foot and brace, ${Math.round(bays[0].to - bays[0].from)} mm of stretcher between the posts.`,
   sizes: ({ trestle: choice }, { foot, post, brace, stretcher, ties }) => [

@@ -5,12 +5,11 @@ import type { Vec } from "../../../assembly/vector";
 import type { TrestleChoices } from "../../../piece/base-choices";
 import { archedRail } from "../arch";
 import type { BaseFacts } from "../base";
-import type { KindOfJoint } from "../../../joinery/kinds";
 import { UPRIGHT_WIDTH } from "./joints";
 import { braceOutline, footOutline } from "./outlines";
 import { numbered, PAD, padLength, Trestle } from "./place";
 
-export type TrestleFacts = BaseFacts<Trestle, KindOfJoint>;
+export type TrestleFacts = BaseFacts<Trestle>;
 type Plain = Omit<AssemblyPart, "adds" | "cuts">;
 
 /** Grain along z with its face upright, its thickness toward −x; grain upright with its width along z. */

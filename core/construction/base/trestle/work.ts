@@ -7,7 +7,7 @@ import type { Trestle } from "./place";
 const STRETCHER_CLAMPS = 2;
 
 /** The order of a trestle: joints while everything is square, shapes after, each end by itself, the stretcher between them last. */
-export function trestleWork(facts: WorkFacts<Trestle, KindOfJoint>): BaseWork {
+export function trestleWork(facts: WorkFacts<Trestle>): BaseWork {
   const { form, at, joints, thick, milled, grooved, fullHours, clampHours } = facts;
   const { trestle } = form;
   const has = (id: string) => joints.some((each) => each.id === id);

@@ -1,10 +1,6 @@
-import { joined } from "../../../assembly/meeting";
 import { KIND_RULES } from "../../../joinery/joint-rules";
-import { cardOf, KindOfJoint } from "../../../joinery/kinds";
-import { linksOf } from "../../../movement/meetings";
 import { mm } from "../../../verdict/verdict";
 import type { Base } from "../base";
-import { kindSections } from "../kind-sections";
 import { xFrameDimensions } from "./dimensions";
 import { xFrameJoints } from "./joints";
 import { xFrameMeetings, xFrameSticks } from "./parts";
@@ -20,25 +16,23 @@ const TIES = {
 };
 
 /** Two or three X of one section, lapped where they cross, a bearer on each pair of heads. */
-export const xFrame: Base<XFrame, KindOfJoint> = {
+export const xFrame: Base<XFrame> = {
   kind: "x-frame",
   name: "X frames",
   place: placeXFrame,
   joints: xFrameJoints,
-  parts: (facts) => joined(xFrameSticks(facts), xFrameMeetings(facts)),
-  links: (facts) => linksOf(xFrameMeetings(facts), facts.choices),
-  cards: (joints) => joints.map(cardOf),
+  parts: xFrameSticks,
+  meetings: xFrameMeetings,
   formRules: X_FRAME_RULES,
   jointRules: KIND_RULES,
   work: xFrameWork,
   dimensions: xFrameDimensions,
-  sections: ({ at, joints, species }) => [
+  setOuts: ({ at, species }) => [
     {
       joint: "x-leg+x-leg",
       scene: setOutScene(at, species),
       caption: `Set out full size: both legs lean ${at.lean.degrees.toFixed(1)}° from the floor.`,
     },
-    ...kindSections(joints, species),
   ],
   describe: ({ xFrame: { stretcher } }, { frames, lean }) =>
     `${frames.length === 3 ? "Three" : "Two"} X frames leaning ${lean.degrees.toFixed(1)}°, ${TIES[stretcher.kind]}.`,

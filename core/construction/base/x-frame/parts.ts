@@ -7,7 +7,7 @@ import type { KindOfJoint } from "../../../joinery/kinds";
 import type { BaseFacts } from "../base";
 import type { XFrame } from "./place";
 
-export type XFrameFacts = BaseFacts<XFrame, KindOfJoint>;
+export type XFrameFacts = BaseFacts<XFrame>;
 type Plain = Omit<AssemblyPart, "adds" | "cuts">;
 
 const SIDES = [1, -1] as const;

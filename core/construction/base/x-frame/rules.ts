@@ -6,7 +6,7 @@ import { bearsAcross, fromOneBoard, racksAlong } from "../tied";
 import { tipping } from "../tipping";
 import type { XFrame } from "./place";
 
-type Facts = BaseRuleFacts<XFrame, KindOfJoint>;
+type Facts = BaseRuleFacts<XFrame>;
 
 /** Sizes of X frames. @source common practice */
 const X = {

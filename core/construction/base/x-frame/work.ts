@@ -5,7 +5,7 @@ import type { BaseWork, WorkFacts } from "../base";
 import type { XFrame } from "./place";
 
 /** The order of X frames: drawn full size, lapped, glued flat on the drawing, ends cut in one, bearers on, the stretcher last. */
-export function xFrameWork(facts: WorkFacts<XFrame, KindOfJoint>): BaseWork {
+export function xFrameWork(facts: WorkFacts<XFrame>): BaseWork {
   const { form, at, thick, milled, grooved, fullHours, clampHours } = facts;
   const { stretcher: choice, ends } = form.xFrame;
   const { lean, frames, strip, bays } = at;

@@ -1,0 +1,76 @@
+/** The faces of a body that lie in one plane, as closed outlines: what a saw shows when it has gone through. */
+import type { Solid } from "./solid";
+import { add, cross, dot, long, minus, times, unit, Vec } from "./vector";
+
+/** Places nearer than this are one, mm. Ours: ten times what the carving tells apart. */
+const NEAR = 1e-4;
+
+/**
+ * Outlines of all facets of a body that lie in a plane and look its way: anticlockwise round wood as seen from before the plane,
+ * clockwise round what is missing in it.
+ *
+ * @param n  of length 1
+ * @param w  how far the plane lies along n, mm
+ */
+export function loopsIn(solid: Solid, n: Vec, w: number): Vec[][] {
+  const flat = solid.filter((facet) => dot(facet.n, n) > 1 - 1e-6 && Math.abs(facet.w - w) < 1e-3);
+  return chained(bordersOf(flat.map(({ corners }) => corners)));
+}
+
+type Edge = readonly [from: Vec, to: Vec];
+
+/** Edges of polygons that no other of them shares: facets may be split anywhere, so every edge is first split where a corner lies on it. */
+function bordersOf(polygons: readonly (readonly Vec[])[]): Edge[] {
+  const corners = polygons.flat();
+  const key = (p: Vec) => p.map((each) => Math.round(each / NEAR)).join();
+  const edges = polygons.flatMap((polygon) =>
+    polygon.flatMap((from, i) => splitAt([from, polygon[(i + 1) % polygon.length]], corners)),
+  );
+  const left = new Map<string, Edge[]>();
+  for (const edge of edges) {
+    const [a, b] = [key(edge[0]), key(edge[1])];
+    if (a === b) continue;
+    const back = left.get(`${b}>${a}`);
+    if (back?.pop()) continue;
+    left.set(`${a}>${b}`, [...(left.get(`${a}>${b}`) ?? []), edge]);
+  }
+  return [...left.values()].flat();
+}
+
+function splitAt([from, to]: Edge, corners: readonly Vec[]): Edge[] {
+  const whole = minus(to, from);
+  const size = long(whole);
+  if (size < NEAR) return [];
+  const way = unit(whole);
+  const at = corners
+    .map((corner) => ({ corner, s: dot(minus(corner, from), way) }))
+    .filter(({ corner, s }) => s > NEAR && s < size - NEAR && long(minus(corner, add(from, times(way, s)))) < NEAR)
+    .sort((a, b) => a.s - b.s)
+    .map(({ corner }) => corner);
+  const all = [from, ...at, to];
+  return all.slice(1).map((next, i): Edge => [all[i], next]);
+}
+
+/** Edges end to end; corners on a straight way are left out. */
+function chained(edges: readonly Edge[]): Vec[][] {
+  const key = (p: Vec) => p.map((each) => Math.round(each / NEAR / 4)).join();
+  const from = new Map<string, Edge[]>();
+  for (const edge of edges) from.set(key(edge[0]), [...(from.get(key(edge[0])) ?? []), edge]);
+  const loops: Vec[][] = [];
+  for (const first of edges) {
+    const start = from.get(key(first[0]));
+    if (!start?.includes(first)) continue;
+    const loop: Vec[] = [];
+    for (let edge: Edge | undefined = first; edge; edge = from.get(key(edge[1]))?.[0]) {
+      const here: Edge[] = from.get(key(edge[0]))!;
+      here.splice(here.indexOf(edge), 1);
+      loop.push(edge[0]);
+    }
+    const corners = loop.filter((p, i) => {
+      const [before, after] = [loop[(i + loop.length - 1) % loop.length], loop[(i + 1) % loop.length]];
+      return long(cross(unit(minus(p, before)), unit(minus(after, p)))) > 1e-6;
+    });
+    if (corners.length > 2) loops.push(corners);
+  }
+  return loops;
+}

@@ -1,0 +1,57 @@
+/** The small parts that joints bring with them: loose tenons, pins, wedges, screws. They are counted and drawn, and come from no board of their own. */
+import { bodiesOf } from "../joinery/kinds";
+import type { Brought } from "../joinery/joint";
+import { Meeting, settled } from "./meeting";
+import type { AssemblyPart } from "./part";
+import { within } from "./place";
+import { add, times } from "./vector";
+
+/** One of them where it stands. */
+export interface SmallPart extends Pick<AssemblyPart, "id" | "name" | "shape" | "place" | "opens"> {
+  /** the joint it belongs to */
+  by: string;
+  of: Brought["of"];
+  plural: string;
+}
+
+/** Everything the joints of these meetings bring; pulled apart, it stays halfway between what it holds. */
+export function smallParts(meetings: readonly Meeting[], parts: readonly AssemblyPart[]): SmallPart[] {
+  const byId = new Map(parts.map((part) => [part.id, part]));
+  return meetings.flatMap(({ joint, face, enters, receives, outward }, n) =>
+    (bodiesOf(joint, outward).brings ?? []).map(({ name, plural = `${name}s`, of, shape, place }, i): SmallPart => {
+      const [one, other] = [enters, receives].map((id) => byId.get(id)?.opens ?? ([0, 0, 0] as const));
+      return {
+        id: `${joint.id}-${n + 1}-${i + 1}`,
+        ...{ name, plural, of, shape },
+        place: settled(within(face, place)),
+        opens: times(add(one, other), 0.5),
+        by: joint.id,
+      };
+    }),
+  );
+}
+
+/** Small parts that are alike. Sizes in mm, to a tenth: its length, its width or diameter, and its thickness where it isn't round. */
+export interface SmallRow {
+  name: string;
+  of: Brought["of"];
+  count: number;
+  length: number;
+  width: number;
+  thickness: number | null;
+}
+
+/** Small parts as they are made or bought: alike ones counted together, in the order in which joints bring them. */
+export function smallList(parts: readonly SmallPart[]): SmallRow[] {
+  const rows = new Map<string, SmallRow & { plural: string }>();
+  for (const { name, plural, of, shape } of parts) {
+    const [length, width, thick] = [shape.length, shape.width, shape.thickness].map(
+      (each) => Math.round(each * 10) / 10,
+    );
+    const thickness = shape.end ? null : thick;
+    const key = [name, length, width, thickness].join();
+    const row = rows.get(key) ?? { name, plural, of, count: 0, length, width, thickness };
+    rows.set(key, { ...row, count: row.count + 1 });
+  }
+  return [...rows.values()].map(({ plural, ...row }) => ({ ...row, name: row.count > 1 ? plural : row.name }));
+}
