@@ -8,7 +8,7 @@ import type { AssemblyPart, Worked } from "../assembly/part";
 import { HOME, Place, seenFrom, turned, within } from "../assembly/place";
 import { loopsIn } from "../assembly/section";
 import { solidOf } from "../assembly/shape";
-import type { SmallPart } from "../assembly/small";
+import { SmallPart, STEEL } from "../assembly/small";
 import { boundsOf, Solid, stood } from "../assembly/solid";
 import { cross, dot, Vec } from "../assembly/vector";
 import { bodiesOf, kindName, KindOfJoint } from "../joinery/kinds";
@@ -48,9 +48,6 @@ export const jointSections = (joints: readonly KindOfJoint[], facts: JointFacts)
 
 /** Arcs are drawn so fine, mm. */
 const FINE = 0.1;
-/** The colours of steel, where it is drawn beside wood. */
-const STEEL: [string, string] = ["#9aa6ab", "#7b878c"];
-
 type Range = readonly [from: number, to: number];
 /** How far a drawing reaches in the frame of the face, and where it is sawn. */
 interface Window {
@@ -97,7 +94,7 @@ export function jointScene(joint: KindOfJoint, meeting: Meeting, facts: JointFac
     ...sawn(near, { ...window, y: [window.edge, window.y[1]] }, edge, { n: [0, -1, 0], w: -window.edge }),
     ...sizesOf(joint, window, "z"),
   ];
-  const across = window.x[1] - window.x[0] + 70;
+  const across = window.x[1] - window.x[0] + 96;
   const low = Math.min(window.y[0], window.z[0]);
   return {
     id: `joint-${joint.id}`,
@@ -108,7 +105,7 @@ export function jointScene(joint: KindOfJoint, meeting: Meeting, facts: JointFac
       w: across + window.x[1] - window.x[0],
       h: Math.max(window.y[1], window.z[1]) - low,
     },
-    margin: [30, 26, 38, 40],
+    margin: [30, 26, 38, 74],
     items: [...one, ...other.map((item) => shifted(item, across))],
   };
 }
@@ -232,13 +229,14 @@ function sizesOf(joint: KindOfJoint, window: Window, up: "y" | "z"): Item[] {
   return [
     dimension([0, high], [reach, high], 12, reach),
     dimension([0, low], [behind, low], -14, behind),
-    dimension([window.x[0], from], [window.x[0], from + size], -14, size),
-    ...(from > 1 && from + size < whole - 1 ? [dimension([window.x[0], 0], [window.x[0], from], -14, from)] : []),
+    dimension([window.x[0], from], [window.x[0], from + size], 14, size),
+    // set off further: a thin tenon's number and its shoulder's would lie on one another
+    ...(from > 1 && from + size < whole - 1 ? [dimension([window.x[0], 0], [window.x[0], from], 46, from)] : []),
   ];
 }
 
 const lapSizes = (lap: number, thickness: number, { x }: Window): Item[] => [
   dimension([-lap / 2, thickness], [lap / 2, thickness], 12, lap),
-  dimension([x[0], 0], [x[0], thickness / 2], -14, thickness / 2),
+  dimension([x[0], 0], [x[0], thickness / 2], 14, thickness / 2),
   dimension([x[1], thickness], [x[1], 0], 14, thickness),
 ];

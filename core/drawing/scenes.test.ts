@@ -8,8 +8,9 @@ import { elevationsScene, frontScene, planScene, sideScene, thumbScene } from ".
 import { fasteningScene } from "./fastening";
 import { holdingScene } from "./holding";
 import { insetScene } from "./inset";
+import { jointDrawings } from "./joints";
 import { glueScene } from "./glue-up";
-import { legSectionScene, tenonSideScene } from "../construction/base/leg-and-apron/sections";
+import { legSectionScene } from "../construction/base/leg-and-apron/sections";
 import { buttonScene } from "./button";
 import { roomScene } from "./room";
 import { panelProfile } from "../movement/profile";
@@ -35,7 +36,7 @@ const scenes: Scene[] = [
   endGrainScene(plan, true),
   closeUp(plan, piece, 7)!,
   legSectionScene(sectionOf(plan)),
-  tenonSideScene(sectionOf(plan), "long-rail"),
+  ...jointDrawings({ ...plan, form: piece.form }).map(({ scene }) => scene),
   buttonScene(plan, piece.joints.buttons),
   panelScene(plan, piece, USUAL_SHOP),
   glueScene(plan, plan.glueUp[0]),

@@ -15,7 +15,7 @@ import { SceneView } from "../drawing/SceneView";
 import { shortDay } from "../frame/sentences";
 import { useUnit } from "../frame/unit";
 import { usePiece } from "../piece/PieceProvider";
-import { CutDiagrams, CutTable, ShoppingTable } from "../stages/CutList";
+import { CutDiagrams, CutTable, ShoppingTable, SmallTable } from "../stages/CutList";
 import { SettingCards } from "../stages/SettingCards";
 
 /** Width of a drawing on A4 with its margins, CSS pixels. */
@@ -105,6 +105,7 @@ export function ShopSheets() {
       </Sheet>
       <Sheet number={3} name="Cut list and diagrams">
         <CutTable plan={plan} />
+        <SmallTable plan={plan} />
         {plan.cutting.shopping.length > 0 && <ShoppingTable plan={plan} />}
         <div className="mt-3">
           <CutDiagrams plan={plan} width={PAPER / 2 - 12} />

@@ -3,12 +3,18 @@ import { useThree } from "@react-three/fiber";
 import { useEffect, useMemo } from "react";
 import { Matrix4, RawShaderMaterial, Texture, Vector3 } from "three";
 import { AssemblyPart, bodyOf, standingBody } from "../../core/assembly/part";
+import type { Place } from "../../core/assembly/place";
+import { solidOf } from "../../core/assembly/shape";
+import { SmallPart, STEEL } from "../../core/assembly/small";
+import type { Solid } from "../../core/assembly/solid";
 import { cross } from "../../core/assembly/vector";
 import { edgesOf, geometryOf, grainOf } from "./geometry";
 import { edgesIn, facesOf } from "./paint";
 
 interface Given {
   parts: readonly AssemblyPart[];
+  /** what joints bring with them: seen once the piece is opened */
+  small: readonly SmallPart[];
   /** colours by kind of part */
   wood: (kind: string) => readonly [string, string];
   /** 0 together, 1 pulled apart */
@@ -21,25 +27,47 @@ interface Given {
 /** A pencil's colour, red, green, blue of 255. */
 const PENCIL = [74, 58, 26] as const;
 
+/** A body that is drawn, by its colours. */
+interface Body extends Pick<AssemblyPart, "id" | "opens" | "place"> {
+  colours: readonly [string, string];
+  solid: Solid;
+  picked: boolean;
+}
+
 /** The parts where they stand, drawn out along the ways their joints open. */
-export function Parts({ parts, wood, apart, alone, onPick }: Given) {
+export function Parts({ parts, small, wood, apart, alone, onPick }: Given) {
   const invalidate = useThree((state) => state.invalidate);
-  // one paint a wood
-  const woods = parts.map((part) => wood(part.kind).join(" ")).join("|");
-  const paints = useMemo(() => {
-    const kinds = [...new Set(woods.split("|"))];
-    return new Map(kinds.map((each) => [each, facesOf(grainOf(each.split(" ") as [string, string]))]));
-  }, [woods]);
-  const pencil = useMemo(() => edgesIn(PENCIL), []);
   const open = apart > 0 || alone !== null;
+  const drawn = useMemo(() => {
+    const whole = parts.map((part): Body => {
+      // closed, no joint is seen: bodies are cut when one is to be looked into
+      const solid = open ? bodyOf(part) : standingBody(part);
+      return { ...part, colours: wood(part.kind), solid, picked: true };
+    });
+    const between = open
+      ? small.map((part): Body => {
+          const colours = part.of === "steel" ? STEEL : wood("");
+          return { ...part, colours, solid: solidOf(part.shape), picked: false };
+        })
+      : [];
+    return [...whole, ...between];
+    // the colours' own names decide, not the function that finds them
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [parts, small, open, parts.map((part) => wood(part.kind).join()).join()]);
+  const woods = [...new Set(drawn.map(({ colours }) => colours.join(" ")))].join("|");
+  // one paint a wood
+  const paints = useMemo(
+    () => new Map(woods.split("|").map((each) => [each, facesOf(grainOf(each.split(" ") as [string, string]))])),
+    [woods],
+  );
+  const pencil = useMemo(() => edgesIn(PENCIL), []);
   const bodies = useMemo(
     () =>
-      parts.map((part) => {
-        // closed, no joint is seen: bodies are cut when one is to be looked into
-        const geometry = geometryOf(open ? bodyOf(part) : standingBody(part), part.place);
-        return { part, geometry, edges: edgesOf(geometry), stands: standsAt(part) };
+      drawn.map((body) => {
+        const geometry = geometryOf(body.solid, body.place);
+        return { body, geometry, edges: edgesOf(geometry), stands: standsAt(body.place) };
       }),
-    [parts, open],
+    [drawn],
   );
   useEffect(() => () => [...paints.values(), pencil].forEach(thrownAway), [paints, pencil]);
   useEffect(
@@ -48,20 +76,17 @@ export function Parts({ parts, wood, apart, alone, onPick }: Given) {
   );
   useEffect(() => invalidate(), [apart, alone, bodies, paints, invalidate]);
   return bodies
-    .filter(({ part }) => alone === null || part.id === alone)
-    .map(({ part, geometry, edges, stands }) => (
-      <group
-        key={part.id}
-        position={part.opens.map((each) => each * (alone === null ? apart : 0)) as [number, number, number]}
-      >
+    .filter(({ body }) => alone === null || body.id === alone)
+    .map(({ body: { id, opens, colours, picked }, geometry, edges, stands }) => (
+      <group key={id} position={opens.map((each) => each * (alone === null ? apart : 0)) as [number, number, number]}>
         <mesh
           geometry={geometry}
           matrix={stands}
           matrixAutoUpdate={false}
-          material={paints.get(wood(part.kind).join(" "))}
+          material={paints.get(colours.join(" "))}
           onClick={(event) => {
             event.stopPropagation();
-            onPick(part.id);
+            if (picked) onPick(id);
           }}
         />
         <lineSegments geometry={edges} material={pencil} matrix={stands} matrixAutoUpdate={false} />
@@ -75,7 +100,7 @@ function thrownAway(paint: RawShaderMaterial): void {
   paint.dispose();
 }
 
-function standsAt({ place: { at, x, y } }: AssemblyPart): Matrix4 {
+function standsAt({ at, x, y }: Place): Matrix4 {
   const basis = [x, y, cross(x, y)].map(([a, b, c]) => new Vector3(a, b, c));
   return new Matrix4().makeBasis(basis[0], basis[1], basis[2]).setPosition(...at);
 }

@@ -99,6 +99,7 @@ export function SpaceView() {
           <Picture middle={middle} reach={reach}>
             <Parts
               parts={parts}
+              small={plan.small}
               wood={(kind) => woodOf(woods, kind, species).colour}
               apart={apart}
               alone={shown}

@@ -2,6 +2,7 @@
 import { laidFor } from "../../core/panels/planned";
 import type { BoardCut } from "../../core/layout/sawing";
 import type { ReactNode } from "react";
+import { smallList } from "../../core/assembly/small";
 import { cuttingScene } from "../../core/drawing/cutting";
 
 import type { Plan } from "../../core/plan";
@@ -67,6 +68,44 @@ export function CutTable({ plan }: { plan: Plan }) {
         })}
       </tbody>
     </table>
+  );
+}
+
+/** What joints bring with them, counted: it comes from offcuts, or is bought. */
+export function SmallTable({ plan }: { plan: Plan }) {
+  const { length, withUnit } = useUnit();
+  const rows = smallList(plan.small);
+  if (rows.length === 0) return null;
+  return (
+    <section aria-label="Small parts" className="mt-3">
+      <h2>Small parts of the joints</h2>
+      <table className="plain">
+        <thead>
+          <tr>
+            <th>Part</th>
+            <th className="number">Count</th>
+            <th className="number">Size</th>
+            <th>From</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr key={`${row.name} ${row.length} ${row.width} ${row.thickness}`} data-small={row.name}>
+              <td>{row.name}</td>
+              <td className="number">{row.count}</td>
+              <td className="number whitespace-nowrap">
+                {fractions(
+                  row.thickness === null
+                    ? `${withUnit(row.width)} round, ${length(row.length)} long`
+                    : `${length(row.length)} × ${length(row.width)} × ${withUnit(row.thickness)}`,
+                )}
+              </td>
+              <td>{row.of === "steel" ? "bought" : "offcuts, straight in the grain"}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
   );
 }
 

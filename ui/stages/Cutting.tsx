@@ -5,7 +5,7 @@ import { FieldRow } from "../fields/fields";
 import { useUnit } from "../frame/unit";
 import { usePiece } from "../piece/PieceProvider";
 import { Buying } from "./Buying";
-import { CutDiagrams, CutTable } from "./CutList";
+import { CutDiagrams, CutTable, SmallTable } from "./CutList";
 import { CuttingChoices } from "./CuttingChoices";
 import { LegWays } from "./LegWays";
 import { Settings } from "./MachineSettings";
@@ -122,6 +122,7 @@ export function CuttingStage() {
       </FieldRow>
       <Matches />
       <CutTable plan={plan} />
+      <SmallTable plan={plan} />
       <Buying />
       <MillingTable />
       {piece.form.kind === "leg-and-apron" && <LegWays />}

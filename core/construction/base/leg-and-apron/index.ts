@@ -8,7 +8,7 @@ import { legAndApronMeetings } from "./meetings";
 import { legAndApronParts } from "./parts";
 import { LegAndApron, placeLegAndApron } from "./place";
 import { LEG_AND_APRON_RULES } from "./rules";
-import { legSectionScene, tenonSideScene } from "./sections";
+import { legSectionScene } from "./sections";
 import { legAndApronWork } from "./work";
 
 /** Four legs and four rails, with cross-rails and corner blocks where they are wanted. */
@@ -26,25 +26,15 @@ export const legAndApron: Base<LegAndApron> = {
   ],
   work: legAndApronWork,
   dimensions: legAndApronDimensions,
-  setOuts: ({ at, joints, species }) => {
-    const rails = railsOf(joints);
-    return rails.flatMap(({ id, enters }) =>
-      enters === "cross-rail"
-        ? []
-        : [
-            {
-              joint: id,
-              scene: legSectionScene({ at, joints: rails, species }),
-              caption: "A leg cut across, seen from above: the outer corner is at the upper left.",
-            },
-            {
-              joint: id,
-              scene: tenonSideScene({ at, joints: rails, species }, enters),
-              caption: `The ${enters === "long-rail" ? "long rail" : "end rail"}’s end from the side.`,
-            },
-          ],
-    );
-  },
+  // both tenons that meet in a leg are on one drawing, which stands with each of the two joints
+  setOuts: ({ at, joints, species }) =>
+    railsOf(joints)
+      .filter(({ receives }) => receives === "leg")
+      .map(({ id }, _, legs) => ({
+        joint: id,
+        scene: legSectionScene({ at, joints: legs, species }),
+        caption: "A leg cut across, seen from above: the outer corner is at the upper left.",
+      })),
   describe: (_, { longRail, endRail }) =>
     `Leg and apron: long rails ${Math.round(longRail.shoulder)} mm and end rails ${Math.round(endRail.shoulder)} mm between the legs.`,
   sizes: (form, { leg, rail, low, through }) => [

@@ -1,7 +1,6 @@
 import { dimension, Item, line, Point, Scene } from "../../../drawing/scene";
 import type { Species } from "../../../wood/species";
 import type { RailTenon } from "../../../joinery/rail-tenon";
-import { legBefore } from "./joints";
 import type { LegAndApron } from "./place";
 
 /** What a section is drawn from. */
@@ -80,56 +79,6 @@ export function legSectionScene({ at, joints, species }: SectionFacts): Scene {
     title: `Leg section from above: tenons ${long.thickness} mm thick and ${long.reach} mm long, ${long.left.tip} mm of leg beyond them.`,
     bounds: { x: 0, y: -stub, w: leg + stub, h: across + stub },
     margin: [40, 44, 10, 60],
-    items,
-  };
-}
-
-/** The rail's end from the side: tenons, haunch, shoulders, against the leg. */
-export function tenonSideScene({ at, joints, species }: SectionFacts, which: string): Scene {
-  const joint = joints.find((each) => each.enters === which)!;
-  const depth = at.rail.depth;
-  const body = Math.max(60, depth * 0.8);
-  const leg = legBefore(at, which);
-  const items: Item[] = [
-    { kind: "wood", x: 0, y: 0, w: body, h: depth, colour: species.colour, seed: 23, grain: "x", id: which },
-    { kind: "rect", x: -leg, y: -40, w: leg, h: depth + 40, ink: "hidden", id: "leg" },
-  ];
-  let y = depth - joint.shoulders.top;
-  for (let i = 0; i < joint.tenons; i += 1) {
-    items.push({
-      kind: "rect",
-      x: -joint.reach,
-      y: y - joint.tenonWidth,
-      w: joint.reach + (joint.made === "loose-tenon" ? joint.reach : 0),
-      h: joint.tenonWidth,
-      ink: joint.made === "loose-tenon" ? "hole" : "paper",
-      id: "tenon",
-      round: joint.made === "loose-tenon" ? joint.thickness / 2 : 0,
-    });
-    if (i === 0) items.push(dimension([-joint.reach, y], [-joint.reach, y - joint.tenonWidth], -18, joint.tenonWidth));
-    y -= joint.tenonWidth + joint.gap;
-  }
-  if (joint.haunch)
-    items.push({
-      kind: "path",
-      closed: true,
-      ink: "paper",
-      id: "tenon",
-      points: [
-        [0, depth],
-        [0, depth - joint.haunch.width],
-        [-joint.haunch.depth, depth - joint.haunch.width],
-        [-joint.haunch.depth, depth],
-      ],
-    });
-  items.push(dimension([body, depth], [body, 0], 18, depth, { path: ["form", "apron", "depth"], name: "Apron depth" }));
-  items.push(dimension([-joint.reach, 0], [0, 0], -12, joint.reach));
-  items.push(dimension([body * 0.45, depth], [body * 0.45, depth - joint.shoulders.top], 0, joint.shoulders.top));
-  return {
-    id: `tenon-${which}`,
-    title: `Rail end: ${joint.tenons} tenon${joint.tenons > 1 ? "s" : ""} ${joint.tenonWidth.toFixed(1)} mm wide and ${joint.reach} mm long.`,
-    bounds: { x: -leg, y: -40, w: leg + body, h: depth + 40 },
-    margin: [14, 54, 20, 20],
     items,
   };
 }

@@ -1,4 +1,3 @@
-import type { KindOfJoint } from "../../../joinery/kinds";
 import type { BaseRuleFacts } from "../base";
 import type { Trestle } from "./place";
 

@@ -1,5 +1,4 @@
 import { FRAME_CLAMPS, Step, stepOf as step, TIME } from "../../../steps/step";
-import type { KindOfJoint } from "../../../joinery/kinds";
 import type { BaseWork, WorkFacts } from "../base";
 import type { Trestle } from "./place";
 

@@ -1,6 +1,5 @@
 import { grade, Level, mm, Remedy, set, Verdict, verdict } from "../../../verdict/verdict";
 import type { BaseRuleFacts, Rule } from "../base";
-import type { KindOfJoint } from "../../../joinery/kinds";
 import { kneeRoomUnder } from "../knee-room";
 import { bearsAcross, fromOneBoard, racksAlong } from "../tied";
 import { tipping } from "../tipping";

@@ -1,5 +1,4 @@
 import { FRAME_CLAMPS, Step, stepOf as step, TIME } from "../../../steps/step";
-import type { KindOfJoint } from "../../../joinery/kinds";
 import { mm } from "../../../verdict/verdict";
 import type { BaseWork, WorkFacts } from "../base";
 import type { XFrame } from "./place";
