@@ -19,7 +19,7 @@ export interface Clash {
 const TOUCH = 0.05;
 const NOTHING = 30;
 
-interface Pieces {
+export interface Pieces {
   wood: Piece[];
   gone: Piece[];
   least: Vec;
@@ -28,7 +28,7 @@ interface Pieces {
 
 const known = new WeakMap<AssemblyPart, Pieces>();
 /** A part as the pieces it is made of and those that are cut from it; one that stays what it was is not looked at again. */
-function piecesOf(part: AssemblyPart): Pieces {
+export function piecesOf(part: AssemblyPart): Pieces {
   const before = known.get(part);
   if (before) return before;
   const worked = ({ shape, place }: Worked) => piece(shape, within(part.place, place));

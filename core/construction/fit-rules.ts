@@ -1,6 +1,7 @@
 /** Whether the parts of a piece leave one another room. */
 import type { Clash } from "../assembly/clashes";
 import type { AssemblyPart } from "../assembly/part";
+import type { Touch } from "../assembly/touching";
 import { edgesOf } from "../piece/kinds";
 import type { Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
@@ -9,12 +10,13 @@ import { straightEdged } from "./edges";
 
 interface FitFacts {
   clashes: readonly Clash[];
+  touches: readonly Touch[];
   parts: readonly AssemblyPart[];
   kinds: Piece["kinds"];
   shop: Pick<Shop, "edgeBits">;
 }
 
-export const FIT_RULES: ((facts: FitFacts) => Verdict | null)[] = [partsFit, edgesCut];
+export const FIT_RULES: ((facts: FitFacts) => Verdict | null)[] = [partsFit, joinedWhereTheyTouch, edgesCut];
 
 /** So many pairs are named; the others are counted. */
 const NAMED = 3;
@@ -43,6 +45,25 @@ function partsFit({ clashes, parts }: FitFacts): Verdict | null {
       ? `They share ${Math.max(1, Math.round(first.volume / 1000))} cm³ with their joints cut${others.length > 0 ? `; so do ${others.join(", ")}${more > 0 ? ` and ${more} more` : ""}` : ""}. Move or shorten one of them.`
       : "Every two parts were held against each other with their joints cut.",
     source: "derived: what two bodies share",
+    remedies: [],
+  });
+}
+
+/** Wherever parts stand face to face something holds them, or they are kept apart: the pair with most of it is named. */
+function joinedWhereTheyTouch({ touches, parts }: FitFacts): Verdict | null {
+  if (touches.length === 0) return null;
+  const byId = new Map(parts.map((part) => [part.id, part]));
+  const worst = touches.reduce((a, b) => (b.area > a.area ? b : a));
+  const [one, other] = worst.parts.map((id) => byId.get(id)!);
+  const said = ({ id, name, said: sentence }: AssemblyPart) => `${sentence ?? name.toLowerCase()} ${id}`;
+  return verdict({
+    id: "form.touching",
+    stage: "form",
+    subject: [one.kind, other.kind],
+    level: "tight",
+    text: `${capital(said(one))} and ${said(other)} stand face to face, and nothing joins them`,
+    why: `They touch over ${Math.max(1, Math.round(worst.area / 100))} cm²${touches.length > 1 ? `, and ${touches.length - 1} other pair${touches.length > 2 ? "s" : ""} with them` : ""}: finish sticks there, dust and water stay there, and one pushes the other when it swells. Keep them a few mm apart, or let one enter the other.`,
+    source: "derived: faces of bodies that lie in one plane",
     remedies: [],
   });
 }

@@ -5,10 +5,12 @@ import { Housing, housingBodies, housingCard, housingHeld } from "./housing";
 import type { Held, JointBodies, SettingCard } from "./joint";
 import { Lagged, laggedBodies, laggedCard, laggedHeld } from "./lag";
 import { RailTenon, railTenonBodies, railTenonCard, railTenonHeld } from "./rail-tenon";
+import { Screwed, screwedBodies, screwedCard, screwedHeld } from "./screwed";
 import { SlidingDovetail, slidingDovetailBodies, slidingDovetailCard, slidingDovetailHeld } from "./sliding-dovetail";
 import { ThroughTenon, throughTenonBodies, throughTenonCard, throughTenonHeld } from "./through-tenon";
 
-export type KindOfJoint = BlindTenon | ThroughTenon | SlidingDovetail | Lagged | Housing | HalfLap | RailTenon;
+export type KindOfJoint =
+  BlindTenon | ThroughTenon | SlidingDovetail | Lagged | Housing | HalfLap | RailTenon | Screwed;
 
 interface Kind<J> {
   name: string;
@@ -30,6 +32,7 @@ const KINDS: { [K in KindOfJoint["kind"]]: Kind<Extract<KindOfJoint, { kind: K }
     held: railTenonHeld,
     card: railTenonCard,
   },
+  screwed: { name: "Screws", bodies: screwedBodies, held: screwedHeld, card: screwedCard },
   "through-tenon": {
     name: "Through tenon",
     bodies: throughTenonBodies,

@@ -81,8 +81,8 @@ export const JUDGED = WORK.stage(
   .stage(
     "fitJudged",
     "form",
-    ({ clashes, assembled, piece, shop }) => [clashes, assembled, piece.kinds, shop],
-    (clashes, parts, kinds, shop) => judge("form", FIT_RULES, { clashes, parts, kinds, shop }),
+    ({ clashes, touches, assembled, piece, shop }) => [clashes, touches, assembled, piece.kinds, shop],
+    (clashes, touches, parts, kinds, shop) => judge("form", FIT_RULES, { clashes, touches, parts, kinds, shop }),
   )
   .stage(
     "outdoorsJudged",

@@ -1,6 +1,7 @@
 /** Second of the list: joints sized, parts worked, the cut list, and how moisture goes through each. */
 import { clashesOf } from "../assembly/clashes";
 import { smallParts } from "../assembly/small";
+import { touching } from "../assembly/touching";
 import { ROUGH, unplaced, weighed } from "../assembly/weight";
 import { assemble } from "../construction/assemble";
 import { baseOf } from "../construction/base";
@@ -115,6 +116,20 @@ export const PARTS = SHAPE.stage(
   )
   .stage("small", "joints", ({ meetings, jointed }) => [meetings, jointed], smallParts, [])
   .stage("clashes", "form", ({ assembled }) => [assembled], clashesOf, [])
+  .stage(
+    "links",
+    "movement",
+    ({ piece, geometry, meetings, held }) => [piece.form, piece.joints, geometry, meetings, held],
+    (form, choices, at, meetings, held) => [...linksOf(meetings, choices), ...topLinks({ form, at, ...held })],
+    [],
+  )
+  .stage(
+    "touches",
+    "form",
+    ({ assembled, meetings, links }) => [assembled, meetings, links],
+    (parts, meetings, links) => touching(parts, { meetings, links }),
+    [],
+  )
   .items(
     "unplaced",
     "form",
@@ -188,7 +203,7 @@ export const PARTS = SHAPE.stage(
   .stage(
     "stopped",
     "movement",
-    ({ piece, geometry, assembled, species, woods, top, meetings, fasteners, held, courses }) => [
+    ({ piece, geometry, assembled, species, woods, top, links, fasteners, held, courses }) => [
       piece.form,
       piece.joints,
       piece.choices,
@@ -197,17 +212,17 @@ export const PARTS = SHAPE.stage(
       species,
       woods,
       top,
-      meetings,
+      links,
       fasteners,
       held,
       courses,
     ],
-    (form, choices, kept, at, parts, species, woods, top, meetings, fasteners, held, courses) =>
+    (form, choices, kept, at, parts, species, woods, top, links, fasteners, held, courses) =>
       stoppedIn(
         {
           ...{ at, parts, species, woods, top, fasteners, stiffeners: held.stiffeners },
           piece: { form, joints: choices, choices: kept },
-          links: [...linksOf(meetings, choices), ...topLinks({ form, at, ...held })],
+          links,
         },
         courses,
       ),

@@ -14,6 +14,8 @@ describe("the card of settings says what the joint is", () => {
       "Leg to long rail, 4 times",
       "Leg to end rail, 4 times",
       "Cross-rail to long rail, 2 times",
+      "Corner block to long rail, 4 times",
+      "Corner block to end rail, 4 times",
     ]));
   it("gauges both sides of the mortise from the outer face", () => {
     expect(setting(long, "Mortise gauge")).toBe(`${joint.offset} mm and ${joint.offset + joint.thickness} mm`);

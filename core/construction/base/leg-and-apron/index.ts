@@ -16,7 +16,7 @@ export const legAndApron: Base<LegAndApron> = {
   kind: "leg-and-apron",
   name: "Legs and apron",
   place: placeLegAndApron,
-  joints: (at, _, choices, shop) => legAndApronJoints(at, choices, shop),
+  joints: legAndApronJoints,
   parts: legAndApronParts,
   meetings: legAndApronMeetings,
   formRules: LEG_AND_APRON_RULES,

@@ -1,15 +1,18 @@
+import type { BlindTenon } from "../../../joinery/blind-tenon";
 import type { KindOfJoint } from "../../../joinery/kinds";
 import { RailMarks, RailTenon, railTenon, stubTenon } from "../../../joinery/rail-tenon";
-import type { JointChoices } from "../../../piece/schema";
+import type { Form, JointChoices } from "../../../piece/schema";
 import type { Shop } from "../../../piece/shop";
 import { mm } from "../../../verdict/verdict";
+import { blockJoints } from "./corner-blocks";
 import { lowJoints } from "./low-joints";
 import { crossDepth, LegAndApron } from "./place";
 
 const isRail = (joint: KindOfJoint): joint is RailTenon => joint.kind === "rail-tenon";
 export const railsOf = (joints: readonly KindOfJoint[]): RailTenon[] => joints.filter(isRail);
 /** Those of low stretchers. */
-export const lowOf = (joints: readonly KindOfJoint[]): KindOfJoint[] => joints.filter((each) => !isRail(each));
+export const lowOf = (joints: readonly KindOfJoint[]): BlindTenon[] =>
+  joints.filter((each): each is BlindTenon => each.kind === "blind-tenon");
 
 type Rail = "long-rail" | "end-rail" | "cross-rail";
 /** The joint of one of the rails; null where there is none. */
@@ -20,13 +23,14 @@ export const legBefore = ({ leg }: Pick<LegAndApron, "leg">, rail: string) =>
   rail === "long-rail" ? leg.section : leg.across;
 
 /** The joints of legs, rails and cross-rails, and of low stretchers. */
-export function legAndApronJoints(at: LegAndApron, choices: JointChoices, shop: Shop): KindOfJoint[] {
+export function legAndApronJoints(at: LegAndApron, form: Form, choices: JointChoices, shop: Shop): KindOfJoint[] {
   const { legRail } = choices;
   return [
     legRailJoint(at, legRail, shop, "long-rail"),
     legRailJoint(at, legRail, shop, "end-rail"),
     ...(at.crossRails.length > 0 ? [crossRailJoint(at, shop)] : []),
     ...(at.low ? lowJoints(at.low, choices, shop) : []),
+    ...(form.cornerBlocks ? blockJoints(at) : []),
   ];
 }
 

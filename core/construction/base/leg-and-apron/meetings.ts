@@ -2,6 +2,7 @@
 import type { Meeting } from "../../../assembly/meeting";
 import type { Place } from "../../../assembly/place";
 import type { BaseFacts } from "../base";
+import { blockMeetings } from "./corner-blocks";
 import { railJoint } from "./joints";
 import { legAt } from "./leg";
 import { lowMeetings } from "./low-parts";
@@ -55,5 +56,5 @@ export function legAndApronMeetings({ at, joints }: BaseFacts<LegAndApron>): Mee
         : [],
     ),
   );
-  return [...rails, ...crossing, ...lowMeetings({ at, joints })];
+  return [...rails, ...crossing, ...lowMeetings({ at, joints }), ...blockMeetings(at, joints)];
 }

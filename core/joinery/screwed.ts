@@ -1,0 +1,94 @@
+/** Two faces drawn together by screws: through the part that enters, into the one that receives. */
+import { fine, mm } from "../verdict/verdict";
+import type { Meets } from "./blind-tenon";
+import { Brought, Held, Joint, JointBodies, round, SettingCard } from "./joint";
+
+/** A wood screw of 5 mm: its shank's hole, its pilot hole in hardwood. @source common practice: a pilot as wide as the thread's core */
+const SCREW = { diameter: 5, pilot: 3.5 };
+
+export interface Screwed extends Joint {
+  kind: "screwed";
+  screws: number;
+  screw: { diameter: number; pilot: number; long: number };
+  /** what a screw passes before the face, and where it stands across it, mm */
+  through: number;
+  at: number;
+  section: { width: number; thickness: number };
+  behind: number;
+}
+
+export interface ScrewedInputs {
+  meets: Meets;
+  /** of the face they share */
+  section: { width: number; thickness: number };
+  into: { depth: number };
+  screws: number;
+  /** length of a screw, mm */
+  long: number;
+  through: number;
+  /** across the face; its middle where it isn't said */
+  at?: number;
+}
+
+/** Places the screws: so many along the face, the outer ones a quarter of their distance from its ends. */
+export const screwed = ({ meets, section, into, screws, long, through, at }: ScrewedInputs): Screwed => ({
+  ...meets,
+  kind: "screwed",
+  screws,
+  screw: { ...SCREW, long },
+  ...{ through, at: at ?? section.thickness / 2, section },
+  behind: into.depth,
+  length: 0,
+  glueArea: 0,
+  tool: { kind: "drill", size: SCREW.diameter },
+  walls: [],
+});
+
+/** Where the screws stand along the face. */
+const along = ({ screws, section }: Screwed): number[] =>
+  Array.from({ length: screws }, (_, i) => (section.width * (i + 0.5)) / screws);
+
+export function screwedBodies(joint: Screwed): JointBodies {
+  const { through, at, screw, behind } = joint;
+  const bites = Math.min(behind, Math.max(1, screw.long - through));
+  const each = (diameter: number, from: number, to: number) =>
+    along(joint).map((y) => round("x", diameter, [from, y, at], to - from));
+  return {
+    adds: [],
+    cuts: each(screw.pilot, 0, bites),
+    own: each(screw.diameter, -through, 0),
+    brings: each(screw.pilot, -Math.min(through, screw.long), bites).map((body): Brought => ({
+      ...body,
+      ...{ name: "Screw", of: "steel" },
+    })),
+  };
+}
+
+export const screwedHeld = (joint: Screwed): Held[] =>
+  along(joint).map((y) => ({ kind: "screw", name: "its screw", from: y, to: y }));
+
+export function screwedCard(joint: Screwed): SettingCard {
+  const { screws, screw, through, section, at } = joint;
+  return {
+    joint: joint.id,
+    title: `${joint.name}, ${joint.count} times`,
+    lines: [
+      { what: "Screws", setting: `${screws} of ${mm(screw.diameter)} by ${mm(screw.long)}` },
+      {
+        what: "From the part’s edge",
+        setting: along(joint)
+          .map((y) => mm(Math.round(y)))
+          .join(", "),
+      },
+      ...(Math.abs(at - section.thickness / 2) < 0.5
+        ? []
+        : [{ what: "From the near corner of its end", setting: fine(at) }]),
+      { what: "Hole through the part", setting: `${mm(screw.diameter)}, ${fine(through)} long` },
+      {
+        what: "Pilot hole behind it",
+        setting: `${fine(screw.pilot)}, ${fine(Math.max(0, screw.long - through))} deep`,
+      },
+    ],
+    marked: "Drilled before anything is closed; the pilot hole is bored through the part held in its place.",
+  };
+}
