@@ -1,6 +1,6 @@
 "use client";
 import { useThree } from "@react-three/fiber";
-import { useEffect, useMemo } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { Matrix4, RawShaderMaterial, Texture, Vector3 } from "three";
 import { AssemblyPart, bodyOf, standingBody } from "../../core/assembly/part";
 import type { Place } from "../../core/assembly/place";
@@ -65,19 +65,25 @@ export function Parts({ parts, small, wood, apart, alone, onPick }: Given) {
     () =>
       drawn.map((body) => {
         const geometry = geometryOf(body.solid, body.place);
-        return { body, geometry, edges: edgesOf(geometry), stands: standsAt(body.place) };
+        return { body, geometry, stands: standsAt(body.place) };
       }),
     [drawn],
   );
+  // faces first: their edges follow a picture later
+  const [lined, setLined] = useState(false);
+  useEffect(() => {
+    const next = requestAnimationFrame(() => setLined(true));
+    return () => cancelAnimationFrame(next);
+  }, []);
+  const edges = useMemo(() => (lined ? bodies.map(({ geometry }) => edgesOf(geometry)) : []), [bodies, lined]);
   useEffect(() => () => [...paints.values(), pencil].forEach(thrownAway), [paints, pencil]);
-  useEffect(
-    () => () => bodies.forEach(({ geometry, edges }) => [geometry, edges].forEach((each) => each.dispose())),
-    [bodies],
-  );
-  useEffect(() => invalidate(), [apart, alone, bodies, paints, invalidate]);
+  useEffect(() => () => bodies.forEach(({ geometry }) => geometry.dispose()), [bodies]);
+  useEffect(() => () => edges.forEach((each) => each.dispose()), [edges]);
+  useEffect(() => invalidate(), [apart, alone, bodies, edges, paints, invalidate]);
   return bodies
+    .map((each, i) => ({ ...each, lines: edges[i] }))
     .filter(({ body }) => alone === null || body.id === alone)
-    .map(({ body: { id, opens, colours, picked }, geometry, edges, stands }) => (
+    .map(({ body: { id, opens, colours, picked }, geometry, lines, stands }) => (
       <group key={id} position={opens.map((each) => each * (alone === null ? apart : 0)) as [number, number, number]}>
         <mesh
           geometry={geometry}
@@ -89,7 +95,7 @@ export function Parts({ parts, small, wood, apart, alone, onPick }: Given) {
             if (picked) onPick(id);
           }}
         />
-        <lineSegments geometry={edges} material={pencil} matrix={stands} matrixAutoUpdate={false} />
+        {lines && <lineSegments geometry={lines} material={pencil} matrix={stands} matrixAutoUpdate={false} />}
       </group>
     ));
 }

@@ -32,8 +32,11 @@ export function SpaceView() {
     return { middle: centre, reach: AWAY * size };
   }, [seen]);
   const weight = useMemo(
-    () => seen.reduce((sum, part) => sum + (weighed(part).volume / 1e9) * woodOf(woods, part.kind, species).density, 0),
-    [seen, woods, species],
+    () =>
+      seen.length === parts.length
+        ? plan.weight
+        : seen.reduce((sum, part) => sum + (weighed(part).volume / 1e9) * woodOf(woods, part.kind, species).density, 0),
+    [seen, parts, plan.weight, woods, species],
   );
   const webgl = useMemo(hasWebgl, []);
   const still = useMemo(
