@@ -1,4 +1,5 @@
 import { less, together } from "./carve";
+import { polygonOf } from "./outline";
 import { Place, toPiece } from "./place";
 import { SAG, Shape, solidOf } from "./shape";
 import { Solid, stood } from "./solid";
@@ -59,16 +60,25 @@ export function extentOf({ shape, adds }: Pick<AssemblyPart, "shape" | "adds">):
   const least = [0, 0, 0];
   const most = [shape.length, shape.width, shape.thickness];
   for (const { shape: one, place } of adds)
-    for (const corner of [
-      [0, 0, 0],
-      [one.length, one.width, one.thickness],
-    ] as Vec[])
+    for (const corner of cornersOf(one))
       toPiece(place, corner).forEach((value, i) => {
         least[i] = Math.min(least[i], value);
         most[i] = Math.max(most[i], value);
       });
   return { length: most[0] - least[0], width: most[1] - least[1], thickness: most[2] - least[2] };
 }
+
+/** The corners that say how far a shape reaches: of its outline seen from its face where it has one, else two of its box. */
+const cornersOf = ({ length, width, thickness, face }: Shape): Vec[] =>
+  face
+    ? polygonOf(face.outer, SAG).flatMap(([a, b]): Vec[] => [
+        [a, b, 0],
+        [a, b, thickness],
+      ])
+    : [
+        [0, 0, 0],
+        [length, width, thickness],
+      ];
 
 /** The body of a part in its own frame, with its joints worked. @param sag  how far a chord may lie from its arc, mm */
 export function bodyOf({ shape, adds, cuts }: Pick<AssemblyPart, "shape" | "adds" | "cuts">, sag = SAG): Solid {

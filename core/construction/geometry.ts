@@ -13,7 +13,9 @@ export interface Bearer {
   /** begins the names of its fasteners, such as "long-front" */
   name: string;
   /** how it runs against the top's grain */
-  run: "along" | "across";
+  run: "along" | "across" | "aslant";
+  /** of one that runs aslant: its middle, and which way it points along the top and across it */
+  aslant?: { x: number; z: number; way: readonly [number, number] };
   /** its middle line: z of one that runs along, x of one that runs across */
   at: number;
   /** how long it is where fasteners can sit, and how thick and deep */
@@ -24,6 +26,21 @@ export interface Bearer {
   inside: 1 | -1;
   /** what enters it on that side: its middle along the bearer, and how wide a stretch it takes */
   entered?: { at: number; width: number }[];
+}
+
+/** A place on a bearer: so far along it from its middle, so far beside its middle line. x and z from the middle of the top, mm */
+export function onBearer({ run, at, aslant }: Bearer, along: number, aside = 0): { x: number; z: number } {
+  if (aslant) {
+    const { x, z, way } = aslant;
+    return { x: x + way[0] * along - way[1] * aside, z: z + way[1] * along + way[0] * aside };
+  }
+  return run === "along" ? { x: along, z: at + aside } : { x: at + aside, z: along };
+}
+
+/** How far along a bearer something sits, from its middle, mm. */
+export function alongBearer({ run, aslant }: Bearer, { x, z }: { x: number; z: number }): number {
+  if (aslant) return (x - aslant.x) * aslant.way[0] + (z - aslant.z) * aslant.way[1];
+  return run === "along" ? x : z;
 }
 
 /** Where something stands under the top, from above: its middle and its size along x and z. */
@@ -116,9 +133,9 @@ export function standsTo({ posts, bearers, top }: Pick<PieceGeometry, "posts" | 
   return ends.length === 0 ? 0 : Math.max(0, Math.min(...ends.map(({ x, half }) => top.length / 2 + x + half)));
 }
 
-/** How a sentence calls what bears the top along its grain or across it: "end rail"; null where nothing does. */
-export const bearersSaid = (at: Pick<Standing, "bearers">, run: Bearer["run"]): string | null =>
-  at.bearers.find((each) => each.run === run)?.said ?? null;
+/** How a sentence calls what bears the top along its grain, or across it or aslant: "end rail"; null where nothing does. */
+export const bearersSaid = (at: Pick<Standing, "bearers">, run: "along" | "across"): string | null =>
+  at.bearers.find((each) => (each.run === "along") === (run === "along"))?.said ?? null;
 
 /** Where legs stand under the panel that is composed, from its own edge, as the search for panels has it; far outside where none do. */
 export function legBand(at: PieceGeometry): { overhang: number; leg: number } {

@@ -1,5 +1,6 @@
 /** Every kind of joint that is sized by itself: what it does in wood, what it holds, its card. A new kind is its file and a line here. */
 import { BlindTenon, blindTenonBodies, blindTenonCard, blindTenonHeld } from "./blind-tenon";
+import { Bridle, bridleBodies, bridleCard, bridleHeld } from "./bridle";
 import { HalfLap, halfLapBodies, halfLapCard, halfLapHeld } from "./half-lap";
 import { Housing, housingBodies, housingCard, housingHeld } from "./housing";
 import type { Held, JointBodies, SettingCard } from "./joint";
@@ -10,7 +11,7 @@ import { SlidingDovetail, slidingDovetailBodies, slidingDovetailCard, slidingDov
 import { ThroughTenon, throughTenonBodies, throughTenonCard, throughTenonHeld } from "./through-tenon";
 
 export type KindOfJoint =
-  BlindTenon | ThroughTenon | SlidingDovetail | Lagged | Housing | HalfLap | RailTenon | Screwed;
+  BlindTenon | ThroughTenon | SlidingDovetail | Lagged | Housing | HalfLap | RailTenon | Screwed | Bridle;
 
 interface Kind<J> {
   name: string;
@@ -46,6 +47,7 @@ const KINDS: { [K in KindOfJoint["kind"]]: Kind<Extract<KindOfJoint, { kind: K }
     card: slidingDovetailCard,
   },
   housing: { name: "Housing", bodies: housingBodies, held: housingHeld, card: housingCard },
+  bridle: { name: "Bridle joint", bodies: bridleBodies, held: bridleHeld, card: bridleCard },
   "half-lap": { name: "Half-lap", bodies: halfLapBodies, held: halfLapHeld, card: halfLapCard },
   lagged: { name: "Lag screw into a loose tenon", bodies: laggedBodies, held: laggedHeld, card: laggedCard },
 };

@@ -1,4 +1,4 @@
-import type { PieceGeometry } from "../construction/geometry";
+import { Bearer, onBearer, PieceGeometry } from "../construction/geometry";
 import type { JointChoices } from "../piece/schema";
 
 /** Tongue that must stay in its groove in the dry month, mm. @source common practice */
@@ -13,7 +13,7 @@ export interface Fastener {
   id: string;
   /** the part it is screwed to or let into, and how that runs against the top's grain */
   bearer: string;
-  run: "along" | "across";
+  run: Bearer["run"];
   x: number;
   z: number;
   /** under the field that moves, or under what stays as long as it is: an end board, a frame */
@@ -39,13 +39,13 @@ export function placeFasteners(
   travels: (fromFront: number, under: Fastener["under"]) => { dry: number; wet: number },
 ): Fastener[] {
   const all = at.bearers.flatMap((bearer) => {
-    const aside = bearer.at + bearer.inside * (bearer.thickness / 2 + body.width / 2);
+    // up through what runs aslant, beside what does not
+    const aside = bearer.aslant ? 0 : bearer.inside * (bearer.thickness / 2 + body.width / 2);
     return spread(bearer.length, body.spacing).map((place, i): Omit<Fastener, "dry" | "wet" | "under"> => ({
       id: `${name}-${bearer.name}-${i + 1}`,
       bearer: bearer.part,
       run: bearer.run,
-      x: bearer.run === "along" ? place : aside,
-      z: bearer.run === "along" ? aside : place,
+      ...onBearer(bearer, place, aside),
     }));
   });
   return all.map((each) => {

@@ -1,5 +1,5 @@
 /** Where a top that may move is held all the same: screws on its fixed line, without which it would wander. */
-import type { Bearer, PieceGeometry } from "../construction/geometry";
+import { Bearer, onBearer, PieceGeometry } from "../construction/geometry";
 import type { Piece } from "../piece/schema";
 import { fixedLine } from "./year";
 
@@ -19,6 +19,8 @@ export function fixedScrews(
 ): FixedScrew[] {
   if (form.field === "slats" || joints.fastening === "loose" || joints.fastening === "screwed") return [];
   const line = at.top.width / 2 - fixedLine(choices.fixedLine, at.top.width);
+  const aslant = at.bearers.filter((each) => each.run === "aslant");
+  if (aslant.length === at.bearers.length && aslant.length > 0) return inOneArm(aslant, line);
   const across = at.bearers.filter((each) => each.run === "across");
   const along = at.bearers.filter((each) => each.run === "along");
   const inside = Math.max(...along.map((each) => Math.abs(each.at)), ...across.map((each) => each.length / 2), 0);
@@ -29,4 +31,20 @@ export function fixedScrews(
     }));
   const nearest = along.reduce((a, b) => (Math.abs(b.at - line) < Math.abs(a.at - line) ? b : a));
   return [{ id: `fixed-${nearest.name}`, bearer: nearest.part, run: nearest.run, x: 0, z: nearest.at }];
+}
+
+/** A screw stays so far from the end of what it goes through, mm. @source common practice: eight times its diameter */
+const FROM_END = 40;
+
+/** Arms that meet in a middle hold the top at one place only, the nearest to its fixed line: held at two it would work against itself. */
+function inOneArm(arms: readonly Bearer[], line: number): FixedScrew[] {
+  const places = arms.map((arm) => {
+    const reach = Math.max(0, arm.length / 2 - FROM_END);
+    const { z: middle, way } = arm.aslant!;
+    const wanted = Math.abs(way[1]) < 1e-6 ? -reach : (line - middle) / way[1];
+    const { x, z } = onBearer(arm, Math.max(-reach, Math.min(reach, wanted)));
+    return { arm, x, z, off: Math.abs(z - line) + 1e-3 * Math.abs(x) };
+  });
+  const { arm, x, z } = places.reduce((a, b) => (b.off < a.off - 1e-6 ? b : a));
+  return [{ id: `fixed-${arm.name}`, bearer: arm.part, run: arm.run, x, z }];
 }

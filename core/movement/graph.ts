@@ -78,8 +78,8 @@ function fastenerLinks({ piece, at, fasteners }: GraphFacts): Link[] {
   const { names, play: playOf } = wayOf(piece.joints);
   const line = at.top.width / 2 - fixedLine(piece.choices.fixedLine, at.top.width);
   const fixed = fixedScrews(piece, at).map(({ bearer, x, z, run }): Link => ({
-    id: run === "across" ? `fixed-${bearer}` : "fixed-long",
-    name: run === "across" ? "the fixed screw" : "the fixed screws",
+    id: run === "along" ? "fixed-long" : `fixed-${bearer}`,
+    name: run === "along" ? "the fixed screws" : "the fixed screw",
     a: bearer,
     b: partOver(piece.form, at, { x, z }),
     kind: "screw",

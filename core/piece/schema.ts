@@ -7,6 +7,7 @@ import { climateSchema } from "./climate";
 import { cuttingSchema, glueRunSchema, outlineFields } from "./cutting-choices";
 import { FINISHES, kindSchema } from "./kinds";
 import { fasteningFields, insetSchema, topConstructionFields } from "./movement-choices";
+import { splayedFields } from "./splayed-choices";
 import { between, choice, count, date, distance, list, moisture, name, size, text } from "./fields";
 
 export const PIECE_FORMAT = "taller-piece";
@@ -63,6 +64,7 @@ const formSchema = v.strictObject({
   cornerBlocks: v.boolean("Corner blocks are there or not."),
   ...trestleFields,
   ...xFields,
+  ...splayedFields,
   ...shelfFields,
   ...topConstructionFields,
 });

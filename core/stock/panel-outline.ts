@@ -1,4 +1,4 @@
-import type { Footprint, PieceGeometry } from "../construction/geometry";
+import { Footprint, onBearer, PieceGeometry } from "../construction/geometry";
 import { chordAt, shapedTop } from "../construction/top/outline";
 import { mm, set, Verdict, verdict } from "../verdict/verdict";
 import type { PanelFacts } from "./panel-facts";
@@ -69,5 +69,10 @@ const belowTop = ({ posts, bearers }: PieceGeometry): Footprint[] =>
   posts.length > 0
     ? posts
     : bearers
-        .filter(({ run }) => run === "across")
-        .map(({ at, length, thickness }) => ({ x: at, z: 0, length: thickness, width: length }));
+        .filter(({ run }) => run !== "along")
+        .map((each) => ({ ...each, middle: onBearer(each, 0) }))
+        .map(({ middle, length, thickness, aslant }) => ({
+          ...middle,
+          length: aslant ? Math.abs(length * aslant.way[0]) : thickness,
+          width: aslant ? Math.abs(length * aslant.way[1]) : length,
+        }));

@@ -10,6 +10,7 @@ import { BySmallDrawing } from "../form/BySmallDrawing";
 import { LegAndApronFields } from "../form/LegAndApronFields";
 import { PartList } from "../form/PartList";
 import { ShelfFields } from "../form/ShelfFields";
+import { SplayedFields } from "../form/SplayedFields";
 import { XFrameFields } from "../form/XFrameFields";
 import { TrestleFields } from "../form/TrestleFields";
 import { useUnit } from "../frame/unit";
@@ -25,7 +26,12 @@ const SpaceView = dynamic(() => import("../space/SpaceView").then((module) => mo
 });
 
 /** The fields of each base. */
-const FIELDS = { "leg-and-apron": LegAndApronFields, trestle: TrestleFields, "x-frame": XFrameFields };
+const FIELDS = {
+  "leg-and-apron": LegAndApronFields,
+  trestle: TrestleFields,
+  "x-frame": XFrameFields,
+  splayed: SplayedFields,
+};
 
 /** Plan and elevations to one scale; every blue number can be typed over, and a part opens from where it is drawn. */
 export function FormStage() {

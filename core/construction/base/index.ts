@@ -3,15 +3,17 @@ import type { BaseName } from "../../piece/base-choices";
 import type { Base } from "./base";
 import { legAndApron } from "./leg-and-apron";
 import type { LegAndApron } from "./leg-and-apron/place";
+import { splayed } from "./splayed";
+import type { Splayed } from "./splayed/place";
 import { trestle } from "./trestle";
 import type { Trestle } from "./trestle/place";
 import { xFrame } from "./x-frame";
 import type { XFrame } from "./x-frame/place";
 
 /** A base's own geometry. */
-export type BaseGeometry = LegAndApron | Trestle | XFrame;
+export type BaseGeometry = LegAndApron | Trestle | XFrame | Splayed;
 
-const ALL = { "leg-and-apron": legAndApron, trestle, "x-frame": xFrame } as const;
+const ALL = { "leg-and-apron": legAndApron, trestle, "x-frame": xFrame, splayed } as const;
 
 /** The base of a name. Its functions take the geometry it made itself. */
 export const baseOf = (kind: BaseName): Base<BaseGeometry> => ALL[kind] as Base<BaseGeometry>;

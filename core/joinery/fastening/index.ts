@@ -1,7 +1,7 @@
 /** Every way to fasten a top. A new one is a file beside these, a line here and a name in `FASTENINGS` of the record. */
 import { seenFrom } from "../../assembly/place";
 import type { AssemblyPart } from "../../assembly/part";
-import type { PieceGeometry } from "../../construction/geometry";
+import { alongBearer, PieceGeometry } from "../../construction/geometry";
 import type { Fastener } from "../../movement/buttons";
 import type { FixedScrew } from "../../movement/fixed";
 import type { JointChoices } from "../../piece/schema";
@@ -41,14 +41,12 @@ export function fastened(
   return parts.map((part) => {
     const bearer = bearers.find((each) => each.part === part.id);
     if (!bearer) return part;
-    const along = fasteners
-      .filter((each) => each.bearer === part.id)
-      .map(({ x, z }) => (bearer.run === "along" ? x : z));
+    const along = fasteners.filter((each) => each.bearer === part.id).map((each) => alongBearer(bearer, each));
     const place = { bearer, under, along };
     const held = fixed
       .filter((each) => each.bearer === part.id)
-      .flatMap(({ x, z }) => {
-        const along = bearer.run === "along" ? x : z;
+      .flatMap((screw) => {
+        const along = alongBearer(bearer, screw);
         // no screw is as long as a rail is deep
         const head = Math.min(bearer.depth, COUNTERBORED);
         const through = holeIn(place, { along, diameter: FIXED.diameter, from: head, to: 0 });

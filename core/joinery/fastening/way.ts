@@ -2,7 +2,7 @@
 import { Outline, circle } from "../../assembly/outline";
 import type { Place } from "../../assembly/place";
 import type { Shape } from "../../assembly/shape";
-import type { Bearer } from "../../construction/geometry";
+import { Bearer, onBearer } from "../../construction/geometry";
 import type { JointChoices } from "../../piece/schema";
 
 /** Room of a fastener against travel, mm; Infinity where nothing stops it that way. `setOff` is outward, from the middle of its slot. */
@@ -63,6 +63,12 @@ export function grooveIn(
   const low = under - groove.drop - groove.high;
   const [near, far] = [face, face - inside * groove.deep].sort((a, b) => a - b);
   const shape = { length: groove.to - groove.from, width: groove.high, thickness: groove.deep };
+  if (bearer.aslant) {
+    const [x, z] = bearer.aslant.way;
+    const side = (inside * thickness) / 2;
+    const corner = onBearer(bearer, groove.from, Math.min(side, side - inside * groove.deep));
+    return { shape, place: { at: [corner.x, low, corner.z], x: [x, 0, z], y: [0, 1, 0] } };
+  }
   return run === "along"
     ? { shape, place: { at: [groove.from, low, near], x: [1, 0, 0], y: [0, 1, 0] } }
     : { shape, place: { at: [far, low, groove.from], x: [0, 0, 1], y: [0, 1, 0] } };
@@ -70,11 +76,11 @@ export function grooveIn(
 
 /** A hole up through a bearer's middle from so far below its upper edge, mm. */
 export function holeIn(
-  { bearer: { run, at }, under }: BearerPlace,
+  { bearer, under }: BearerPlace,
   hole: { along: number; diameter: number; from: number; to: number },
 ): CutBody {
   const r = hole.diameter / 2;
-  const [x, z] = run === "along" ? [hole.along, at] : [at, hole.along];
+  const { x, z } = onBearer(bearer, hole.along);
   const round: Outline = { outer: circle([r, r], r), holes: [] };
   return {
     shape: { length: hole.from - hole.to, width: hole.diameter, thickness: hole.diameter, end: round },

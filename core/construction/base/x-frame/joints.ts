@@ -1,4 +1,5 @@
 import { BlindTenon, blindTenon, Meets, TENON } from "../../../joinery/blind-tenon";
+import { levelHead } from "../../../joinery/level-head";
 import { halfLap } from "../../../joinery/half-lap";
 import type { KindOfJoint } from "../../../joinery/kinds";
 import { ThroughTenon, throughTenon } from "../../../joinery/through-tenon";
@@ -27,7 +28,14 @@ export function xFrameJoints(at: XFrame, form: Form, choices: JointChoices, shop
     set: setOut(at),
   });
   const head = meets("bearer", "x-leg", "Leg to bearer", 2 * frames.length);
-  const out: KindOfJoint[] = [lap, headJoint(at, head, set(head.group, HEADS), shop)];
+  const out: KindOfJoint[] = [
+    lap,
+    levelHead({
+      ...{ meets: head, setting: set(head.group, HEADS), shop, level: lean.level, thickness: strip.thickness },
+      into: { depth: bearer.height, thickness: bearer.thickness },
+      lean: 90 - lean.degrees,
+    }),
+  ];
   if (!stretcher) return out;
   const section = { width: stretcher.depth, thickness: stretcher.thickness };
   if (form.xFrame.stretcher.kind === "heads") {
@@ -73,40 +81,6 @@ export function xFrameJoints(at: XFrame, form: Form, choices: JointChoices, shop
     );
   }
   return out;
-}
-
-/**
- * Loose tenons straight up from a level cut: one at the middle of the head, as deep as the sloping edge beside it leaves wood; of those that
- * the shop owns the one that glues most.
- */
-function headJoint(at: XFrame, meets: Meets, setting: TenonChoice, shop: Shop): BlindTenon {
-  const { lean, strip, bearer } = at;
-  const slope = Math.abs(lean.cos) / Math.max(0.05, lean.sin);
-  const sized = (thickness: number | null): BlindTenon => {
-    const inputs = {
-      ...{ meets, shop, pushed: true, setting: { ...setting, thickness, tenons: setting.tenons ?? 1 } },
-      section: { width: lean.level, thickness: strip.thickness },
-      into: { depth: bearer.height, thickness: bearer.thickness },
-    };
-    const end = blindTenon(inputs).shoulders.end;
-    // the edge comes in by so much for every mm down, and a wall is to stay
-    const most = slope < 1e-6 ? Infinity : (end - TENON.wall) / slope - TENON.mortiseDeeper;
-    return blindTenon({ ...inputs, most: Math.max(1, Math.floor(most)) });
-  };
-  const owned = shop.looseTenons.map(({ thickness }) => thickness).filter((size) => size <= strip.thickness / 3);
-  const tried = setting.thickness !== null || setting.kind !== "loose" ? [setting.thickness] : [null, ...owned];
-  const joint = tried.map(sized).reduce((a, b) => (b.glueArea > a.glueArea ? b : a));
-  return {
-    ...joint,
-    walls: [
-      ...joint.walls,
-      {
-        where: "beside its slot, at the slot’s bottom",
-        left: (joint.shoulders.end - slope * joint.mortiseDepth) * lean.sin,
-        ...{ good: TENON.wall * lean.sin, least: TENON.wallLeast * lean.sin },
-      },
-    ],
-  };
 }
 
 /** A mortise where two strips cross is held against the nearer edge of both. */

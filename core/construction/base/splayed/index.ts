@@ -1,0 +1,43 @@
+import { KIND_RULES } from "../../../joinery/joint-rules";
+import { mm } from "../../../verdict/verdict";
+import type { Base } from "../base";
+import { splayedDimensions } from "./dimensions";
+import { splayedJoints } from "./joints";
+import { splayedMeetings } from "./meetings";
+import { splayedSticks } from "./parts";
+import { placeSplayed, Splayed } from "./place";
+import { SPLAYED_RULES } from "./rules";
+import { splaySetOut } from "./set-out";
+import { splayedWork } from "./work";
+
+const COUNTS = ["", "", "", "Three", "Four", "Five", "Six"];
+
+/** Three to six legs that splay outward, each under its own arm; the arms meet in the middle. */
+export const splayed: Base<Splayed> = {
+  kind: "splayed",
+  name: "Splayed legs",
+  place: placeSplayed,
+  joints: splayedJoints,
+  parts: splayedSticks,
+  meetings: splayedMeetings,
+  formRules: SPLAYED_RULES,
+  jointRules: KIND_RULES,
+  work: splayedWork,
+  dimensions: splayedDimensions,
+  setOuts: ({ at, joints, species }) => [
+    {
+      joint: joints[0].id,
+      scene: splaySetOut(at, species),
+      caption: `Set out full size: every leg ${at.lean.degrees.toFixed(1)}° from upright.`,
+    },
+  ],
+  describe: (_, { arms, lean, lapped }) =>
+    `${COUNTS[arms.length]} legs splayed ${lean.degrees.toFixed(1)}° under arms that ${lapped ? "lap" : "meet"} in the middle.`,
+  sizes: (_, { section, footSection, lean, arm, arms }) => [
+    [
+      "Legs",
+      `${arms.length} of ${mm(section)} square${footSection < section ? `, ${mm(footSection)} at the foot` : ""}, ${mm(lean.length)} over both points, ${lean.degrees.toFixed(1)}° from upright`,
+    ],
+    ["Arms", `${mm(arm.depth)} by ${mm(arm.thickness)}`],
+  ],
+};

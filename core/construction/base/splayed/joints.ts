@@ -1,0 +1,87 @@
+import { blindTenon, Meets, TENON } from "../../../joinery/blind-tenon";
+import { bridle } from "../../../joinery/bridle";
+import { halfLap } from "../../../joinery/half-lap";
+import type { KindOfJoint } from "../../../joinery/kinds";
+import { levelHead } from "../../../joinery/level-head";
+import { TenonChoice, USUAL_TENON } from "../../../piece/base-choices";
+import type { Form, JointChoices } from "../../../piece/schema";
+import type { Shop } from "../../../piece/shop";
+import { fine, mm } from "../../../verdict/verdict";
+import type { Splayed } from "./place";
+
+/** Loose tenons: one cut on a head, or on a mitre, would stand across its grain. */
+const LOOSE: TenonChoice = { ...USUAL_TENON, kind: "loose" };
+
+/** The joints of splayed legs, a group at a time. */
+export function splayedJoints(at: Splayed, _: Form, choices: JointChoices, shop: Shop): KindOfJoint[] {
+  const { arms, arm, section, lean, lapped, forked } = at;
+  const meets = (receives: string, enters: string, name: string, count: number): Meets => {
+    const group = `${receives}+${enters}`;
+    return { id: group, group, name, receives, enters, count };
+  };
+  const set = (group: string, usual: TenonChoice) => choices.groups[group] ?? usual;
+  const legs = forked
+    ? bridle({
+        meets: meets("splayed-leg", "arm", "Arm into leg", arms.length),
+        section: { width: arm.depth / lean.cos, thickness: arm.thickness },
+        into: { depth: section, thickness: section },
+        off: lean.degrees,
+        thickness: set("splayed-leg+arm", USUAL_TENON).thickness,
+      })
+    : levelHead({
+        meets: meets("arm", "splayed-leg", "Leg to arm", arms.length),
+        setting: set("arm+splayed-leg", LOOSE),
+        ...{ shop, level: lean.level, thickness: section },
+        into: { depth: arm.depth, thickness: arm.thickness },
+        lean: lean.degrees,
+      });
+  if (lapped) {
+    const angle = ((arms[1].angle - arms[0].angle) * 180) / Math.PI;
+    const between = ((angle % 180) + 180) % 180;
+    return [
+      legs,
+      halfLap({
+        meets: meets("arm", "arm", "Arm across arm", 1),
+        ...{ width: arm.thickness, thickness: arm.depth, angle: between, set: lapSet(at, between) },
+      }),
+    ];
+  }
+  return [legs, hub(at, meets("arm", "arm", "Arm to arm in the middle", arms.length), set("arm+arm", LOOSE), shop)];
+}
+
+/** How long the face is that an arm shows its neighbour, from the middle out, mm. @param half  of the angle between the two, radians */
+export const mitreFace = ({ arm }: Pick<Splayed, "arm">, half: number) =>
+  arm.thickness / 2 / Math.max(0.05, Math.sin(half));
+
+/** Loose tenons across each mitre, as deep as those of the other mitre in the same arm leave them. */
+function hub(at: Splayed, meets: Meets, setting: TenonChoice, shop: Shop): KindOfJoint {
+  const half = Math.min(...at.arms.map(({ after }) => after));
+  const long = mitreFace(at, half);
+  const [sin, cos] = [Math.sin(half), Math.max(0.05, Math.cos(half))];
+  const inputs = {
+    ...{ meets, setting: { ...setting, tenons: setting.tenons ?? 1 }, shop, pushed: true },
+    section: { width: at.arm.depth, thickness: long },
+    // the far side of an arm, square to the face from its middle
+    into: { depth: (long * sin) / 2 / cos + at.arm.thickness / 2 / cos, thickness: long },
+  };
+  const { thickness } = blindTenon(inputs);
+  const room = (sin * (long - thickness)) / 2 - 1;
+  return blindTenon({ ...inputs, most: Math.max(1, Math.floor(room / cos - TENON.mortiseDeeper)) });
+}
+
+function lapSet({ lean, arms }: Splayed, angle: number) {
+  return [
+    { what: "The arms cross at", setting: `${angle.toFixed(1)}°` },
+    { what: "Middle of the lap, from the shoulder’s upper edge", setting: mm(arms[0].head - lean.level) },
+  ];
+}
+
+/** What a leg is set out by, for its card and its step. */
+export const legNumbers = ({ lean, section }: Splayed) => [
+  { what: "Splay, from upright", setting: `${lean.degrees.toFixed(1)}°` },
+  { what: "Both ends level, parallel, off square", setting: `${lean.degrees.toFixed(1)}°` },
+  { what: "Along each edge", setting: mm(lean.edge) },
+  { what: "Over both points", setting: mm(lean.length) },
+  { what: "A level cut is long", setting: fine(lean.level) },
+  { what: "Leg before it is tapered", setting: `${mm(section)} square` },
+];

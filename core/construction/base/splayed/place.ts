@@ -1,0 +1,131 @@
+import { measuredOr } from "../../../piece/measured";
+import type { AsBuilt, Form } from "../../../piece/schema";
+import type { Bearer, Footprint, PieceGeometry } from "../../geometry";
+import { topOf } from "../../top/core";
+import { armWays, halfBetween, LegLean, legLean, rimAt } from "./lean";
+
+/** One arm and its leg: which way they point, and how far from the middle the head's outside and the foot's outside lie. mm */
+export interface Arm {
+  x: number;
+  z: number;
+  angle: number;
+  head: number;
+  foot: number;
+  /** half of the angle to the arm before it and to the one after, radians */
+  before: number;
+  after: number;
+}
+
+/** Where everything of splayed legs under arms stands, mm. */
+export interface Splayed extends PieceGeometry {
+  kind: "splayed";
+  lean: LegLean;
+  section: number;
+  footSection: number;
+  arm: { depth: number; thickness: number; from: number };
+  arms: Arm[];
+  /** legs are forked over their arms, or stand below them */
+  forked: boolean;
+  /** two arms each run from leg to leg and are lapped in the middle */
+  lapped: boolean;
+}
+
+/** An arm over a leg's head ends so far beyond it, mm. @source common practice */
+const BEYOND = 10;
+
+/**
+ * Places splayed legs: their heads a set-in from the rim, each under or over an arm that points to the middle.
+ *
+ * @returns geometry; sizes may come out at or below 0, which its rules judge
+ */
+export function placeSplayed(form: Form, asBuilt: readonly AsBuilt[]): Splayed {
+  const { top, core } = topOf(form, asBuilt);
+  const { splayed } = form;
+  const section = measuredOr(asBuilt, "splayed-leg", "width", splayed.section);
+  const depth = measuredOr(asBuilt, "arm", "width", splayed.arm.depth);
+  const thickness = measuredOr(asBuilt, "arm", "thickness", splayed.arm.thickness);
+  const under = form.height - top.thickness;
+  const forked = splayed.joint === "bridle";
+  const lean = legLean({ height: forked ? under : under - depth, splay: splayed.splay, section });
+  const ways = armWays(splayed.legs, splayed.turn, top);
+  const round = form.top.outline === "ellipse";
+  const arms = ways.map((way, i): Arm => {
+    const head = rimAt(way, top, round) - splayed.setIn;
+    return {
+      ...way,
+      ...{ head, foot: head + lean.out },
+      before: halfBetween(ways[(i + ways.length - 1) % ways.length], way),
+      after: halfBetween(way, ways[(i + 1) % ways.length]),
+    };
+  });
+  const footSection = Math.min(section, splayed.foot);
+  const lapped = splayed.hub === "lapped" && splayed.legs === 4;
+  const at = { arms, lean, section, footSection, thickness, forked };
+  const feet = footprints(at);
+  const reach = (axis: "x" | "z", size: "length" | "width") =>
+    Math.max(...feet.map((foot) => Math.abs(foot[axis]) + foot[size] / 2));
+  return {
+    kind: "splayed",
+    ...{ top, core, under, lean, section, footSection, arms, forked, lapped, feet },
+    arm: { depth, thickness, from: under - depth },
+    frame: { length: 2 * reach("x", "length"), width: 2 * reach("z", "width") },
+    bearers: bearersOf(arms, { depth, thickness }, lapped, (arm) => armEnd(at, arm)),
+    // a forked head comes up to the top
+    posts: forked ? arms.map((arm) => square(arm, arm.head - lean.level / 2, lean.level, section)) : [],
+    through: null,
+    sticks: [{ kind: "splayed-leg", said: "Legs", section }],
+    seats: [],
+    kneeRoom: under - depth,
+    between: roomBetween(feet, arms),
+  };
+}
+
+/** How far an arm reaches from the middle under the top: to the outside of a fork, or beyond the head below it. */
+export const armEnd = ({ forked }: Pick<Splayed, "forked">, { head }: Pick<Arm, "head">) =>
+  forked ? head : head + BEYOND;
+
+/** A square that leans with an arm, by the box it fits in. */
+function square({ x, z }: Arm, out: number, along: number, across: number): Footprint {
+  return {
+    ...{ x: x * out, z: z * out },
+    length: Math.abs(x) * along + Math.abs(z) * across,
+    width: Math.abs(z) * along + Math.abs(x) * across,
+  };
+}
+
+const footprints = ({ arms, lean, section, footSection }: Pick<Splayed, "arms" | "lean" | "section" | "footSection">) =>
+  arms.map((arm) => {
+    const level = footSection / lean.cos;
+    return square(arm, arm.foot - (section - footSection) / 2 / lean.cos - level / 2, level, footSection);
+  });
+
+function bearersOf(
+  arms: readonly Arm[],
+  { depth, thickness }: { depth: number; thickness: number },
+  lapped: boolean,
+  endOf: (arm: Arm) => number,
+): Bearer[] {
+  const same = { kind: "arm", said: "arm", run: "aslant", at: 0, thickness, depth, inside: 1 } as const;
+  if (lapped)
+    return arms.slice(0, 2).map((arm, i): Bearer => ({
+      ...{ ...same, part: `H${i + 1}`, name: `arm-${i + 1}`, length: Math.max(1, 2 * endOf(arm)) },
+      aslant: { x: 0, z: 0, way: [arm.x, arm.z] },
+    }));
+  return arms.map((arm, i): Bearer => {
+    const end = endOf(arm);
+    return {
+      ...{ ...same, part: `H${i + 1}`, name: `arm-${i + 1}`, length: Math.max(1, end) },
+      aslant: { x: (arm.x * end) / 2, z: (arm.z * end) / 2, way: [arm.x, arm.z] },
+    };
+  });
+}
+
+/** Free length for a chair between the two feet that stand nearest together. */
+function roomBetween(feet: readonly Footprint[], arms: readonly Arm[]): number {
+  return Math.min(
+    ...feet.map((foot, i) => {
+      const next = feet[(i + 1) % arms.length];
+      return Math.hypot(foot.x - next.x, foot.z - next.z) - Math.max(foot.length, foot.width);
+    }),
+  );
+}

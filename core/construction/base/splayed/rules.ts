@@ -1,0 +1,200 @@
+import { grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
+import { usualRange } from "../../usual";
+import type { BaseRuleFacts, Rule } from "../base";
+import { kneeRoomUnder } from "../knee-room";
+import { LEAN } from "../tipping";
+import { armEnd, Splayed } from "./place";
+import { pushAt } from "./tips";
+
+type Facts = BaseRuleFacts<Splayed>;
+
+/** Sizes of splayed legs. @source common practice */
+const SPLAY = {
+  /** beyond these a leg looks upright by mistake, or slides and bends, degrees */
+  low: 3,
+  high: 15,
+  most: 22,
+  /** a foot past the top's rim is walked into, mm */
+  past: 15,
+  trips: 60,
+  /** an arm reaches so much of the way to the rim */
+  bears: 0.7,
+};
+
+/** Every rule of splayed legs, in the order a maker would ask. */
+export const SPLAYED_RULES: readonly Rule<Facts>[] = [
+  legsFit,
+  laps,
+  splay,
+  slim,
+  feetOut,
+  kneeRoom,
+  tips,
+  bears,
+  armStiff,
+];
+
+const path = (...rest: string[]) => ["form", "splayed", ...rest];
+
+function legsFit({ at, form }: Facts): Verdict {
+  const { arms, lean, arm } = at;
+  // from where neighbours' mitres end, or from the lap, to the leg's inner face
+  const hub = Math.max(...arms.map(({ after }) => arm.thickness / 2 / Math.tan(Math.max(0.1, after))));
+  const free = Math.min(...arms.map(({ head }) => head - lean.level)) - hub;
+  const level: Level = lean.edge <= arm.depth ? "fix" : grade(free, "at least", 60, 20);
+  const setIn = Math.floor(form.splayed.setIn - (60 - free));
+  return verdict({
+    id: "form.ends-fit",
+    stage: "form",
+    subject: ["splayed-leg", "arm"],
+    level,
+    text:
+      lean.edge <= arm.depth
+        ? "The arms are deeper than the whole is high"
+        : free <= 0
+          ? "The legs meet in the middle: no arm is left between them"
+          : `${mm(free)} of arm between the middle and the legs`,
+    why: `Heads stand ${mm(form.splayed.setIn)} in from the rim of a top ${mm(at.top.length)} by ${mm(at.top.width)}; a head is ${mm(lean.level)} long.`,
+    limit: 60,
+    actual: Math.round(free),
+    sense: "at least",
+    unit: "mm",
+    remedies:
+      level !== "holds" && lean.edge > arm.depth && setIn >= 0
+        ? [set(`Set the heads in by ${setIn} mm`, path("setIn"), setIn)]
+        : [],
+  });
+}
+
+/** Two arms lap in the middle; three, five or six are sawn to points. */
+function laps({ at, form }: Facts): Verdict | null {
+  if (form.splayed.hub !== "lapped") return null;
+  return verdict({
+    id: "form.hub",
+    stage: "form",
+    subject: ["arm"],
+    level: at.lapped ? "holds" : "fix",
+    text: at.lapped
+      ? "Two arms run from leg to leg and lap in the middle"
+      : `${at.arms.length} arms can't lap: they are drawn mitred`,
+    why: "A half-lap joins two sticks that cross. With any other number each arm comes to a point between its neighbours.",
+    remedies: at.lapped
+      ? []
+      : [set("Mitre the arms in the middle", path("hub"), "mitred"), set("Stand it on four legs", path("legs"), 4)],
+  });
+}
+
+function splay({ at }: Facts): Verdict {
+  const { degrees, out, edge } = at.lean;
+  const level: Level =
+    degrees > SPLAY.most ? "fix" : degrees > SPLAY.high || (degrees > 0 && degrees < SPLAY.low) ? "tight" : "holds";
+  return verdict({
+    id: "form.splay",
+    stage: "form",
+    subject: ["splayed-leg"],
+    level,
+    text: `Legs splay ${degrees.toFixed(1)}°: feet stand ${mm(out)} outside their heads`,
+    why: `Each leans in its own arm’s plane, so every cut is off square by that one angle; along an edge it is ${mm(edge)} long. ${SPLAY.low}° to ${SPLAY.high}° is usual: less looks like a mistake, more slides on a smooth floor and bends its joint.`,
+    limit: SPLAY.high,
+    actual: Math.round(degrees * 10) / 10,
+    sense: "at most",
+    unit: "°",
+    source: "derived: out = H tan s, edge = H / cos s",
+    remedies: level === "holds" ? [] : [set("Splay the legs 8°", path("splay"), 8)],
+  });
+}
+
+function slim({ at }: Facts): Verdict {
+  return usualRange("form.leg", "splayed-leg", "A leg section", at.section, { low: 38, high: 80 }, path("section"), {
+    low: "A fork leaves two thirds of it, and it whips.",
+    high: "It looks like a post and is heavy to lean.",
+  });
+}
+
+/** Feet past the rim are walked into. */
+function feetOut({ at, form }: Facts): Verdict {
+  const past = Math.max(...at.arms.map(({ foot, head }) => foot - head)) - form.splayed.setIn;
+  const level = grade(past, "at most", SPLAY.past, SPLAY.trips);
+  const setIn = Math.ceil((at.lean.out + 5) / 5) * 5;
+  return verdict({
+    id: "form.feet-out",
+    stage: "form",
+    subject: ["splayed-leg"],
+    level,
+    text: past > 0 ? `Feet stand ${mm(past)} past the top’s rim` : `Feet stay ${mm(-past)} inside the rim`,
+    why: `Heads are ${mm(form.splayed.setIn)} in from the rim and feet ${mm(at.lean.out)} out from them: past ${mm(SPLAY.past)} a foot is walked into.`,
+    limit: SPLAY.past,
+    actual: Math.round(past),
+    sense: "at most",
+    unit: "mm",
+    remedies: level === "holds" ? [] : [set(`Set the heads in by ${setIn} mm`, path("setIn"), setIn)],
+  });
+}
+
+function kneeRoom({ form, at }: Facts): Verdict | null {
+  return kneeRoomUnder(form, at, {
+    ...{ kind: "arm", one: "arm", many: "arms" },
+    remedies: (good) => {
+      const depth = Math.max(30, Math.floor(at.under - good));
+      return depth < at.arm.depth ? [set(`Make arms ${depth} mm deep`, path("arm", "depth"), depth)] : [];
+    },
+  });
+}
+
+/** Between two feet the edge is farthest out: there a push lifts the foot behind. */
+function tips({ at, form, weight }: Facts): Verdict {
+  const { newtons, out, beyond } = pushAt(at, weight, form.top.outline === "ellipse");
+  const level = grade(newtons, "at least", LEAN.good, LEAN.least);
+  const more = at.arms.length < 5 ? at.arms.length + 1 : null;
+  return verdict({
+    id: "form.tips",
+    stage: "form",
+    subject: ["splayed-leg", "top"],
+    level,
+    text: Number.isFinite(newtons)
+      ? `It tips at ${Math.round(newtons)} N between two feet`
+      : "The top stays inside its feet: no edge tips it",
+    why: Number.isFinite(newtons)
+      ? `About ${Math.round(weight)} kg stand ${mm(out)} inside the line between two feet, and the rim is ${mm(beyond)} outside it; someone who leans on the edge puts on ${LEAN.good} N and more.`
+      : "A push down on the rim meets the floor between the feet.",
+    ...(Number.isFinite(newtons)
+      ? { limit: LEAN.good, actual: Math.round(newtons), sense: "at least" as const, unit: "N" }
+      : {}),
+    source: "derived: moments about the line between two neighbouring feet; load from EN 1730, from memory",
+    remedies:
+      level === "holds"
+        ? []
+        : [
+            ...(form.splayed.setIn > 40 ? [set("Set the heads in by 40 mm", path("setIn"), 40)] : []),
+            ...(more ? [set(`Stand it on ${more} legs`, path("legs"), more)] : []),
+          ],
+  });
+}
+
+/** What holds the top flat reaches most of the way to its rim. */
+function bears({ at, form }: Facts): Verdict {
+  const share = Math.min(...at.arms.map((arm) => armEnd(at, arm) / Math.max(1, arm.head + form.splayed.setIn)));
+  const level = grade(share, "at least", SPLAY.bears, 0.5);
+  const setIn = Math.floor(Math.min(...at.arms.map(({ head }) => head + form.splayed.setIn)) * (1 - SPLAY.bears) - 5);
+  return verdict({
+    id: "form.brace",
+    stage: "form",
+    subject: ["arm", "top"],
+    level,
+    text: `Arms bear ${level === "holds" ? "" : "only "}${Math.round(100 * share)} % of the way to the rim`,
+    why: "They keep the top flat as far as they go; beyond them it cups freely.",
+    limit: Math.round(100 * SPLAY.bears),
+    actual: Math.round(100 * share),
+    sense: "at least",
+    unit: "%",
+    remedies: level === "holds" || setIn < 0 ? [] : [set(`Set the heads in by ${setIn} mm`, path("setIn"), setIn)],
+  });
+}
+
+/** A leg pushed sideways turns its arm: depth is what resists. */
+function armStiff({ at }: Facts): Verdict {
+  return usualRange("form.arm", "arm", "An arm depth", at.arm.depth, { low: 45, high: 90 }, path("arm", "depth"), {
+    low: "Its joint is the only thing that keeps a leg from folding in or out.",
+    high: "Knees meet it.",
+  });
+}

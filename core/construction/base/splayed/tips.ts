@@ -1,0 +1,31 @@
+/** What a push down on the rim does between two feet, where it stands farthest outside the line that the piece would tip over. */
+import type { Splayed } from "./place";
+
+const GRAVITY = 9.81;
+
+/** The least push that lifts a foot, N: Infinity where the rim stays inside. `out` is from the middle to that line, `beyond` from the line to the rim there, mm */
+export function pushAt(
+  at: Pick<Splayed, "arms" | "top">,
+  weight: number,
+  round: boolean,
+): { newtons: number; out: number; beyond: number } {
+  const feet = at.arms.map(({ x, z, foot }) => [x * foot, z * foot] as const);
+  const each = feet.map((from, i) => {
+    const to = feet[(i + 1) % feet.length];
+    const [dx, dz] = [to[0] - from[0], to[1] - from[1]];
+    const size = Math.max(1e-9, Math.hypot(dx, dz));
+    // square to the line between two feet, away from the middle
+    const sign = (from[0] * dz - from[1] * dx) / size >= 0 ? 1 : -1;
+    const n = { x: (sign * dz) / size, z: (-sign * dx) / size };
+    const out = Math.max(0, from[0] * n.x + from[1] * n.z);
+    const beyond = farthest(at.top, n, round) - out;
+    return { newtons: beyond <= 0 ? Infinity : (weight * GRAVITY * out) / beyond, out, beyond };
+  });
+  return each.reduce((a, b) => (b.newtons < a.newtons ? b : a));
+}
+
+/** How far a top reaches in a direction. @source support of an ellipse: √((a nx)² + (b nz)²); of a rectangle: its corner */
+function farthest({ length, width }: Splayed["top"], n: { x: number; z: number }, round: boolean): number {
+  const [a, b] = [length / 2, width / 2];
+  return round ? Math.hypot(a * n.x, b * n.z) : a * Math.abs(n.x) + b * Math.abs(n.z);
+}

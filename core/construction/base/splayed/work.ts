@@ -1,0 +1,175 @@
+import { FRAME_CLAMPS, Step, stepOf as step, TIME } from "../../../steps/step";
+import { fine, mm } from "../../../verdict/verdict";
+import type { BaseWork, WorkFacts } from "../base";
+import { legNumbers } from "./joints";
+import type { Splayed } from "./place";
+
+/** The order of splayed legs: joints while everything is square, tapers after, arms joined in the middle, legs last. */
+export function splayedWork({ at, thick, milled, grooved, fullHours, clampHours }: WorkFacts<Splayed>): BaseWork {
+  const { lean, arms, lapped, forked, section, footSection } = at;
+  const tapered = footSection < section;
+  const off = `${lean.degrees.toFixed(1)}°`;
+  const numbers = legNumbers(at)
+    .slice(2, 5)
+    .map(({ what, setting }) => `${what.toLowerCase()} ${setting}`)
+    .join(", ");
+  const joint: Step = forked
+    ? step({
+        id: "forks",
+        title: "Saw the slots in the legs’ heads",
+        detail: `While the legs are square: from both faces, straight down the middle, their bottoms ${off} off square; the heads stay long until they are cut level.`,
+        parts: ["splayed-leg"],
+        after: ["set-out", ...thick],
+        hours: arms.length * TIME.mortise * 1.5,
+        caution: "Legs stand on end at the saw: clamped to a tall fence, never by hand.",
+      })
+    : step({
+        id: "heads",
+        title: "Slot the heads and the arms",
+        detail: `Straight up from the level cut; the arms from below, marked from the heads.`,
+        parts: ["splayed-leg", "arm"],
+        after: ["ends", ...milled],
+        hours: 2 * arms.length * TIME.mortise,
+        check: "The loose tenons stop short of the legs’ sloping faces.",
+      });
+  const steps: Step[] = [
+    step({
+      id: "set-out",
+      title: "Draw one arm and its leg full size",
+      detail: `Floor and underside of the top, ${mm(at.under)} apart; the leg at ${off} from upright. Every leg is alike: ${numbers}.`,
+      parts: ["splayed-leg", "arm"],
+      after: [],
+      hours: 0.5,
+      check: "The bevel set on the drawing fits the saw’s gauge.",
+    }),
+    ...(forked ? [joint] : []),
+    step({
+      id: "ends",
+      title: "Cut feet and heads level",
+      detail: `${off} off square, both ends parallel, ${mm(lean.length)} from long point to long point, against one stop: the leg flat on its ${forked ? "slotted side turned away" : "face"}.`,
+      parts: ["splayed-leg"],
+      after: ["set-out", ...thick, ...(forked ? ["forks"] : [])],
+      hours: 0.2 * arms.length + 0.3,
+      check: "All alike when they are stacked.",
+    }),
+    ...(forked ? [] : [joint]),
+    lapped
+      ? step({
+          id: "hub",
+          title: "Lap the two arms",
+          detail: `Half of ${mm(at.arm.depth)} from each, the one from above, the other from below; tried on scrap.`,
+          parts: ["arm"],
+          after: ["set-out", ...milled],
+          hours: 1.25,
+          check: "Upper edges in one plane: a straightedge across both shows no light.",
+        })
+      : step({
+          id: "hub",
+          title: "Saw the arms’ inner ends to points",
+          detail: `${[...new Set(arms.map(({ after }) => `${(90 - (after * 180) / Math.PI).toFixed(1)}°`))].join(" and ")} off square from both sides, to the middle line; then a loose tenon across each mitre.`,
+          parts: ["arm"],
+          after: ["set-out", ...milled],
+          hours: 0.4 * arms.length + arms.length * TIME.mortise,
+          check: `All ${arms.length} laid together close in the middle: shim the fence by half of what gapes, not the joint.`,
+        }),
+    ...(forked
+      ? [
+          step({
+            id: "tongues",
+            title: "Cut the arms’ tongues to the slots",
+            detail: `Shoulders ${off} off square, all at one distance from the middle; cheeks planed until each slides home by hand.`,
+            parts: ["arm"],
+            after: ["hub", "forks"],
+            hours: arms.length * TIME.tenon,
+            check: "Arm and head flush above; the shoulder closes on the leg’s inner face.",
+          }),
+        ]
+      : []),
+    ...(tapered
+      ? [
+          step({
+            id: "taper",
+            title: "Taper the legs",
+            detail: `From 10 mm below the arm to ${fine(footSection)} at the foot, all four sides alike.`,
+            parts: ["splayed-leg"],
+            after: ["ends", forked ? "forks" : "heads"],
+            hours: arms.length * TIME.shape,
+            caution: "Taper jig: hold-downs, and the leg’s thick end first.",
+          }),
+        ]
+      : []),
+    ...(grooved ? [step({ id: "groove", ...grooved, parts: ["arm"], after: [...milled, "hub"] })] : []),
+    step({
+      id: "dry-fit",
+      title: "Dry-fit arms and legs upside down",
+      detail: "On a flat board: every upper edge on it, all feet at one height.",
+      parts: ["splayed-leg", "arm"],
+      after: [
+        forked ? "tongues" : "heads",
+        "hub",
+        "ends",
+        ...(tapered ? ["taper"] : []),
+        ...(grooved ? ["groove"] : []),
+      ],
+      hours: 0.75,
+      check: "From foot to foot the same all round, within 2 mm.",
+    }),
+    step({
+      id: "sand-base",
+      title: "Plane and sand the base parts",
+      detail: "Keep off shoulders and cheeks. What is finished now is taped where it takes glue.",
+      parts: ["splayed-leg", "arm"],
+      after: ["dry-fit"],
+      hours: 0.4 * arms.length,
+    }),
+    step({
+      id: "glue-ends",
+      title: lapped ? "Glue the lap" : "Glue the arms in the middle",
+      detail: lapped
+        ? "Flat on paper, one clamp on the crossing."
+        : "All at once on a flat board with a band round their outer ends, blocks screwed down beside them; end grain drinks, size it first.",
+      parts: ["arm"],
+      after: ["sand-base"],
+      hours: TIME.glueFrame / 2,
+      wait: fullHours,
+      waitFor: "the middle to cure",
+      clamps: lapped ? 1 : arms.length,
+      clampHours,
+    }),
+    step({
+      id: "glue-base",
+      title: "Glue the legs to their arms",
+      detail: forked
+        ? "Upside down, a clamp across each fork and one along the arm; the heads flush with the board."
+        : "Upside down on the flat board, legs held from folding by a band round their feet.",
+      parts: ["splayed-leg", "arm"],
+      after: ["glue-ends"],
+      hours: TIME.glueFrame,
+      wait: fullHours,
+      waitFor: "the base to cure",
+      clamps: Math.max(FRAME_CLAMPS, 2 * arms.length),
+      clampHours,
+      check: "Feet equally far from one another; a straightedge over two heads touches the third.",
+    }),
+  ];
+  return {
+    steps,
+    levelling: [
+      step({
+        id: "cut-feet",
+        title: "Level the feet and ease them",
+        detail: "On the flat floor, marked all round from a block. Chamfer every foot 2 mm.",
+        parts: ["splayed-leg"],
+        after: ["glue-base"],
+        hours: 0.5,
+        check:
+          arms.length === 3 ? "Three feet never rock: the top’s height is what to check." : "No rock on a flat floor.",
+      }),
+    ],
+    apart: ["sand-base", "glue-ends"],
+    closing: "glue-base",
+    closed: ["glue-base"],
+    standing: ["cut-feet"],
+    seen: ["splayed-leg", "arm"],
+  };
+}

@@ -1,0 +1,32 @@
+/** Fields of the form: legs that splay outward under arms that meet in the middle. */
+import * as v from "valibot";
+import { between, choice, count, distance, size } from "./fields";
+
+const splayedSchema = v.strictObject({
+  legs: count("splayed legs", 3, 6),
+  /** where the first leg stands, from the right-hand end toward the front, degrees */
+  turn: between("turn of the legs", 0, 359, "°"),
+  /** outward from upright, degrees */
+  splay: between("splay", 0, 30, "°"),
+  section: size("leg section", 20, 200),
+  foot: size("leg section at the foot", 12, 200),
+  /** from the top's rim to the outside of the heads */
+  setIn: distance("set-in of the heads", 1200),
+  arm: v.strictObject({
+    depth: size("arm depth", 20, 200),
+    thickness: size("arm thickness", 15, 200),
+  }),
+  /** how legs meet their arms, and arms one another */
+  joint: choice("leg to arm", ["bridle", "loose"]),
+  hub: choice("middle of the arms", ["mitred", "lapped"]),
+});
+export type SplayedChoices = v.InferOutput<typeof splayedSchema>;
+
+/** @source common practice */
+export const USUAL_SPLAYED: SplayedChoices = {
+  ...{ legs: 4, turn: 45, splay: 8, section: 55, foot: 38, setIn: 90 },
+  arm: { depth: 60, thickness: 45 },
+  ...{ joint: "bridle", hub: "lapped" },
+};
+/** Fields of the form: splayed legs. */
+export const splayedFields = { splayed: v.optional(splayedSchema, USUAL_SPLAYED) };
