@@ -12,7 +12,7 @@ export interface Worked {
   by: string;
   shape: Shape;
   place: Place;
-  /** comes out of the part it enters, so that it shows when the piece stands */
+  /** shows when the piece stands: comes out of the part it enters, or is cut from the outside */
   shows?: boolean;
 }
 
@@ -87,8 +87,9 @@ export function bodyOf({ shape, adds, cuts }: Pick<AssemblyPart, "shape" | "adds
   return cuts.reduce((body, each) => less(body, worked(each)), whole);
 }
 
-/** What can be seen of a part when the piece stands, in its own frame: its shape, and tenons that come through. */
-export const standingBody = ({ shape, adds }: Pick<AssemblyPart, "shape" | "adds">, sag = SAG): Solid =>
-  adds
-    .filter((each) => each.shows)
-    .reduce((body, each) => together(body, stood(solidOf(each.shape, sag), each.place)), solidOf(shape, sag));
+/** What can be seen of a part when the piece stands, in its own frame: its shape, tenons that come through, mitres. */
+export function standingBody({ shape, adds, cuts }: Pick<AssemblyPart, "shape" | "adds" | "cuts">, sag = SAG): Solid {
+  const seen = (all: readonly Worked[]) =>
+    all.filter((each) => each.shows).map((each) => stood(solidOf(each.shape, sag), each.place));
+  return seen(cuts).reduce(less, seen(adds).reduce(together, solidOf(shape, sag)));
+}

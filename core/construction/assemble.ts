@@ -32,8 +32,8 @@ export function assemble({ form, at, joints, meetings, breadboards, stiffeners, 
   const panel = top.filter((part) => part.role === "panel" || part.role === "slat");
   const ends = top.filter((part) => !panel.includes(part));
   const places = shelfPlaces(form, at.seats);
-  const base = seated(joined(baseOf(form.kind).parts({ form, at, joints }), meetings), places, form.shelf.gap);
+  const base = seated(baseOf(form.kind).parts({ form, at, joints }), places, form.shelf.gap);
   // as a cut list has them
-  const parts = [...panel, ...base, ...ends, ...shelfParts(places), ...shelfSlats(form, at.seats)];
+  const parts = joined([...panel, ...base, ...ends, ...shelfParts(places), ...shelfSlats(form, at.seats)], meetings);
   return { parts: Object.keys(edges).length > 0 ? edged(parts, edges) : parts };
 }

@@ -72,6 +72,8 @@ export interface Seat {
 export interface Standing {
   /** height of the top's underside */
   under: number;
+  /** whether it stands in from the top's ends and sides by the overhangs that are chosen, or by choices of its own */
+  keeps: { end: boolean; side: boolean };
   /** the base from above, from outside to outside */
   frame: { length: number; width: number };
   bearers: Bearer[];
@@ -80,6 +82,8 @@ export interface Standing {
   /** what touches the floor */
   feet: Footprint[];
   seats: Seat[];
+  /** panels of its own that are glued up from boards: ends that stand */
+  panels?: PanelPlace[];
   /** what posts that run up level with the top take from each of its corners, and the gap beside them in that; null where none do */
   through: { length: number; width: number; gap: number } | null;
   /** thick stock that stands on its end or its edge, the widest first: its kind, how a sentence begins with it, its widest side */
@@ -107,6 +111,8 @@ export interface PanelPlace {
   length: number;
   width: number;
   thickness: number;
+  /** where its sizes are kept in the record */
+  sizesAt: readonly string[];
 }
 
 /** A piece whose parts have their places. */

@@ -74,7 +74,7 @@ function topThickness({ at, form }: FormFacts) {
 }
 
 function sideOverhang({ form, at }: FormFacts) {
-  if (at.through) return null;
+  if (at.through || !at.keeps.side) return null;
   const judged = usualRange(
     "form.side-overhang",
     "top",
@@ -94,7 +94,7 @@ function sideOverhang({ form, at }: FormFacts) {
 }
 
 function endOverhang({ form, at }: FormFacts): Verdict | null {
-  if (at.through) return null;
+  if (at.through || !at.keeps.end) return null;
   const most = 300;
   const level = form.overhang.end < 20 ? "tight" : grade(form.overhang.end, "at most", most, 400);
   return verdict({

@@ -11,21 +11,24 @@ export interface Housing extends Joint {
   kind: "housing";
   section: { width: number; thickness: number };
   behind: number;
+  /** glued along its length, where both sides move alike; else held by screws in its middle */
+  glued: boolean;
 }
 
 export interface HousingInputs {
   meets: Meets;
   section: { width: number; thickness: number };
   into: { depth: number; thickness: number };
+  glued?: boolean;
 }
 
 /** Sizes a housing for the whole end of a part. */
-export function housing({ meets, section, into }: HousingInputs): Housing {
+export function housing({ meets, section, into, glued = false }: HousingInputs): Housing {
   const length = Math.max(1, Math.floor(Math.min(HOUSING.depth, into.depth * HOUSING.share)));
   return {
     ...meets,
     kind: "housing",
-    section,
+    ...{ section, glued },
     behind: into.depth,
     length,
     tool: { kind: "router bit", size: 0 },
@@ -39,8 +42,10 @@ export function housingBodies({ section, length }: Housing): JointBodies {
   return { adds: [whole], cuts: [whole], own: [] };
 }
 
-export const housingHeld = ({ section }: Housing): Held[] => [
-  { kind: "screw", name: "its screws", from: section.width / 2, to: section.width / 2 },
+export const housingHeld = ({ section, glued }: Housing): Held[] => [
+  glued
+    ? { kind: "glue", name: "its housing", from: 0, to: section.width }
+    : { kind: "screw", name: "its screws", from: section.width / 2, to: section.width / 2 },
 ];
 
 export function housingCard(joint: Housing): SettingCard {
@@ -50,7 +55,9 @@ export function housingCard(joint: Housing): SettingCard {
     lines: [
       { what: "Housing", setting: `${mm(joint.length)} deep` },
       { what: "Long and wide", setting: `${mm(joint.section.width)} by ${mm(joint.section.thickness)}` },
-      { what: "Fixed", setting: "two screws, bored before the glue-up" },
+      joint.glued
+        ? { what: "Fixed", setting: "glued from end to end; stopped short of no edge" }
+        : { what: "Fixed", setting: "two screws, bored before the glue-up" },
     ],
     marked: "The housing is marked from the part itself, held in place.",
   };

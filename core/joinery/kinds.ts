@@ -5,13 +5,14 @@ import { HalfLap, halfLapBodies, halfLapCard, halfLapHeld } from "./half-lap";
 import { Housing, housingBodies, housingCard, housingHeld } from "./housing";
 import type { Held, JointBodies, SettingCard } from "./joint";
 import { Lagged, laggedBodies, laggedCard, laggedHeld } from "./lag";
+import { Mitre, mitreBodies, mitreCard, mitreHeld } from "./mitre";
 import { RailTenon, railTenonBodies, railTenonCard, railTenonHeld } from "./rail-tenon";
 import { Screwed, screwedBodies, screwedCard, screwedHeld } from "./screwed";
 import { SlidingDovetail, slidingDovetailBodies, slidingDovetailCard, slidingDovetailHeld } from "./sliding-dovetail";
 import { ThroughTenon, throughTenonBodies, throughTenonCard, throughTenonHeld } from "./through-tenon";
 
 export type KindOfJoint =
-  BlindTenon | ThroughTenon | SlidingDovetail | Lagged | Housing | HalfLap | RailTenon | Screwed | Bridle;
+  BlindTenon | ThroughTenon | SlidingDovetail | Lagged | Housing | HalfLap | RailTenon | Screwed | Bridle | Mitre;
 
 interface Kind<J> {
   name: string;
@@ -33,6 +34,7 @@ const KINDS: { [K in KindOfJoint["kind"]]: Kind<Extract<KindOfJoint, { kind: K }
     held: railTenonHeld,
     card: railTenonCard,
   },
+  mitre: { name: "Mitre with loose tenons", bodies: mitreBodies, held: mitreHeld, card: mitreCard },
   screwed: { name: "Screws", bodies: screwedBodies, held: screwedHeld, card: screwedCard },
   "through-tenon": {
     name: "Through tenon",

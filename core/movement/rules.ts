@@ -21,11 +21,12 @@ export const MOVEMENT_RULES: ((facts: MovementFacts) => Verdict | null)[] = [
 ];
 
 function overhangLeft({ piece, top, at }: MovementFacts): Verdict | null {
-  // posts up through the corners: their gaps are judged
-  if (at.through) return null;
+  // posts up through the corners: their gaps are judged; ends that are panels shrink with the top, arms have a rule of their own
+  if (at.through || at.bearers.every(({ run }) => run === "aslant")) return null;
+  const today = at.keeps.side ? piece.form.overhang.side : (at.top.width - at.frame.width) / 2;
   const loss = piece.form.field === "slats" || piece.form.ends === "frame" ? 0 : Math.min(0, top.dry.change);
-  const left = piece.form.overhang.side + loss / (piece.choices.fixedLine === "centre" ? 2 : 1);
-  const enough = Math.ceil((piece.form.overhang.side + MOVEMENT_LIMITS.edgeLeft - left + 1) / 5) * 5;
+  const left = today + loss / (piece.choices.fixedLine === "centre" ? 2 : 1);
+  const enough = Math.ceil((today + MOVEMENT_LIMITS.edgeLeft - left + 1) / 5) * 5;
   return verdict({
     id: "movement.overhang",
     stage: "movement",
@@ -35,13 +36,13 @@ function overhangLeft({ piece, top, at }: MovementFacts): Verdict | null {
       left < 0
         ? `What stands below shows ${fine(-left)} past the edge in ${top.dry.name}`
         : `Side overhang is ${fine(left)} at its least, in ${top.dry.name}`,
-    why: `From ${fine(piece.form.overhang.side)} today; under ${MOVEMENT_LIMITS.edgeLeft} mm every small error shows, under nothing the base stands past the edge.`,
+    why: `From ${fine(today)} today; under ${MOVEMENT_LIMITS.edgeLeft} mm every small error shows, under nothing the base stands past the edge.`,
     limit: MOVEMENT_LIMITS.edgeLeft,
     actual: round1(left),
     sense: "at least",
     unit: "mm",
     remedies:
-      left >= MOVEMENT_LIMITS.edgeLeft
+      left >= MOVEMENT_LIMITS.edgeLeft || !at.keeps.side
         ? []
         : [set(`Set the side overhang to ${enough} mm`, ["form", "overhang", "side"], enough)],
   });

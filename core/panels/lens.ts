@@ -47,7 +47,7 @@ export function changed({ path, value }: Patch, place: PanelPlace, piece: Piece)
     return rest.length === 1 ? { path: ["panels", place.id], value: { ...freshPanel(), [field]: value } } : null;
   }
   if (first === "form" && second === "top" && SIZES.includes(String(rest[0])))
-    return { path: ["form", place.kind, ...rest], value };
+    return { path: [...place.sizesAt, ...rest], value };
   return first === "form" || first === "panels" ? null : { path, value };
 }
 /** A shelf's length follows from what it stands between. */

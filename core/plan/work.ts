@@ -116,8 +116,9 @@ export const WORK = PARTS.stage("adhesive", "glue-up", ({ piece }) => [piece.glu
     (piece, at, parts, joints, glueUp, others, adhesive, shop, laid, acclimatising) => {
       const { form, joints: choices, day, done } = piece;
       const work = baseOf(form.kind).work;
+      const glued = [...others].map(([{ place }, stages]) => ({ place, stages }));
       const steps = stepsFor({
-        ...{ piece, at, parts, adhesive, shop, acclimatising, stages: glueUp, shelves: [...others.values()] },
+        ...{ piece, at, parts, adhesive, shop, acclimatising, stages: glueUp, panels: glued },
         strips: stripThickness(laid, at.core.thickness, shop),
         filled: filledIn(laid),
         work: (told) => work({ form, at, joints, choices, ...told }),

@@ -13,6 +13,7 @@ import { Step, stepOf as step, TIME } from "./step";
 import { blankStep } from "./blanks";
 import { afterEdges, edgeSteps } from "./edges";
 import { COATS, finishSteps } from "./finish";
+import { GluedPanel, panelSteps } from "./panel";
 import { roundShelf, shelfOnStretchers, shelfSteps } from "./shelf";
 import { attachStep, fasteningStep, smallStep } from "./fastening";
 import { topSteps } from "./top";
@@ -28,9 +29,9 @@ export interface OrderInputs {
   work: (
     facts: Pick<WorkFacts<never>, "thick" | "milled" | "grooved" | "fullHours" | "clampHours" | "long">,
   ) => BaseWork;
-  /** gluings of the top, and of each shelf */
+  /** gluings of the top, and of every other panel */
   stages: readonly GlueStage[];
-  shelves: readonly GlueStage[][];
+  panels: readonly GluedPanel[];
   adhesive: Adhesive;
   shop: Shop;
   /** how thick the top's strips are planed before they are glued, mm */
@@ -42,7 +43,7 @@ export interface OrderInputs {
 
 /** Every step the design calls for, each after what it needs; not yet in order. */
 export function stepsFor(inputs: OrderInputs): Step[] {
-  const { piece, at, parts, work, stages, shelves, adhesive, shop, strips, filled, acclimatising } = inputs;
+  const { piece, at, parts, work, stages, panels, adhesive, shop, strips, filled, acclimatising } = inputs;
   const sticks = ["leg", "post", "rail"];
   // blocks and buttons are milled as one strip each
   const pieces = parts
@@ -121,10 +122,18 @@ export function stepsFor(inputs: OrderInputs): Step[] {
     clampHours: adhesive.clampHours,
     long: piece.choices.legs === "left-long",
   });
-  const shelf = shelfSteps(parts, shelves, at, {
-    clampHours: adhesive.clampHours,
-    shop,
-    sawn: (piece.panels.shelf?.sawnFace ?? null) !== null,
+  const sawn = (id: string) => (piece.panels[id]?.sawnFace ?? null) !== null;
+  const shelf = shelfSteps(parts, panels, at, { clampHours: adhesive.clampHours, shop, sawn: sawn("shelf") });
+  const standing = [...new Set((at.panels ?? []).map(({ kind }) => kind))].flatMap((kind) => {
+    const mine = panels.filter(({ place }) => place.kind === kind);
+    return panelSteps(
+      parts.find(({ id }) => id === kind),
+      mine,
+      {
+        ...{ clampHours: adhesive.clampHours, shop, sawn: mine.some(({ place }) => sawn(place.id)) },
+        length: ({ length, width }) => `Squared to ${Math.round(length)} by ${Math.round(width)} mm, all alike.`,
+      },
+    );
   });
   const letIn = shelf.length > 0 && at.seats.some((seat) => seat.letIn > 0);
   const glued = stages.at(-1);
@@ -132,7 +141,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
   const edges = edgeSteps(piece, parts, base, made);
   // what is glued first waits for the edges of its parts
   const own = afterEdges(letIn ? roundShelf(base) : base.steps, base.apart[1], edges.base);
-  out.push(...shelf, ...own, ...edges.base);
+  out.push(...standing, ...shelf, ...own, ...edges.base);
   const small = smallStep(piece, parts);
   if (small) out.push(small);
   out.push(...shelfOnStretchers(parts, at, base.closed));
@@ -222,7 +231,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
   out.push(
     step({
       id: "attach",
-      ...(outdoors ? rustless(attachStep(piece, at)) : attachStep(piece, at)),
+      ...(base.attach ?? (outdoors ? rustless(attachStep(piece, at)) : attachStep(piece, at))),
       parts: [topPart],
       after: [...finished.last, ...base.standing, ...(small ? [small.id] : [])],
       hours: TIME.attach,

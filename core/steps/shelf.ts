@@ -1,69 +1,43 @@
 import type { BaseWork } from "../construction/base/base";
 import type { Standing } from "../construction/geometry";
-import type { GlueStage } from "../glueup/stages";
 import type { Part } from "../layout/cut-list";
-import { flattening } from "../layout/strip-thickness";
-import type { Shop } from "../piece/shop";
-import { fine } from "../verdict/verdict";
-import { Step, stepOf as step, TIME } from "./step";
+import { GluedPanel, panelSteps, PanelWork, sizeStep } from "./panel";
+import { Step, stepOf as step } from "./step";
 
-const [HOUSE, SIZE] = ["shelf-house", "shelf-size"];
+const HOUSE = "shelf-house";
+const SIZE = sizeStep("shelf");
 
-/**
- * What a shelf asks for: its gluings, its size, its housings.
- *
- * @param gluings  of each shelf, in order
- */
+/** What a shelf asks for: its gluings, its size, its housings. */
 export function shelfSteps(
   parts: readonly Part[],
-  gluings: readonly GlueStage[][],
+  panels: readonly GluedPanel[],
   { seats }: Standing,
-  { clampHours, shop, sawn }: { clampHours: number; shop: Shop; sawn: boolean },
+  work: Omit<PanelWork, "length">,
 ): Step[] {
   const shelf = parts.find((part) => part.id === "shelf");
   if (!shelf) return [];
-  const glue = gluings.flatMap((stages) =>
-    stages.map((stage, i) =>
-      step({
-        id: `glue-${stage.id}`,
-        title: `Glue the ${stage.name[0].toLowerCase()}${stage.name.slice(1)}`,
-        detail: `Boards ${stage.strips.join(", ")}; ${stage.clamps.places.length} clamps, ${Math.ceil(stage.grams)} g of glue.`,
-        parts: ["shelf"],
-        // the last seam closes what the others glued
-        after: i > 0 && i === stages.length - 1 ? stages.slice(0, i).map((each) => `glue-${each.id}`) : ["mill"],
-        hours: 0.5 + stage.minutes / 60,
-        wait: TIME.seam,
-        waitFor: "seams to stop sinking",
-        clamps: stage.clamps.places.length + stage.clamps.cauls,
-        clampHours,
-      }),
-    ),
+  const made = panelSteps(
+    shelf,
+    panels.filter(({ place }) => place.kind === "shelf"),
+    { ...work, length: ({ length }) => `Length from the dry frame, ${Math.round(length)} mm by the list.` },
   );
   const holders = [...new Set(seats.flatMap((seat) => seat.holders))].filter((kind) =>
     parts.some(({ id }) => id === kind),
   );
-  return [
-    ...glue,
-    step({
-      id: SIZE,
-      title: "Flatten the shelf and cut it to size",
-      detail: `${sawn ? "Its upper face stays as it was sawn: below only, where it bears" : `To ${fine(shelf.finished.thickness)} ${flattening(shelf.finished.width, shop)}`}. Length from the dry frame, ${Math.round(shelf.finished.length)} mm by the list.`,
-      parts: ["shelf"],
-      after: glue.length > 0 ? glue.map((each) => each.id) : ["mill"],
-      hours: 1,
-    }),
-    ...(holders.length > 0 ? [housings(holders)] : []),
-  ];
+  return [...made, ...(holders.length > 0 ? [housings(holders, parts)] : [])];
 }
 
 /** Kinds of part that the shelf is let into. */
-const housings = (holders: string[]): Step =>
+const housings = (holders: string[], parts: readonly Part[]): Step =>
   step({
     id: HOUSE,
     title: "Cut the housings for the shelf",
     detail: "While each part is square and by itself: no router reaches them when the base is closed.",
     parts: holders,
-    after: ["mortise"],
+    // panels have their size before anything is cut into them
+    after: holders.flatMap((kind) =>
+      parts.find(({ id }) => id === kind)?.role === "panel" ? [sizeStep(kind)] : ["mortise"],
+    ),
     hours: 1.5,
   });
 

@@ -10,6 +10,7 @@ import { BySmallDrawing } from "../form/BySmallDrawing";
 import { LegAndApronFields } from "../form/LegAndApronFields";
 import { PartList } from "../form/PartList";
 import { ShelfFields } from "../form/ShelfFields";
+import { PlankFields } from "../form/PlankFields";
 import { SplayedFields } from "../form/SplayedFields";
 import { XFrameFields } from "../form/XFrameFields";
 import { TrestleFields } from "../form/TrestleFields";
@@ -31,6 +32,7 @@ const FIELDS = {
   trestle: TrestleFields,
   "x-frame": XFrameFields,
   splayed: SplayedFields,
+  plank: PlankFields,
 };
 
 /** Plan and elevations to one scale; every blue number can be typed over, and a part opens from where it is drawn. */

@@ -67,6 +67,7 @@ export function placeLegAndApron(form: Form, asBuilt: readonly AsBuilt[]): LegAn
     );
   return {
     kind: "leg-and-apron",
+    keeps: { end: true, side: true },
     top,
     core,
     frame,

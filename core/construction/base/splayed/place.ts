@@ -66,6 +66,7 @@ export function placeSplayed(form: Form, asBuilt: readonly AsBuilt[]): Splayed {
     Math.max(...feet.map((foot) => Math.abs(foot[axis]) + foot[size] / 2));
   return {
     kind: "splayed",
+    keeps: { end: false, side: false },
     ...{ top, core, under, lean, section, footSection, arms, forked, lapped, feet },
     arm: { depth, thickness, from: under - depth },
     frame: { length: 2 * reach("x", "length"), width: 2 * reach("z", "width") },

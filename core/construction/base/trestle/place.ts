@@ -79,6 +79,7 @@ export function placeTrestle(form: Form, asBuilt: readonly AsBuilt[]): Trestle {
   const widest = Math.max(post.thickness, foot.thickness, brace.thickness);
   return {
     kind: "trestle",
+    keeps: { end: true, side: false },
     top,
     core,
     under,

@@ -55,6 +55,7 @@ export function placeXFrame(form: Form, asBuilt: readonly AsBuilt[]): XFrame {
   const widest = Math.max(strip.thickness, bearer.thickness);
   return {
     kind: "x-frame",
+    keeps: { end: true, side: false },
     top,
     core,
     under,

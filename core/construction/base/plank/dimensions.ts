@@ -1,0 +1,64 @@
+import { dimension, formEdit, Item } from "../../../drawing/scene";
+import type { Form } from "../../../piece/schema";
+import type { Plank } from "./place";
+
+/** What may be typed on the views of plank ends. */
+export function plankDimensions(form: Form, at: Plank): { plan: Item[]; front: Item[]; side: Item[] } {
+  const { plank, stretcher, bays, top, mitred } = at;
+  const left = -at.frame.length / 2;
+  const half = plank.width / 2;
+  return {
+    plan: [],
+    front: [
+      ...(mitred
+        ? []
+        : [
+            dimension(
+              [-top.length / 2, at.under],
+              [left, at.under],
+              -34,
+              form.overhang.end,
+              formEdit("End overhang", "overhang", "end"),
+            ),
+            dimension(
+              [left, 0],
+              [left + plank.thickness, 0],
+              -18,
+              plank.thickness,
+              formEdit("Thickness of the ends", "plank", "thickness"),
+            ),
+          ]),
+      dimension([bays[0].from, 40], [bays[0].to, 40], 0, bays[0].to - bays[0].from),
+      ...(stretcher
+        ? [
+            dimension(
+              [bays[0].from + 60, stretcher.from],
+              [bays[0].from + 60, 0],
+              0,
+              stretcher.from,
+              formEdit("Stretcher height", "plank", "stretcher", "height"),
+            ),
+            dimension(
+              [bays[0].to - 60, stretcher.from + stretcher.depth],
+              [bays[0].to - 60, stretcher.from],
+              0,
+              stretcher.depth,
+              formEdit("Stretcher depth", "plank", "stretcher", "depth"),
+            ),
+          ]
+        : []),
+    ],
+    side: mitred
+      ? [dimension([-half, 0], [half, 0], -18, plank.width)]
+      : [
+          dimension([-half, 0], [half, 0], -18, plank.width),
+          dimension(
+            [-top.width / 2, at.under / 2],
+            [-half, at.under / 2],
+            0,
+            form.plank.setIn,
+            formEdit("Set-in of the ends", "plank", "setIn"),
+          ),
+        ],
+  };
+}

@@ -1,0 +1,44 @@
+import { KIND_RULES } from "../../../joinery/joint-rules";
+import { mm } from "../../../verdict/verdict";
+import type { Base } from "../base";
+import { plankDimensions } from "./dimensions";
+import { plankJoints } from "./joints";
+import { plankMeetings } from "./meetings";
+import { plankParts } from "./parts";
+import { placePlank, Plank } from "./place";
+import { PLANK_RULES } from "./rules";
+import { plankWork } from "./work";
+
+const JOINTS = {
+  mitred: "mitred to the top so that the grain runs over",
+  housed: "let into the top",
+  loose: "on loose tenons under the top",
+};
+
+/** Two or three panels that stand on end, their grain upright, joined to the top itself. */
+export const plank: Base<Plank> = {
+  kind: "plank",
+  name: "Plank ends",
+  place: placePlank,
+  joints: plankJoints,
+  parts: plankParts,
+  meetings: plankMeetings,
+  formRules: PLANK_RULES,
+  jointRules: KIND_RULES,
+  work: plankWork,
+  dimensions: plankDimensions,
+  setOuts: () => [],
+  describe: ({ plank: { joint } }, { ends, stretcher }) =>
+    `${ends.length === 3 ? "Three" : "Two"} plank ends ${JOINTS[joint]}${stretcher ? ", a stretcher between them" : ""}.`,
+  sizes: (_, { plank: { width, thickness, height }, stretcher }) => [
+    ["Ends", `${mm(width)} by ${mm(thickness)}, ${mm(height)} high`],
+    ...(stretcher
+      ? [
+          [
+            "Stretcher",
+            `${mm(stretcher.depth)} by ${mm(stretcher.thickness)}, ${mm(stretcher.from)} above the floor`,
+          ] as [string, string],
+        ]
+      : []),
+  ],
+};

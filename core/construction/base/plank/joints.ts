@@ -1,0 +1,91 @@
+import { BlindTenon, blindTenon, Meets } from "../../../joinery/blind-tenon";
+import { housing } from "../../../joinery/housing";
+import type { KindOfJoint } from "../../../joinery/kinds";
+import { mitre } from "../../../joinery/mitre";
+import { throughTenon } from "../../../joinery/through-tenon";
+import { TenonChoice, USUAL_TENON } from "../../../piece/base-choices";
+import type { Form, JointChoices } from "../../../piece/schema";
+import type { Shop } from "../../../piece/shop";
+import { mm } from "../../../verdict/verdict";
+import type { Plank } from "./place";
+
+/** One loose tenon for so much of an end's width, mm. @source common practice */
+const EVERY = 110;
+/** What a mitre on a bevelled blade takes beside its own thickness, mm. @source common practice */
+const MITRE_WASTE = 6;
+
+/** The joints of plank ends, a group at a time. */
+export function plankJoints(at: Plank, form: Form, choices: JointChoices, shop: Shop): KindOfJoint[] {
+  const { plank, top, ends, stretcher, bays } = at;
+  const meets = (receives: string, enters: string, name: string, count: number): Meets => {
+    const group = `${receives}+${enters}`;
+    return { id: group, group, name, receives, enters, count };
+  };
+  const set = (group: string, usual: TenonChoice) => choices.groups[group] ?? usual;
+  const section = { width: plank.width, thickness: plank.thickness };
+  const loose = (who: Meets, into: BlindTenon["section"]): KindOfJoint => {
+    const usual: TenonChoice = { ...USUAL_TENON, kind: "loose" };
+    const chosen = set(who.group, usual);
+    return blindTenon({
+      meets: who,
+      ...{ section, shop, pushed: true },
+      into: { depth: top.thickness, thickness: into.width },
+      setting: { ...chosen, tenons: chosen.tenons ?? Math.max(2, Math.round(plank.width / EVERY)) },
+    });
+  };
+  const outer = meets("top", "plank-end", "End to top", 2);
+  const into = { width: top.length, thickness: top.thickness };
+  const out: KindOfJoint[] = [
+    form.plank.joint === "mitred"
+      ? mitre({
+          meets: outer,
+          ...{ width: plank.width, board: top.thickness, shop, set: waterfall(at, shop) },
+          setting: set(outer.group, { ...USUAL_TENON, kind: "loose" }),
+        })
+      : form.plank.joint === "housed"
+        ? housing({ meets: outer, section, into: { depth: top.thickness, thickness: top.length }, glued: true })
+        : loose(outer, into),
+  ];
+  if (ends.some((end) => !end.outer)) out.push(loose(meets("top", "middle-end", "Middle end to top", 1), into));
+  if (!stretcher) return out;
+  const rail = { width: stretcher.depth, thickness: stretcher.thickness };
+  const through = { depth: plank.thickness, thickness: plank.width };
+  const who = meets("plank-end", "stretcher", "Stretcher to end", 2);
+  out.push(
+    form.plank.stretcher.kind === "wedged"
+      ? throughTenon({
+          ...{ meets: who, section: rail, into: through, proud: form.plank.stretcher.proud, wedged: true },
+          ...{ thickness: set(who.group, USUAL_TENON).thickness, shop },
+        })
+      : blindTenon({ meets: who, section: rail, into: through, setting: set(who.group, USUAL_TENON), shop }),
+  );
+  if (bays.length > 1) {
+    const middle = meets("middle-end", "stretcher", "Stretcher to middle end", 2);
+    out.push(
+      blindTenon({
+        ...{ meets: middle, section: rail, into: through, setting: set(middle.group, USUAL_TENON), shop },
+        // it only finds its place there: the wedges at the outer ends hold it
+        pushed: true,
+        most: Math.max(1, plank.thickness / 2 - 4),
+      }),
+    );
+  }
+  return out;
+}
+
+/** One blank for the top and both ends, in the order in which they come off it. */
+export function blankOf({ top, plank }: Plank, shop: Shop): { length: number; perMitre: number } {
+  const perMitre = top.thickness + shop.kerf + MITRE_WASTE;
+  return { length: top.length + 2 * plank.height + 2 * perMitre, perMitre };
+}
+
+function waterfall(at: Plank, shop: Shop) {
+  const { length, perMitre } = blankOf(at, shop);
+  return [
+    {
+      what: "One blank, for the grain to run over: end, top, end",
+      setting: `${mm(Math.ceil(length))} by ${mm(at.plank.width)}, ends squared last`,
+    },
+    { what: "Lost at each of its two mitres", setting: mm(Math.ceil(perMitre)) },
+  ];
+}

@@ -1,0 +1,58 @@
+/** Where plank ends meet the top and the stretcher. */
+import type { Meeting } from "../../../assembly/meeting";
+import type { Place } from "../../../assembly/place";
+import type { KindOfJoint } from "../../../joinery/kinds";
+import type { BaseFacts } from "../base";
+import type { Plank } from "./place";
+
+export function plankMeetings({ form, at, joints }: BaseFacts<Plank>): Meeting[] {
+  const { ends, plank, under, top, stretcher, bays, mitred } = at;
+  const byId = new Map<string, KindOfJoint>(joints.map((joint) => [joint.id, joint]));
+  const out: Meeting[] = [];
+  const meet = (id: string, who: Omit<Meeting, "joint">) => {
+    const joint = byId.get(id);
+    if (joint) out.push({ joint, ...who });
+  };
+  const whole = form.field === "solid" && form.ends === "none";
+  const half = Math.SQRT1_2;
+  ends.forEach(({ x, outer }, i) => {
+    const enters = `P${i + 1}`;
+    // what lies over an end that is not one panel is not joined: a rule says so
+    if (!whole) return;
+    const side = x > 0 ? 1 : -1;
+    if (mitred && outer)
+      meet("top+plank-end", {
+        ...{ enters, receives: "T" },
+        face: {
+          at: [(side * top.length) / 2, under + top.thickness, (side * plank.width) / 2],
+          x: [-side * half, half, 0],
+          y: [0, 0, -side],
+        },
+      });
+    else
+      meet(outer ? "top+plank-end" : "top+middle-end", {
+        ...{ enters, receives: "T" },
+        face: {
+          at: [x - plank.thickness / 2, under, -plank.width / 2],
+          x: [0, 1, 0],
+          y: [0, 0, 1],
+        },
+      });
+  });
+  if (!stretcher) return out;
+  const thick = stretcher.thickness / 2;
+  bays.forEach(({ from, to }, i) => {
+    const enters = bays.length > 1 ? `R${i + 1}` : "R";
+    const right: Place = { at: [to, stretcher.from, -thick], x: [1, 0, 0], y: [0, 1, 0] };
+    const left: Place = { at: [from, stretcher.from, thick], x: [-1, 0, 0], y: [0, 1, 0] };
+    for (const [end, face] of [
+      [i, left],
+      [i + 1, right],
+    ] as const)
+      meet(ends[end].outer ? "plank-end+stretcher" : "middle-end+stretcher", {
+        ...{ enters, receives: `P${end + 1}` },
+        face,
+      });
+  });
+  return out;
+}

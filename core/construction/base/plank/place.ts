@@ -1,0 +1,75 @@
+import { measuredOr } from "../../../piece/measured";
+import type { AsBuilt, Form } from "../../../piece/schema";
+import { LET_IN, PanelPlace, PieceGeometry, Seat } from "../../geometry";
+import { topOf } from "../../top/core";
+
+/** Where everything of a piece on plank ends stands, mm. */
+export interface Plank extends PieceGeometry {
+  kind: "plank";
+  /** middle of each end along the top, from the left, and what each is */
+  ends: { x: number; outer: boolean }[];
+  plank: { width: number; thickness: number; height: number };
+  mitred: boolean;
+  stretcher: { depth: number; thickness: number; from: number } | null;
+  bays: { from: number; to: number }[];
+}
+
+/** Ends whose corners are mitred reach to the top's own ends and sides, and are as thick as it is. */
+export const isMitred = ({ plank }: Form) => plank.joint === "mitred";
+
+/** How far an end is let into the top: 8 mm, a third of it at most. @source common practice */
+export const letInTop = (top: number) => Math.max(1, Math.floor(Math.min(LET_IN, top / 3)));
+
+/** @returns geometry; sizes may come out at or below 0, which its rules judge */
+export function placePlank(form: Form, asBuilt: readonly AsBuilt[]): Plank {
+  const { top, core } = topOf(form, asBuilt);
+  const { plank: choice } = form;
+  const mitred = isMitred(form);
+  const thickness = mitred ? top.thickness : measuredOr(asBuilt, "plank-end", "thickness", choice.thickness);
+  const width = mitred ? top.width : Math.max(1, top.width - 2 * choice.setIn);
+  const under = form.height - top.thickness;
+  const height = mitred ? form.height : under;
+  const reach = top.length / 2 - (mitred ? 0 : form.overhang.end) - thickness / 2;
+  const xs = choice.ends === 3 ? [-reach, 0, reach] : [-reach, reach];
+  const ends = xs.map((x) => ({ x, outer: x !== 0 || xs.length === 2 }));
+  const { kind, depth, thickness: thick, height: from } = choice.stretcher;
+  const bays = xs.slice(1).map((x, i) => ({ from: xs[i] + thickness / 2, to: x - thickness / 2 }));
+  const relief = reliefOf(choice.relief, height);
+  const foot = relief > 0 ? footLength(width) : width / 2;
+  return {
+    kind: "plank",
+    keeps: { end: !mitred, side: false },
+    ...{ top, core, under, ends, mitred, bays },
+    plank: { width, thickness, height },
+    stretcher: kind === "none" ? null : { depth, thickness: thick, from },
+    frame: { length: 2 * reach + thickness, width },
+    bearers: [],
+    posts: [],
+    through: null,
+    feet: xs.flatMap((x) =>
+      [-1, 1].map((side) => ({ x, z: (side * (width - foot)) / 2, length: thickness, width: foot })),
+    ),
+    sticks: [],
+    seats: bays.map((bay): Seat => ({
+      ...bay,
+      ...{ back: -width / 2, front: width / 2, height: form.shelf.height },
+      ...{ holders: ["plank-end", "middle-end"], letIn: LET_IN, width: "free" },
+    })),
+    panels: ends.map(({ outer }, i): PanelPlace => ({
+      id: `end-${i + 1}`,
+      kind: outer ? "plank-end" : "middle-end",
+      part: `P${i + 1}`,
+      name: i === 0 ? "left end" : outer ? "right end" : "middle end",
+      length: (outer ? height : under) + (outer && choice.joint === "housed" ? letInTop(top.thickness) : 0),
+      ...{ width, thickness },
+      sizesAt: ["form", "plank"],
+    })),
+    kneeRoom: under,
+    between: Math.min(...bays.map(({ from: a, to }) => to - a)),
+  };
+}
+
+/** What may go from a foot's middle: a third of the height at most. */
+export const reliefOf = (relief: number, height: number) => Math.min(relief, Math.max(0, height / 3));
+/** How long each of the two feet is that a relief leaves. @source common practice: a sixth of the width, 60 at least */
+export const footLength = (width: number) => Math.min(width / 2, Math.max(60, width / 6));

@@ -1,0 +1,159 @@
+import { grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
+import { usualRange } from "../../usual";
+import type { BaseRuleFacts, Rule } from "../base";
+import { kneeRoomUnder } from "../knee-room";
+import { fromOneBoard, racksAlong } from "../tied";
+import { tipping } from "../tipping";
+import type { Plank } from "./place";
+
+type Facts = BaseRuleFacts<Plank>;
+
+/** Sizes of plank ends. @source common practice */
+const PLANK = {
+  /** shoulders of a stretcher, or a joint, that stop the racking, mm */
+  stiff: 80,
+  /** a stretcher under the top is as stiff as its depth; lower than this it is kicked, mm */
+  kicked: 60,
+};
+
+/** Every rule of plank ends, in the order a maker would ask. */
+export const PLANK_RULES: readonly Rule<Facts>[] = [
+  endsFit,
+  topWhole,
+  thick,
+  kneeRoom,
+  tips,
+  within,
+  stretcherLong,
+  racking,
+];
+
+const path = (...rest: string[]) => ["form", "plank", ...rest];
+
+function endsFit({ at, form }: Facts): Verdict {
+  const room = Math.min(...at.bays.map(({ from, to }) => to - from));
+  const level: Level = at.under <= 0 ? "fix" : grade(room, "at least", 350, 60);
+  return verdict({
+    id: "form.ends-fit",
+    stage: "form",
+    subject: ["plank-end", "stretcher"],
+    level,
+    text: room <= 0 ? "The ends overlap: nothing is left between them" : `${mm(room)} between the ends`,
+    why: `The top is ${mm(at.top.length)} long, ${at.mitred ? "its ends are the corners" : `less two overhangs of ${mm(form.overhang.end)}`}, with ${at.ends.length} ends of ${mm(at.plank.thickness)}.`,
+    limit: 350,
+    actual: Math.round(room),
+    sense: "at least",
+    unit: "mm",
+    remedies:
+      level === "holds" || at.mitred ? [] : [set("Overhang the ends by 100 mm", ["form", "overhang", "end"], 100)],
+  });
+}
+
+/** Ends are joined to a top that is one panel; a mitre wants its ends straight, and nothing over them. */
+function topWhole({ at, form }: Facts): Verdict {
+  const laid = form.field === "slats" || form.ends !== "none";
+  const shaped = at.mitred && form.top.outline !== "rectangle";
+  return verdict({
+    id: "form.plank-top",
+    stage: "form",
+    subject: ["top", "plank-end"],
+    level: laid || shaped ? "fix" : "holds",
+    text: laid
+      ? "The ends have no one panel over them to be joined to"
+      : shaped
+        ? "A top whose corners are mitred must end straight"
+        : at.mitred
+          ? "The grain runs over both corners, in one with the ends"
+          : "Top and ends are panels whose grain moves alike across",
+    why: "Both shrink across the piece and stay as long as they are, so they may be glued from edge to edge; slats, end boards and a frame don't move with them.",
+    remedies: laid
+      ? [
+          ...(form.field === "slats" ? [set("Make the top one panel", ["form", "field"], "solid")] : []),
+          ...(form.ends !== "none" ? [set("Leave its ends plain", ["form", "ends"], "none")] : []),
+        ]
+      : shaped
+        ? [set("Make the top a rectangle", ["form", "top", "outline"], "rectangle")]
+        : [],
+  });
+}
+
+function thick({ at }: Facts): Verdict | null {
+  if (at.mitred) return null;
+  return usualRange(
+    "form.plank",
+    "plank-end",
+    "An end's thickness",
+    at.plank.thickness,
+    { low: 24, high: 45 },
+    path("thickness"),
+    { low: "Its joint is all that keeps it upright.", high: "It is heavy, and its foot cups with more force." },
+  );
+}
+
+function kneeRoom({ form, at }: Facts): Verdict | null {
+  return kneeRoomUnder(form, at, {
+    ...{ kind: "top", one: "top", many: "top" },
+    remedies: (good) => {
+      const height = Math.ceil(good + at.top.thickness);
+      return [set(`Make it ${height} mm high`, ["form", "height"], height)];
+    },
+  });
+}
+
+function tips({ at, weight }: Facts): Verdict | null {
+  return tipping({
+    ...{ at, weight, subject: ["plank-end", "top"] },
+    mend: (apart) => {
+      const setIn = Math.floor((at.top.width - apart) / 2);
+      return setIn >= 0 && !at.mitred ? [set(`Set the ends in by ${setIn} mm`, path("setIn"), setIn)] : [];
+    },
+  });
+}
+
+/** A stretcher lies within its ends, under the top and over the floor. */
+function within({ at }: Facts): Verdict | null {
+  const { stretcher, under } = at;
+  if (!stretcher) return null;
+  const over = stretcher.from + stretcher.depth - under;
+  const most = Math.max(0, Math.floor(under - stretcher.depth));
+  return verdict({
+    id: "form.stretcher",
+    stage: "form",
+    subject: ["stretcher"],
+    level: over > 0 ? "fix" : stretcher.from < PLANK.kicked ? "tight" : "holds",
+    text:
+      over > 0
+        ? `The stretcher stands ${mm(over)} in the top`
+        : `The stretcher lies ${mm(stretcher.from)} above the floor`,
+    why: `It is ${mm(stretcher.depth)} deep under a top at ${mm(under)}; lower than ${mm(PLANK.kicked)} it is kicked and swept against.`,
+    limit: most,
+    actual: stretcher.from,
+    sense: "at most",
+    unit: "mm",
+    remedies:
+      over > 0
+        ? [set(`Set it ${most} mm high`, path("stretcher", "height"), most)]
+        : stretcher.from < PLANK.kicked
+          ? [set("Set it 120 mm high", path("stretcher", "height"), 120)]
+          : [],
+  });
+}
+
+function stretcherLong({ at, joints, longest }: Facts): Verdict | null {
+  if (!at.stretcher) return null;
+  const end = joints.find((each) => each.enters === "stretcher");
+  const between = Math.max(...at.bays.map(({ from, to }) => to - from));
+  return fromOneBoard({ whole: between + 2 * (end?.length ?? 0), longest });
+}
+
+/** A plank is stiff across the piece and folds along it: a stretcher stops that, or a shelf let in. */
+function racking({ at, form }: Facts): Verdict {
+  const shelf = form.shelf.kind === "solid" ? PLANK.stiff : 0;
+  const deeper = set(`Make it ${PLANK.stiff} mm deep`, path("stretcher", "depth"), PLANK.stiff);
+  return racksAlong({
+    ...{ deep: Math.max(at.stretcher?.depth ?? 0, shelf), stiff: PLANK.stiff, least: 1 },
+    ...{ subject: ["stretcher", "plank-end"], folds: "the ends" },
+    why: "An end stands stiff across. Along the piece its joint with the top is thin: the height of a stretcher’s shoulders is the lever, or a shelf let into both ends.",
+    remedies: at.stretcher ? [deeper] : [set("Tie the ends by a stretcher", path("stretcher", "kind"), "wedged")],
+  });
+}

@@ -1,0 +1,137 @@
+import { FRAME_CLAMPS, Step, stepOf as step, TIME } from "../../../steps/step";
+import { mm } from "../../../verdict/verdict";
+import type { BaseWork, WorkFacts } from "../base";
+import { letInTop, Plank } from "./place";
+
+/** The order of plank ends: panels first, joints to the top, the stretcher fitted between them, all closed with the top on. */
+export function plankWork({ form, at, joints, milled, fullHours, clampHours }: WorkFacts<Plank>): BaseWork {
+  const { plank: choice } = form;
+  const { mitred, stretcher, bays, top } = at;
+  const ends = at.ends.length > 2 ? ["plank-end", "middle-end"] : ["plank-end"];
+  const sized = ends.map((kind) => `${kind}-size`);
+  const wedged = choice.stretcher.kind === "wedged";
+  const head = joints.find(({ id }) => id === "top+plank-end");
+  const joint: Step = mitred
+    ? step({
+        id: "corners",
+        title: "Mitre the ends and the top",
+        detail:
+          "End, top, end from one blank where the boards are long enough: mark a line across both joints first, so that each comes back to its neighbour. Both mitres of the top against one stop; slots from the outer faces.",
+        parts: [...ends, "top"],
+        after: [...sized, "flatten"],
+        hours: 3,
+        check: "Held dry with tape over the corner: square inside, no light outside.",
+        caution: "A long panel on a tilted blade: outfeed table, two people, the waste falls free.",
+      })
+    : step({
+        id: "corners",
+        title: choice.joint === "housed" ? "House the top for the ends" : "Slot the ends and the top",
+        detail:
+          choice.joint === "housed"
+            ? `${mm(letInTop(top.thickness))} deep, as wide as each end is thick, measured from the end itself; against one fence, both from the same end of the top.`
+            : "Marked through from the ends’ heads; slots in the top from a fence, depth tried on scrap.",
+        parts: [...ends, "top"],
+        after: [...sized, "flatten"],
+        hours: 1 + 0.5 * at.ends.length,
+        check: "An end stands square to the top by itself.",
+      });
+  const steps: Step[] = [
+    joint,
+    ...(choice.relief > 0
+      ? [
+          step({
+            id: "relief",
+            title: "Saw the reliefs of the feet",
+            detail: `${mm(choice.relief)} from one template, once the ends are square: they stand on two feet each.`,
+            parts: ends,
+            after: sized,
+            hours: 0.4 * at.ends.length,
+          }),
+        ]
+      : []),
+    ...(stretcher
+      ? [
+          step({
+            id: "stretcher",
+            title: "Tenon the stretcher and mortise the ends for it",
+            detail: wedged
+              ? "Mortises from both faces, to meet in the middle; the shoulders from the ends as they stand dry under the top. Kerfs end in their holes."
+              : "The shoulders from the ends as they stand dry under the top.",
+            parts: ["stretcher", ...ends],
+            after: ["corners", ...milled],
+            hours: bays.length * 2 * (TIME.tenon + TIME.mortise) + 0.5,
+            check: "Ends parallel with the stretcher in, top off and on.",
+          }),
+        ]
+      : []),
+    step({
+      id: "dry-fit",
+      title: "Dry-fit ends, stretcher and top",
+      detail: "Upside down on blankets. Diagonals of the opening equal.",
+      parts: [...ends, ...(stretcher ? ["stretcher"] : [])],
+      after: ["corners", ...(stretcher ? ["stretcher"] : []), ...(choice.relief > 0 ? ["relief"] : [])],
+      hours: 0.75,
+    }),
+    step({
+      id: "sand-base",
+      title: "Plane and sand the ends",
+      detail: `Insides too, before anything is closed.${mitred ? " Not the outside by the mitres: corner and top are planed in one when they are glued." : ""} What is finished now is taped where it takes glue.`,
+      parts: [...ends, ...(stretcher ? ["stretcher"] : [])],
+      after: ["dry-fit"],
+      hours: 0.75 * at.ends.length,
+    }),
+    step({
+      id: "glue-base",
+      title: mitred ? "Glue the corners, with what lies between" : "Glue the ends to the top, with what lies between",
+      detail: mitred
+        ? "Slow glue, end grain sized a quarter of an hour before; tape and blocks at the corners, a clamp across each way, both corners and the stretcher at once."
+        : `Upside down: ends into the top${stretcher ? ", the stretcher between them at the same time" : ""}; cauls over the ends’ feet.`,
+      parts: [...ends, "top", ...(stretcher ? ["stretcher"] : [])],
+      after: ["sand-base", "sand-top"],
+      hours: TIME.glueFrame * 1.5,
+      wait: fullHours,
+      waitFor: "the corners to cure",
+      clamps: Math.max(FRAME_CLAMPS, 2 * at.ends.length + 2),
+      clampHours,
+      check: `Inside corners square, diagonals within 1 mm${head ? "; glue out of every joint" : ""}.`,
+    }),
+    ...(wedged && stretcher
+      ? [
+          step({
+            id: "trim-wedges",
+            title: "Drive and trim the wedges",
+            detail:
+              choice.stretcher.proud > 0
+                ? `To ${choice.stretcher.proud} mm proud, chamfered.`
+                : "Flush with the ends, planed from the outside in.",
+            parts: ["stretcher"],
+            after: ["glue-base"],
+            hours: 0.5,
+          }),
+        ]
+      : []),
+  ];
+  return {
+    steps,
+    levelling: [
+      step({
+        id: "cut-feet",
+        title: "Level the feet and ease them",
+        detail: "On the flat floor, marked from a block: a shaving, no more. Chamfer every foot 2 mm.",
+        parts: ends,
+        after: [wedged && stretcher ? "trim-wedges" : "glue-base"],
+        hours: 0.5,
+        check: "No rock on a flat floor.",
+      }),
+    ],
+    apart: ["sand-base", "sand-base"],
+    closing: "glue-base",
+    closed: [wedged && stretcher ? "trim-wedges" : "glue-base"],
+    standing: ["cut-feet"],
+    attach: {
+      title: "Set it up",
+      detail: "The top was glued on with the ends: felt under the feet, a day in the room before it is loaded.",
+    },
+    seen: [...ends, ...(stretcher ? ["stretcher"] : [])],
+  };
+}

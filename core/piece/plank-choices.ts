@@ -1,0 +1,30 @@
+/** Fields of the form: panels that stand on end below the top, their grain upright. */
+import * as v from "valibot";
+import { choice, count, distance, size } from "./fields";
+
+const plankSchema = v.strictObject({
+  ends: count("plank ends", 2, 3),
+  /** across the top; from its sides to the ends' edges */
+  setIn: distance("set-in of the ends", 1000),
+  thickness: size("thickness of the ends", 10, 120),
+  /** how the top meets them: mitred with the grain running over, let in, or on loose tenons */
+  joint: choice("end to top", ["mitred", "housed", "loose"]),
+  /** what is cut from the middle of the foot, so that it stands on two */
+  relief: distance("foot relief", 200),
+  stretcher: v.strictObject({
+    kind: choice("stretcher", ["none", "wedged", "blind"]),
+    height: distance("stretcher height", 1200),
+    depth: size("stretcher depth", 15, 500),
+    thickness: size("stretcher thickness", 10, 120),
+    proud: distance("tenon proud", 80),
+  }),
+});
+export type PlankChoices = v.InferOutput<typeof plankSchema>;
+
+/** @source common practice */
+export const USUAL_PLANK: PlankChoices = {
+  ...{ ends: 2, setIn: 40, thickness: 32, joint: "housed", relief: 15 },
+  stretcher: { kind: "wedged", height: 180, depth: 100, thickness: 28, proud: 6 },
+};
+/** Fields of the form: plank ends. */
+export const plankFields = { plank: v.optional(plankSchema, USUAL_PLANK) };

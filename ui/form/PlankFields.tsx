@@ -1,0 +1,65 @@
+"use client";
+import { Choice, LengthField } from "../fields/fields";
+import { usePiece } from "../piece/PieceProvider";
+import { useSet } from "../piece/useSet";
+import { Group } from "./Group";
+
+/** The choices of plank ends, part by part. */
+export function PlankFields() {
+  const { piece } = usePiece();
+  const { set } = useSet();
+  const { plank } = piece.form;
+  const at = (...path: string[]) => ["form", "plank", ...path];
+  const size = (label: string, value: number, ...path: string[]) => (
+    <LengthField key={label} label={label} value={value} onTake={(to) => set(label, at(...path), to)} />
+  );
+  const { stretcher } = plank;
+  return (
+    <>
+      <Group name="Ends">
+        <Choice
+          label="Ends"
+          value={String(plank.ends)}
+          options={[
+            { value: "2", name: "Two" },
+            { value: "3", name: "Three" },
+          ]}
+          onTake={(value) => set("Plank ends", at("ends"), Number(value))}
+        />
+        <Choice
+          label="End to top"
+          value={plank.joint}
+          options={[
+            { value: "mitred", name: "Mitred, grain running over" },
+            { value: "housed", name: "Let into the top" },
+            { value: "loose", name: "Loose tenons" },
+          ]}
+          onTake={(value) => set("End to top", at("joint"), value)}
+        />
+        {plank.joint !== "mitred" && size("Thickness of the ends", plank.thickness, "thickness")}
+        {plank.joint !== "mitred" && size("Set-in of the ends", plank.setIn, "setIn")}
+        {size("Foot relief", plank.relief, "relief")}
+      </Group>
+      <Group name="Stretcher">
+        <Choice
+          label="Stretcher"
+          value={stretcher.kind}
+          options={[
+            { value: "wedged", name: "Through and wedged" },
+            { value: "blind", name: "Blind tenons" },
+            { value: "none", name: "None" },
+          ]}
+          onTake={(value) => set("Stretcher", at("stretcher", "kind"), value)}
+        />
+        {stretcher.kind !== "none" && (
+          <>
+            {size("Stretcher height", stretcher.height, "stretcher", "height")}
+            {size("Stretcher depth", stretcher.depth, "stretcher", "depth")}
+            {size("Stretcher thickness", stretcher.thickness, "stretcher", "thickness")}
+          </>
+        )}
+        {stretcher.kind === "wedged" && size("Tenon proud", stretcher.proud, "stretcher", "proud")}
+      </Group>
+    </>
+  );
+}
