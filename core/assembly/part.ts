@@ -40,6 +40,8 @@ export interface AssemblyPart {
   /** tenons and tongues beyond its shoulders, and mortises, grooves and holes cut into it */
   adds: readonly Worked[];
   cuts: readonly Worked[];
+  /** bought or made of metal to order: its own mass, kg; how long it is waited for, weeks; whether what came was measured */
+  bought?: { mass: number; weeks: number; measured: boolean };
   /** the way it leaves its joints when the piece is pulled apart, in the piece's frame; its length says how far before others */
   opens: Vec;
 }

@@ -8,8 +8,14 @@ import { boundsOf, bulkOf, Solid, stood } from "./solid";
 import { add, times, Vec } from "./vector";
 
 /** A part as it is weighed: by its own frame, wherever it stands. */
-export type Unplaced = Pick<AssemblyPart, "id" | "kind" | "shape" | "adds" | "cuts">;
-export const unplaced = ({ id, kind, shape, adds, cuts }: AssemblyPart): Unplaced => ({ id, kind, shape, adds, cuts });
+export type Unplaced = Pick<AssemblyPart, "id" | "kind" | "shape" | "adds" | "cuts" | "bought">;
+export const unplaced = ({ id, kind, shape, adds, cuts, bought }: AssemblyPart): Unplaced => ({
+  ...{ id, kind, shape, adds, cuts },
+  ...(bought ? { bought } : {}),
+});
+/** kg: by its volume, or what its maker says of it. @param density  kg/m³ */
+export const massOf = ({ bought }: Pick<Unplaced, "bought">, volume: number, density: number) =>
+  bought?.mass ?? (volume / 1e9) * density;
 
 /** How far a chord may lie from its arc where a part is only weighed, mm: a few grams of a table. Ours. */
 export const ROUGH = 0.3;

@@ -24,6 +24,8 @@ export interface Bearer {
   depth: number;
   /** the side its fasteners sit on */
   inside: 1 | -1;
+  /** where its fasteners sit along it, when not spread by their spacing */
+  spots?: readonly number[];
   /** what enters it on that side: its middle along the bearer, and how wide a stretch it takes */
   entered?: { at: number; width: number }[];
 }

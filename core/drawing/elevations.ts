@@ -1,6 +1,7 @@
 /** The piece from above, from the front and from its end: projections of its parts, with the dimensions a maker may type. */
 import { AssemblyPart, standingBody } from "../assembly/part";
 import { toPiece } from "../assembly/place";
+import { STEEL } from "../assembly/small";
 import { Solid, stood } from "../assembly/solid";
 import { cross, dot } from "../assembly/vector";
 import { useOf } from "../brief/uses";
@@ -201,7 +202,7 @@ function viewItems({ assembly, species, woods }: Drawable, view: View, hidden: b
     .map(({ part, solid }): Item => ({
       kind: "face",
       points: silhouette(part, solid, view),
-      colour: woodOf(woods, part.kind, species).colour,
+      colour: part.bought ? STEEL : woodOf(woods, part.kind, species).colour,
       seed: seedOf(part.id),
       grain: grainIn(part, view),
       id: part.kind,

@@ -131,8 +131,8 @@ function standing({ face, receives, enters, also }: Meeting, facts: JointFacts, 
     .map((part): Standing => {
       const place = seenFrom(face, part.place);
       return {
-        ...{ id: part.kind, name: part.id, colour: facts.wood(part.kind).colour, place },
-        grain: turned({ ...place, at: [0, 0, 0] }, [1, 0, 0]),
+        ...{ id: part.kind, name: part.id, colour: part.bought ? STEEL : facts.wood(part.kind).colour, place },
+        grain: part.bought ? null : turned({ ...place, at: [0, 0, 0] }, [1, 0, 0]),
         shape: { by: part.id, shape: part.shape, place: HOME },
         adds: [...part.adds],
         cuts: [...part.cuts],

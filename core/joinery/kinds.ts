@@ -1,5 +1,6 @@
 /** Every kind of joint that is sized by itself: what it does in wood, what it holds, its card. A new kind is its file and a line here. */
 import { BlindTenon, blindTenonBodies, blindTenonCard, blindTenonHeld } from "./blind-tenon";
+import { Bolted, boltedBodies, boltedCard, boltedHeld } from "./bolted";
 import { Bridle, bridleBodies, bridleCard, bridleHeld } from "./bridle";
 import { HalfLap, halfLapBodies, halfLapCard, halfLapHeld } from "./half-lap";
 import { Housing, housingBodies, housingCard, housingHeld } from "./housing";
@@ -12,7 +13,17 @@ import { SlidingDovetail, slidingDovetailBodies, slidingDovetailCard, slidingDov
 import { ThroughTenon, throughTenonBodies, throughTenonCard, throughTenonHeld } from "./through-tenon";
 
 export type KindOfJoint =
-  BlindTenon | ThroughTenon | SlidingDovetail | Lagged | Housing | HalfLap | RailTenon | Screwed | Bridle | Mitre;
+  | BlindTenon
+  | ThroughTenon
+  | SlidingDovetail
+  | Lagged
+  | Housing
+  | HalfLap
+  | RailTenon
+  | Screwed
+  | Bridle
+  | Mitre
+  | Bolted;
 
 interface Kind<J> {
   name: string;
@@ -49,6 +60,7 @@ const KINDS: { [K in KindOfJoint["kind"]]: Kind<Extract<KindOfJoint, { kind: K }
     card: slidingDovetailCard,
   },
   housing: { name: "Housing", bodies: housingBodies, held: housingHeld, card: housingCard },
+  bolted: { name: "Bolts through a plate", bodies: boltedBodies, held: boltedHeld, card: boltedCard },
   bridle: { name: "Bridle joint", bodies: bridleBodies, held: bridleHeld, card: bridleCard },
   "half-lap": { name: "Half-lap", bodies: halfLapBodies, held: halfLapHeld, card: halfLapCard },
   lagged: { name: "Lag screw into a loose tenon", bodies: laggedBodies, held: laggedHeld, card: laggedCard },

@@ -56,7 +56,8 @@ export function cutParts(
   shop: Shop,
 ): Part[] {
   const kinds = new Map<string, AssemblyPart[]>();
-  for (const part of parts) kinds.set(part.kind, [...(kinds.get(part.kind) ?? []), part]);
+  for (const part of parts.filter(({ bought }) => !bought))
+    kinds.set(part.kind, [...(kinds.get(part.kind) ?? []), part]);
   const all = [...kinds].map(([id, same]): Part => {
     const [{ name, plural, letter, role, make, note, shape, markedFrom }] = same;
     const box = same.map(extentOf).reduce((a, b) => ({

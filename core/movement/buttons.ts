@@ -40,13 +40,15 @@ export function placeFasteners(
 ): Fastener[] {
   const all = at.bearers.flatMap((bearer) => {
     // up through what runs aslant, beside what does not
-    const aside = bearer.aslant ? 0 : bearer.inside * (bearer.thickness / 2 + body.width / 2);
-    return spread(bearer.length, body.spacing).map((place, i): Omit<Fastener, "dry" | "wet" | "under"> => ({
-      id: `${name}-${bearer.name}-${i + 1}`,
-      bearer: bearer.part,
-      run: bearer.run,
-      ...onBearer(bearer, place, aside),
-    }));
+    const aside = bearer.aslant || bearer.spots ? 0 : bearer.inside * (bearer.thickness / 2 + body.width / 2);
+    return (bearer.spots ?? spread(bearer.length, body.spacing)).map(
+      (place, i): Omit<Fastener, "dry" | "wet" | "under"> => ({
+        id: `${name}-${bearer.name}-${i + 1}`,
+        bearer: bearer.part,
+        run: bearer.run,
+        ...onBearer(bearer, place, aside),
+      }),
+    );
   });
   return all.map((each) => {
     const under = underOf(at, each);

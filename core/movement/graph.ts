@@ -54,6 +54,9 @@ export function graphOf(facts: GraphFacts): { members: Member[]; links: Link[] }
  */
 export function memberOf(part: AssemblyPart, species: Species, top: Pick<TopMovement, "coefficient">): Member {
   const { role, place } = part;
+  const named = { id: part.id, kind: part.kind, name: part.said ?? part.name.toLowerCase() };
+  // metal goes with no moisture
+  if (part.bought) return { ...named, grain: null, course: "top", coefficients: [0, 0, 0] };
   const across =
     role === "leg" || role === "post"
       ? (species.radial + species.tangential) / 2
@@ -63,9 +66,7 @@ export function memberOf(part: AssemblyPart, species: Species, top: Pick<TopMove
   const along = ([0, 1, 2] as const).map((axis) => place.x[axis] ** 2);
   const grain = ([0, 1, 2] as const).reduce<Axis>((most, axis) => (along[axis] > along[most] + 1e-9 ? axis : most), 0);
   return {
-    id: part.id,
-    kind: part.kind,
-    name: part.said ?? part.name.toLowerCase(),
+    ...named,
     grain,
     course: part.kind,
     coefficients: along.map((share) => across * (LENGTHWISE * share + (1 - share))) as Member["coefficients"],

@@ -7,6 +7,7 @@ import { climateSchema } from "./climate";
 import { cuttingSchema, glueRunSchema, outlineFields } from "./cutting-choices";
 import { FINISHES, kindSchema } from "./kinds";
 import { fasteningFields, insetSchema, topConstructionFields } from "./movement-choices";
+import { boughtFields } from "./bought-choices";
 import { plankFields } from "./plank-choices";
 import { splayedFields } from "./splayed-choices";
 import { between, choice, count, date, distance, list, moisture, name, size, text } from "./fields";
@@ -67,6 +68,7 @@ const formSchema = v.strictObject({
   ...xFields,
   ...splayedFields,
   ...plankFields,
+  ...boughtFields,
   ...shelfFields,
   ...topConstructionFields,
 });

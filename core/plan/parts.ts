@@ -2,7 +2,7 @@
 import { clashesOf } from "../assembly/clashes";
 import { smallParts } from "../assembly/small";
 import { touching } from "../assembly/touching";
-import { ROUGH, unplaced, weighed } from "../assembly/weight";
+import { massOf, ROUGH, unplaced, weighed } from "../assembly/weight";
 import { assemble } from "../construction/assemble";
 import { baseOf } from "../construction/base";
 import { cutParts } from "../layout/cut-list";
@@ -147,7 +147,10 @@ export const PARTS = SHAPE.stage(
     "form",
     ({ bodies, species, woods }) => [bodies, species, woods],
     (bodies, usual, woods) =>
-      [...bodies].reduce((sum, [{ kind }, { volume }]) => sum + (volume / 1e9) * woodOf(woods, kind, usual).density, 0),
+      [...bodies].reduce(
+        (sum, [part, { volume }]) => sum + massOf(part, volume, woodOf(woods, part.kind, usual).density),
+        0,
+      ),
     0,
   )
   .stage(
@@ -155,7 +158,7 @@ export const PARTS = SHAPE.stage(
     "form",
     ({ piece, assembled, fasteners, shop }) => [
       assembled,
-      fasteners.length,
+      fasteners.filter(({ bearer }) => !assembled.some(({ id, bought }) => bought && id === bearer)).length,
       piece.joints,
       piece.asBuilt,
       piece.choices,

@@ -42,7 +42,7 @@ export function Parts({ parts, small, wood, apart, alone, onPick }: Given) {
     const whole = parts.map((part): Body => {
       // closed, no joint is seen: bodies are cut when one is to be looked into
       const solid = open ? bodyOf(part) : standingBody(part);
-      return { ...part, colours: wood(part.kind), solid, picked: true };
+      return { ...part, colours: part.bought ? STEEL : wood(part.kind), solid, picked: true };
     });
     const between = open
       ? small.map((part): Body => {

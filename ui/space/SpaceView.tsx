@@ -1,8 +1,9 @@
 "use client";
 import { useMemo, useState } from "react";
 import { standingBody } from "../../core/assembly/part";
+import { STEEL } from "../../core/assembly/small";
 import { boundsOf, stood } from "../../core/assembly/solid";
-import { weighed } from "../../core/assembly/weight";
+import { massOf, weighed } from "../../core/assembly/weight";
 import { stillScene } from "../../core/drawing/still";
 import { woodOf } from "../../core/wood/woods";
 import { SceneView } from "../drawing/SceneView";
@@ -35,12 +36,16 @@ export function SpaceView() {
     () =>
       seen.length === parts.length
         ? plan.weight
-        : seen.reduce((sum, part) => sum + (weighed(part).volume / 1e9) * woodOf(woods, part.kind, species).density, 0),
+        : seen.reduce(
+            (sum, part) => sum + massOf(part, weighed(part).volume, woodOf(woods, part.kind, species).density),
+            0,
+          ),
     [seen, parts, plan.weight, woods, species],
   );
   const webgl = useMemo(hasWebgl, []);
   const still = useMemo(
-    () => (webgl ? null : stillScene(seen, ({ kind }) => woodOf(woods, kind, species).colour[0])),
+    () =>
+      webgl ? null : stillScene(seen, ({ kind, bought }) => (bought ? STEEL : woodOf(woods, kind, species).colour)[0]),
     [webgl, seen, species, woods],
   );
   return (

@@ -10,6 +10,7 @@ import { BySmallDrawing } from "../form/BySmallDrawing";
 import { LegAndApronFields } from "../form/LegAndApronFields";
 import { PartList } from "../form/PartList";
 import { ShelfFields } from "../form/ShelfFields";
+import { BoughtFields } from "../form/BoughtFields";
 import { PlankFields } from "../form/PlankFields";
 import { SplayedFields } from "../form/SplayedFields";
 import { XFrameFields } from "../form/XFrameFields";
@@ -33,6 +34,7 @@ const FIELDS = {
   "x-frame": XFrameFields,
   splayed: SplayedFields,
   plank: PlankFields,
+  bought: BoughtFields,
 };
 
 /** Plan and elevations to one scale; every blue number can be typed over, and a part opens from where it is drawn. */

@@ -3,6 +3,8 @@ import type { BaseName } from "../../piece/base-choices";
 import type { Base } from "./base";
 import { legAndApron } from "./leg-and-apron";
 import type { LegAndApron } from "./leg-and-apron/place";
+import { bought } from "./bought";
+import type { Bought } from "./bought/place";
 import { plank } from "./plank";
 import type { Plank } from "./plank/place";
 import { splayed } from "./splayed";
@@ -13,9 +15,9 @@ import { xFrame } from "./x-frame";
 import type { XFrame } from "./x-frame/place";
 
 /** A base's own geometry. */
-export type BaseGeometry = LegAndApron | Trestle | XFrame | Splayed | Plank;
+export type BaseGeometry = LegAndApron | Trestle | XFrame | Splayed | Plank | Bought;
 
-const ALL = { "leg-and-apron": legAndApron, trestle, "x-frame": xFrame, splayed, plank } as const;
+const ALL = { "leg-and-apron": legAndApron, trestle, "x-frame": xFrame, splayed, plank, bought } as const;
 
 /** The base of a name. Its functions take the geometry it made itself. */
 export const baseOf = (kind: BaseName): Base<BaseGeometry> => ALL[kind] as Base<BaseGeometry>;

@@ -40,7 +40,8 @@ export function fastened(
   const way = wayOf(joints);
   return parts.map((part) => {
     const bearer = bearers.find((each) => each.part === part.id);
-    if (!bearer) return part;
+    // the holes of what is bought are its own
+    if (!bearer || part.bought) return part;
     const along = fasteners.filter((each) => each.bearer === part.id).map((each) => alongBearer(bearer, each));
     const place = { bearer, under, along };
     const held = fixed

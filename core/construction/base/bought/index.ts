@@ -1,0 +1,62 @@
+import { dimension, formEdit } from "../../../drawing/scene";
+import { KIND_RULES } from "../../../joinery/joint-rules";
+import { mm } from "../../../verdict/verdict";
+import type { Base } from "../base";
+import { boughtJoints, boughtMeetings } from "./joints";
+import { orderScene } from "./order";
+import { boughtParts } from "./parts";
+import { Bought, placeBought } from "./place";
+import { BOUGHT_RULES } from "./rules";
+import { boughtWork } from "./work";
+
+const SAID = {
+  frames: ["a steel frame", "steel frames"],
+  hairpins: ["a hairpin leg", "hairpin legs"],
+  pedestal: ["a pedestal", "pedestals"],
+  lift: ["a lifting column", "lifting columns"],
+};
+
+/** Legs that are bought or welded to order, bolted below the top by their plates. */
+export const bought: Base<Bought> = {
+  kind: "bought",
+  name: "Bought legs",
+  place: placeBought,
+  joints: boughtJoints,
+  parts: boughtParts,
+  meetings: boughtMeetings,
+  formRules: BOUGHT_RULES,
+  jointRules: KIND_RULES,
+  work: boughtWork,
+  dimensions: (form, { frame, height, choices }) => ({
+    plan: [],
+    front: [dimension([-frame.length / 2, 0], [frame.length / 2, 0], -18, frame.length)],
+    side: [
+      dimension(
+        [-frame.width / 2, 0],
+        [frame.width / 2, 0],
+        -18,
+        choices.kind === "hairpins" ? frame.width : form.bought.width,
+        choices.kind === "hairpins" ? undefined : formEdit("Width of a bought frame", "bought", "width"),
+      ),
+      dimension([0, height], [0, 0], 0, height),
+    ],
+  }),
+  setOuts: ({ at, joints }) =>
+    joints.length > 0
+      ? [
+          {
+            joint: joints[0].id,
+            scene: orderScene(at),
+            caption: "The order drawing: from the end, and the plate from above with its holes.",
+          },
+        ]
+      : [],
+  describe: (_, { stands, choices }) =>
+    `${stands.length === 1 ? SAID[choices.kind][0] : `${stands.length} ${SAID[choices.kind][1]}`} bolted below the top${choices.measured ? "" : ", not measured yet"}.`,
+  sizes: (_, { stands, height, choices }) => [
+    [
+      "Bought",
+      `${stands.length} of ${choices.mass} kg, ${mm(height)} high under plates of ${mm(choices.plate.length)} by ${mm(choices.plate.width)}`,
+    ],
+  ],
+};

@@ -1,0 +1,82 @@
+/** What a maker of metal is sent: one leg or frame from the end and from the side, its plate from above with every hole. */
+import { dimension, Item, line, Point, rect, Scene, shifted } from "../../../drawing/scene";
+import { Bought, holesIn } from "./place";
+
+export function orderScene(at: Bought): Scene {
+  const { choices, height } = at;
+  const { plate, bar, width, kind, spread } = choices;
+  const [half, long] = [plate.width / 2, plate.length];
+  const { along, across } = holesIn(choices);
+  const foot = kind === "hairpins" ? bar : width;
+  const end: Item[] = [
+    rect(-half, height, plate.width, plate.thickness, "outline", "bought-leg"),
+    ...(kind === "frames"
+      ? frame(width, height, bar)
+      : kind === "hairpins"
+        ? pins(height, bar, spread)
+        : column(width, height, bar)),
+    line(
+      [
+        [-Math.max(half, foot / 2) - 40, 0],
+        [Math.max(half, foot / 2) + 40, 0],
+      ],
+      "faint",
+    ),
+    dimension(
+      [Math.max(half, foot / 2), height + plate.thickness],
+      [Math.max(half, foot / 2), 0],
+      22,
+      height + plate.thickness,
+    ),
+    dimension([-foot / 2, 0], [foot / 2, 0], -18, foot),
+    dimension([-half, height + plate.thickness], [half, height + plate.thickness], 16, plate.width),
+  ];
+  const aside = Math.max(half, foot / 2) + 190 + half;
+  const above: Item[] = [
+    rect(-half, 0, plate.width, long, "outline", "bought-leg"),
+    ...along.flatMap((x) =>
+      across.map((z): Item => ({ kind: "circle", x: z - half, y: x, r: 6, ink: "hole", id: "bought-leg" })),
+    ),
+    ...(across.length > 1 ? [dimension([across[0] - half, 0], [across[1] - half, 0], -18, across[1] - across[0])] : []),
+    dimension([-half, 0], [across[0] - half, 0], -18, across[0]),
+    dimension([half, long], [half, 0], 18, long),
+  ];
+  return {
+    id: "order",
+    title: `Order drawing: ${choices.count} times, ${Math.round(height + plate.thickness)} mm high with its plate.`,
+    bounds: {
+      x: -Math.max(half, foot / 2),
+      y: 0,
+      w: Math.max(half, foot / 2) + aside + half,
+      h: height + plate.thickness,
+    },
+    margin: [36, 60, 44, 24],
+    items: [...end, ...above.map((item) => shifted(item, aside))],
+  };
+}
+
+const closed = (points: Point[]): Item => ({ kind: "path", points, closed: true, ink: "outline", id: "bought-leg" });
+
+function frame(width: number, height: number, bar: number): Item[] {
+  const half = width / 2;
+  const loop = (inset: number): Point[] => [
+    [-half + inset, inset],
+    [half - inset, inset],
+    [half - inset, height - inset],
+    [-half + inset, height - inset],
+  ];
+  return [closed(loop(0)), closed(loop(Math.min(bar, width / 3, height / 3)))];
+}
+const pins = (height: number, bar: number, spread: number): Item[] =>
+  [-1, 1].map((side) =>
+    closed([
+      [spread, 0],
+      [spread + bar, 0],
+      [side * 40 + bar, height],
+      [side * 40, height],
+    ]),
+  );
+const column = (width: number, height: number, bar: number): Item[] => [
+  rect(-width / 2, 0, width, Math.min(20, height / 4), "outline", "bought-leg"),
+  rect(-bar / 2, Math.min(20, height / 4), bar, height - Math.min(20, height / 4), "outline", "bought-leg"),
+];

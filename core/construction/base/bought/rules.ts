@@ -1,0 +1,242 @@
+import { grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
+import type { BaseRuleFacts, Rule } from "../base";
+import { kneeRoomUnder } from "../knee-room";
+import { tipping } from "../tipping";
+import type { Bought } from "./place";
+
+type Facts = BaseRuleFacts<Bought>;
+
+/** Sizes of bought legs. @source common practice */
+const BOUGHT = {
+  /** someone who sits down on an edge, kg */
+  person: 100,
+  /** a plate spreads what a leg is pushed by, mm */
+  plate: 80,
+  /** a top spans so many of its thicknesses between plates before it sags to the eye */
+  span: 55,
+};
+
+/** Every rule of bought legs, in the order a maker would ask. */
+export const BOUGHT_RULES: readonly Rule<Facts>[] = [
+  standsFit,
+  measured,
+  rated,
+  way,
+  lifts,
+  plates,
+  spans,
+  kneeRoom,
+  tips,
+];
+
+const path = (...rest: string[]) => ["form", "bought", ...rest];
+
+function standsFit({ at }: Facts): Verdict {
+  const { plate } = at.choices;
+  const past = Math.max(
+    ...at.stands.map(({ x, z }) =>
+      Math.max(Math.abs(x) + plate.length / 2 - at.top.length / 2, Math.abs(z) + plate.width / 2 - at.top.width / 2),
+    ),
+  );
+  const lap = Math.min(
+    ...at.stands.flatMap((a, i) =>
+      at.stands
+        .slice(i + 1)
+        .map((b) => Math.max(Math.abs(a.x - b.x) - plate.length, Math.abs(a.z - b.z) - plate.width)),
+    ),
+    Infinity,
+  );
+  const level: Level = past > 0 || lap < 0 || at.height <= 0 ? "fix" : "holds";
+  const width = Math.max(20, Math.floor(at.top.width - 2 * at.choices.setIn));
+  return verdict({
+    id: "form.ends-fit",
+    stage: "form",
+    subject: ["bought-leg", "top"],
+    level,
+    text:
+      at.height <= 0
+        ? "The plates are thicker than the whole is high"
+        : past > 0
+          ? `Plates stand ${mm(past)} past the top`
+          : lap < 0
+            ? `Plates overlap by ${mm(-lap)}`
+            : `${at.stands.length} plates lie under the top`,
+    why: `Each is ${mm(plate.length)} by ${mm(plate.width)} under a top ${mm(at.top.length)} by ${mm(at.top.width)}.`,
+    remedies:
+      past > 0 && width < plate.width ? [set(`Order plates ${width} mm wide`, path("plate", "width"), width)] : [],
+  });
+}
+
+/** No hole before the metal lies on the bench. */
+function measured({ at }: Facts): Verdict {
+  const { measured: done, weeks } = at.choices;
+  return verdict({
+    id: "form.bought-measured",
+    stage: "form",
+    subject: ["bought-leg"],
+    level: done ? "holds" : "tight",
+    text: done
+      ? "What came was measured: holes are drilled to it"
+      : "Not measured yet: what is drawn is what is ordered",
+    why: `Makers of metal keep to a few mm, and weld pulls: width over all, height, each hole and whether the plates are flat are taken from what comes${weeks > 0 ? `, ${weeks} week${weeks === 1 ? "" : "s"} after it is ordered` : ""}. Until then no hole is drilled.`,
+    remedies: done ? [] : [set("They came and were measured", path("measured"), true)],
+  });
+}
+
+/** All of them together carry the top, what stands on it, and someone on its edge. */
+function rated({ at, species, brief }: Facts): Verdict {
+  const { rating } = at.choices;
+  const top = (at.top.length * at.top.width * at.top.thickness * species.density) / 1e9;
+  const load = top + BOUGHT.person * Math.min(2, brief.seats.most);
+  const carried = rating * at.stands.length;
+  const level = grade(carried, "at least", load, top);
+  return verdict({
+    id: "form.rating",
+    stage: "form",
+    subject: ["bought-leg", "top"],
+    level,
+    text:
+      level === "fix"
+        ? `Rated for ${Math.round(carried)} kg: the top alone weighs ${Math.round(top)}`
+        : `Rated for ${Math.round(carried)} kg, asked for ${Math.round(load)}`,
+    why: `${at.stands.length} of ${Math.round(rating)} kg each; the top weighs about ${Math.round(top)} kg, and someone who leans or sits on it puts on ${BOUGHT.person} kg each.`,
+    limit: Math.round(load),
+    actual: Math.round(carried),
+    sense: "at least",
+    unit: "kg",
+    source: "what their maker rates them for",
+    remedies:
+      level === "holds"
+        ? []
+        : [
+            set(
+              `Order them for ${Math.ceil(load / at.stands.length / 10) * 10} kg each`,
+              path("rating"),
+              Math.ceil(load / at.stands.length / 10) * 10,
+            ),
+          ],
+  });
+}
+
+/** A plate gives by its slots or its holes, not by what is cut in wood. */
+function way({ choices }: Facts): Verdict {
+  const { fastening } = choices;
+  const fits = fastening === "slotted" || fastening === "oversized";
+  return verdict({
+    id: "form.bought-holes",
+    stage: "form",
+    subject: ["bought-leg"],
+    level: fits ? "holds" : "fix",
+    text: fits
+      ? `The plates have ${fastening === "slotted" ? `slots of ${mm(choices.slotted.slot)}` : `holes of ${mm(choices.oversized.hole)}`} for the top to go`
+      : "Plates hold the top by their slots or holes: nothing else was chosen for them",
+    why: "A steel plate neither shrinks nor gives: round holes tight to their screws hold a solid top still until it splits. Order slots across the grain, or holes some mm over.",
+    remedies: fits ? [] : [set("Order plates with slots", ["joints", "fastening"], "slotted")],
+  });
+}
+
+/** A lifting frame goes from its lowest to its highest; the height drawn lies between. */
+function lifts({ at, form }: Facts): Verdict | null {
+  const { kind, low, high } = at.choices;
+  if (kind !== "lift") return null;
+  const [from, to] = [low + at.top.thickness, high + at.top.thickness];
+  const level: Level = high <= low || form.height < from || form.height > to ? "fix" : "holds";
+  return verdict({
+    id: "form.lift",
+    stage: "form",
+    subject: ["bought-leg"],
+    level,
+    text:
+      high <= low
+        ? "Its highest is no higher than its lowest"
+        : level === "fix"
+          ? `It goes from ${mm(from)} to ${mm(to)}, and is drawn at ${mm(form.height)}`
+          : `It goes from ${mm(from)} to ${mm(to)}, top included`,
+    why: "Heights are the frame’s own and the top’s thickness on it. Sitting wants about 650 to 750 mm, standing 1000 to 1200.",
+    remedies:
+      level === "fix" && high > low
+        ? [set(`Draw it at ${mm(form.height < from ? from : to)}`, ["form", "height"], form.height < from ? from : to)]
+        : [],
+  });
+}
+
+function plates({ at }: Facts): Verdict {
+  const { plate } = at.choices;
+  const least = Math.min(plate.length, plate.width);
+  const level = grade(least, "at least", BOUGHT.plate, 30);
+  return verdict({
+    id: "form.plates",
+    stage: "form",
+    subject: ["bought-leg"],
+    level,
+    text:
+      level === "holds" ? `Plates ${mm(least)} wide stand stiff` : `A plate only ${mm(least)} wide lets the legs rock`,
+    why: `A push on the top turns each leg about its plate; under ${mm(BOUGHT.plate)} its bolts are pulled, not pressed.`,
+    limit: BOUGHT.plate,
+    actual: least,
+    sense: "at least",
+    unit: "mm",
+    remedies:
+      level === "holds"
+        ? []
+        : [
+            set(
+              `Order plates ${BOUGHT.plate} mm long`,
+              path("plate", plate.length <= plate.width ? "length" : "width"),
+              BOUGHT.plate,
+            ),
+          ],
+  });
+}
+
+/** Nothing but its own thickness carries a top between two plates. */
+function spans({ at }: Facts): Verdict | null {
+  const xs = [...new Set(at.stands.map(({ x }) => x))].sort((a, b) => a - b);
+  if (xs.length < 2) return null;
+  const span = Math.max(...xs.slice(1).map((x, i) => x - xs[i])) - at.choices.plate.length;
+  const most = BOUGHT.span * at.top.thickness;
+  const level = grade(span, "at most", most, 1.4 * most);
+  const thick = Math.ceil(span / BOUGHT.span);
+  return verdict({
+    id: "form.span",
+    stage: "form",
+    subject: ["top", "bought-leg"],
+    level,
+    text: `The top spans ${mm(span)} between plates`,
+    why: `No rail helps it: ${mm(at.top.thickness)} carries about ${mm(most)} before it sags to the eye, and no bearer keeps it flat across. Steel channels let in below, or battens, do.`,
+    limit: most,
+    actual: Math.round(span),
+    sense: "at most",
+    unit: "mm",
+    remedies:
+      level === "holds"
+        ? []
+        : [
+            set(`Make the top ${thick} mm thick`, ["form", "top", "thickness"], thick),
+            ...(at.stands.length < 3 ? [set("Stand it on three", path("count"), 3)] : []),
+          ],
+  });
+}
+
+function kneeRoom({ form, at }: Facts): Verdict | null {
+  return kneeRoomUnder(form, at, {
+    ...{ kind: "bought-leg", one: "plate", many: "plates" },
+    remedies: (good) => {
+      const height = Math.ceil(good + at.top.thickness + at.choices.plate.thickness);
+      return [set(`Make it ${height} mm high`, ["form", "height"], height)];
+    },
+  });
+}
+
+function tips({ at, weight }: Facts): Verdict | null {
+  return tipping({
+    ...{ at, weight, subject: ["bought-leg", "top"] },
+    mend: (apart) => {
+      if (at.choices.kind === "hairpins") {
+        const setIn = Math.max(0, Math.floor((at.top.width - apart) / 2 - at.choices.spread));
+        return [set(`Set them in by ${setIn} mm`, path("setIn"), setIn)];
+      }
+      return [set(`Order them ${apart} mm wide`, path("width"), apart)];
+    },
+  });
+}

@@ -1,0 +1,62 @@
+import { stepOf as step } from "../../../steps/step";
+import { mm } from "../../../verdict/verdict";
+import type { BaseWork, WorkFacts } from "../base";
+import type { Bought } from "./place";
+
+const SAID = { frames: "frames", hairpins: "legs", pedestal: "pedestal", lift: "lifting frame" };
+/** Hours of a week, for what is waited for. */
+const WEEK = 7 * 24;
+
+/** The order round bought legs: ordered first, measured when they come, the top drilled from them, bolted on last. */
+export function boughtWork({ at, joints }: WorkFacts<Bought>): BaseWork {
+  const { choices, stands } = at;
+  const said = SAID[choices.kind];
+  const [joint] = joints;
+  const holes = joint?.kind === "bolted" ? joint.holes.length * stands.length : 0;
+  return {
+    steps: [
+      step({
+        id: "order-bought",
+        title: `Order the ${said}`,
+        detail: `${stands.length} by their drawing: ${mm(at.height)} high under plates of ${mm(choices.plate.length)} by ${mm(choices.plate.width)} by ${mm(choices.plate.thickness)}, slots across the grain, feet that can be levelled; coated when all is welded.`,
+        parts: [],
+        after: [],
+        hours: 0.5,
+        ...(choices.weeks > 0 && !choices.measured
+          ? { wait: choices.weeks * WEEK, waitFor: `the ${said} to come` }
+          : {}),
+      }),
+      step({
+        id: "measure-bought",
+        title: `Measure the ${said} that came`,
+        detail:
+          "Height, width over all, every hole from one edge, plates flat on a straightedge: typed in before anything is drilled.",
+        parts: [],
+        after: ["order-bought"],
+        hours: 0.5,
+        check: "Both stand at one height on the flat floor.",
+      }),
+    ],
+    levelling: [
+      step({
+        id: "drill-top",
+        title: choices.into === "inserts" ? "Drill the top and set the inserts" : "Drill the top for its screws",
+        detail: `${holes} holes marked through the plates where they will stand, each in the middle of its slot on the day; a stop on the drill.${choices.into === "inserts" ? " Inserts a hair below the face, square to it, glued with epoxy in soft wood." : ""}`,
+        parts: ["top"],
+        after: ["measure-bought", "sand-top"],
+        hours: 0.5 + holes * 0.06,
+        check: "Every bolt goes in by hand.",
+        caution: "A drill without its stop comes through the face.",
+      }),
+    ],
+    apart: ["measure-bought", "measure-bought"],
+    closing: "measure-bought",
+    closed: ["measure-bought"],
+    standing: ["drill-top"],
+    attach: {
+      title: "Bolt the top on",
+      detail: `Upside down on blankets: the middle bolts tight, all others under broad washers, a turn loose in their slots.${choices.kind === "lift" ? " Cables with slack for the highest height." : ""}`,
+    },
+    seen: [],
+  };
+}
