@@ -27,12 +27,13 @@ async function load(): Promise<void> {
   if (rack.faults.length > 0) throw new Error(`demo/rack.csv, line ${rack.faults[0].line}: ${rack.faults[0].message}`);
   await putBoards(workshop, rack.boards);
   // what was touched last lies first on the bench
-  for (const file of readdirSync(here("pieces")).sort().reverse()) {
+  const files = readdirSync(here("pieces")).sort((a, b) => b.localeCompare(a, "en", { numeric: true }));
+  for (const file of files) {
     const piece = readPiece(readFileSync(here(join("pieces", file)), "utf8"));
     if (!piece.ok) throw new Error(`demo/pieces/${file}: ${piece.message}`);
     await addPiece(workshop, piece.piece);
   }
-  console.log(`Loaded the demo shop: ${rack.boards.length} boards and ${readdirSync(here("pieces")).length} pieces`);
+  console.log(`Loaded the demo shop: ${rack.boards.length} boards and ${files.length} pieces`);
 }
 
 /** What a killed server or a mended bug of ours may have left: reservations that no piece speaks of, or the other way round. */

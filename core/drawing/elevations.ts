@@ -35,7 +35,7 @@ export function planScene(drawable: Drawable): Scene {
     margin: [38, 58, 46, 58],
     items: [
       ...viewItems(drawable, VIEWS.plan, true),
-      ...marksOnEnds(drawable.assembly),
+      ...marksOnEnds(drawable.assembly, long),
       ...baseOf(form.kind).dimensions(form, at).plan,
       dimension([-length / 2, width / 2], [length / 2, width / 2], 22, length, {
         path: ["form", "top", "length"],
@@ -50,13 +50,13 @@ export function planScene(drawable: Drawable): Scene {
 }
 
 /** Marks of what stands upright as they are read from above, beside it toward the middle: on it they would lie among its lines. */
-const marksOnEnds = ({ parts }: Drawable["assembly"]): Item[] =>
+const marksOnEnds = ({ parts }: Drawable["assembly"], long: number): Item[] =>
   parts
     .filter(({ role, place }) => (role === "leg" || role === "post") && Math.abs(place.x[1]) > 0.9)
     .map(({ id, shape, place }): Item => {
       const [x, , z] = toPiece(place, [shape.length, shape.width / 2, shape.thickness / 2]);
       const inward = x > 0 ? -1 : 1;
-      const beside = x + inward * (Math.max(shape.width, shape.thickness) / 2 + BESIDE);
+      const beside = x + inward * (Math.max(shape.width, shape.thickness) / 2 + Math.min(BESIDE, long * BESIDE_SHARE));
       return {
         kind: "text",
         x: beside,
@@ -70,6 +70,8 @@ const marksOnEnds = ({ parts }: Drawable["assembly"]): Item[] =>
     });
 /** Clear of a corner block, and of the lines of a rail, mm. */
 const BESIDE = 130;
+/** and no more than this share of a short piece */
+const BESIDE_SHARE = 0.07;
 const ASIDE = 35;
 
 /** From the front. */

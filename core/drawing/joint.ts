@@ -11,6 +11,7 @@ import { solidOf } from "../assembly/shape";
 import { SmallPart, STEEL } from "../assembly/small";
 import { boundsOf, Solid, stood } from "../assembly/solid";
 import { cross, dot, Vec } from "../assembly/vector";
+import type { JointBody } from "../joinery/joint";
 import { bodiesOf, kindName, KindOfJoint } from "../joinery/kinds";
 import type { Species } from "../wood/species";
 import { projected, View } from "./projection";
@@ -65,19 +66,25 @@ function windowOf(joint: KindOfJoint): Window {
     const long = joint.lap * 1.3;
     return { x: [-long, long], y: [-long, long], z: [0, joint.thickness], side: joint.thickness, edge: 0 };
   }
-  const { adds, cuts } = bodiesOf(joint);
-  const { least, most } = boundsOf(
-    [adds[0] ?? cuts[0]].flatMap(({ shape, place }) => stood(solidOf({ ...shape, planes: [] }, 1), place)),
-  );
+  const { shape, place } = shownBody(joint);
+  const { least, most } = boundsOf(stood(solidOf({ ...shape, planes: [] }, 1), place));
   const stub = Math.max(50, section.width * 0.7);
   const around = Math.max(16, section.width * 0.14);
+  // a mitre's face runs aslant through both boards: there is as much to see on either side
+  const beyond = joint.kind === "mitre" ? stub : 4;
   return {
-    x: [-stub, Math.max(behind, joint.length) + 4],
+    x: [-stub, Math.max(behind, joint.length) + beyond],
     y: [-around, section.width + around],
     z: [-around, section.thickness + around],
     side: (least[2] + most[2]) / 2,
     edge: (least[1] + most[1]) / 2,
   };
+}
+
+/** What a joint is known by: its tenon, the loose tenon in its place, what is cut for it. */
+function shownBody(joint: KindOfJoint): JointBody {
+  const { adds, cuts, brings = [] } = bodiesOf(joint);
+  return adds[0] ?? brings.find(({ of }) => of === "wood") ?? cuts[0];
 }
 
 /** Both sections of a joint next to each other, to one scale. */
@@ -219,13 +226,15 @@ function clipped({ shape, adds, cuts, place }: Standing, room: Solid, window: Wi
 function sizesOf(joint: KindOfJoint, window: Window, up: "y" | "z"): Item[] {
   if (joint.kind === "half-lap") return up === "z" ? lapSizes(joint.lap, joint.thickness, window) : [];
   const { section, behind, length } = joint;
-  const { adds, cuts } = bodiesOf(joint);
+  const { shape, place } = shownBody(joint);
   const [low, high] = window[up];
   const whole = up === "y" ? section.width : section.thickness;
-  const widest = adds[0] ?? cuts[0];
-  const [, y, z] = widest.place.at;
-  const [from, size] = up === "y" ? [y, widest.shape.width] : [z, widest.shape.thickness];
-  const reach = length > 0 ? length : widest.shape.length;
+  const { least, most } = boundsOf(stood(solidOf({ ...shape, face: undefined, planes: [] }, 1), place));
+  // where it drops as it goes in, its section at the face is what is set
+  const sloped = shape.face !== undefined;
+  const i = up === "y" ? 1 : 2;
+  const [from, size] = sloped && up === "y" ? [0, whole] : [least[i], most[i] - least[i]];
+  const reach = length > 0 ? length : most[0];
   return [
     dimension([0, high], [reach, high], 12, reach),
     dimension([0, low], [behind, low], -14, behind),

@@ -53,7 +53,7 @@ export function finishSteps(
     const on = listed(kinds.map((kind) => names.get(kind) ?? kind));
     const first =
       finishes.length === 1
-        ? `${below[0]}${below[1] ? "" : ","} and the base${below[1]}.`
+        ? `${below[0]}${kinds.length === 0 ? "" : `${below[1] ? "" : ","} and the base`}${below[1]}.`
         : `${below[0]}${on ? ` and the ${on}` : ""}${below[1]}.`;
     for (let coat = 1; coat <= coats.coats; coat += 1)
       steps.push(

@@ -22,7 +22,7 @@ const read = (file: string) => readFileSync(new URL(`../../demo/${file}`, import
 
 /** The demo's five pieces, its rack and its shop. */
 export const DEMO_PIECES: Piece[] = readdirSync(new URL("../../demo/pieces", import.meta.url))
-  .sort()
+  .sort((a, b) => a.localeCompare(b, "en", { numeric: true }))
   .map((file) => {
     const piece = readPiece(read(`pieces/${file}`));
     if (!piece.ok) throw new Error(piece.message);
