@@ -76,6 +76,7 @@ const WIDE = [
   "core/movement/diffusion.ts",
   "core/movement/restraint.test.ts",
   "core/plan/judged.ts",
+  "core/plan/joined.ts",
   "core/plan/parts.ts",
   "core/plan/shape.ts",
   "core/plan/work.ts",

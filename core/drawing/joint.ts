@@ -66,8 +66,7 @@ function windowOf(joint: KindOfJoint): Window {
     const long = joint.lap * 1.3;
     return { x: [-long, long], y: [-long, long], z: [0, joint.thickness], side: joint.thickness, edge: 0 };
   }
-  const { shape, place } = shownBody(joint);
-  const { least, most } = boundsOf(stood(solidOf({ ...shape, planes: [] }, 1), place));
+  const { least, most } = reachOf(shownBody(joint), section);
   const stub = Math.max(50, section.width * 0.7);
   const around = Math.max(16, section.width * 0.14);
   // a mitre's face runs aslant through both boards: there is as much to see on either side
@@ -79,6 +78,15 @@ function windowOf(joint: KindOfJoint): Window {
     side: (least[2] + most[2]) / 2,
     edge: (least[1] + most[1]) / 2,
   };
+}
+
+/** The box of a joint's body; one that can't be cut has none, and its section stands for it. */
+function reachOf(
+  { shape, place }: JointBody,
+  section: { width: number; thickness: number },
+): { least: Vec; most: Vec } {
+  const solid = stood(solidOf({ ...shape, planes: [] }, 1), place);
+  return solid.length > 0 ? boundsOf(solid) : { least: [0, 0, 0], most: [1, section.width, section.thickness] };
 }
 
 /** What a joint is known by: its tenon, the loose tenon in its place, what is cut for it. */
@@ -229,7 +237,7 @@ function sizesOf(joint: KindOfJoint, window: Window, up: "y" | "z"): Item[] {
   const { shape, place } = shownBody(joint);
   const [low, high] = window[up];
   const whole = up === "y" ? section.width : section.thickness;
-  const { least, most } = boundsOf(stood(solidOf({ ...shape, face: undefined, planes: [] }, 1), place));
+  const { least, most } = reachOf({ shape: { ...shape, face: undefined }, place }, section);
   // where it drops as it goes in, its section at the face is what is set
   const sloped = shape.face !== undefined;
   const i = up === "y" ? 1 : 2;

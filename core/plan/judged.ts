@@ -182,7 +182,7 @@ export const JUDGED = WORK.stage(
     ({ piece, geometry, otherTops, species, woods, partMoves }) => [
       piece.form,
       geometry,
-      [...otherTops.values()].at(0)?.top ?? null,
+      [...otherTops.values()].find(({ place }) => place.kind === "shelf")?.top ?? null,
       woodOf(woods, piece.form.shelf.kind === "slats" ? "shelf-slat" : "shelf", species),
       partMoves,
     ],

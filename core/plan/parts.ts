@@ -1,12 +1,5 @@
-/** Second of the list: joints sized, parts worked, the cut list, and how moisture goes through each. */
-import { clashesOf } from "../assembly/clashes";
-import { smallParts } from "../assembly/small";
-import { touching } from "../assembly/touching";
-import { massOf, ROUGH, unplaced, weighed } from "../assembly/weight";
-import { assemble } from "../construction/assemble";
-import { baseOf } from "../construction/base";
+/** Third of the list: the cut list, and how moisture goes through each part. */
 import { cutParts } from "../layout/cut-list";
-import { breadboards, slatEnds } from "../movement/breadboard";
 import {
   courseOfSection,
   coursesByKind,
@@ -15,157 +8,26 @@ import {
   surroundingsOf,
   thinnestCourse,
 } from "../movement/courses";
-import { fixedScrews } from "../movement/fixed";
-import { fastenersFor } from "../movement/fastenings";
-import { framedTop, slats, stiffeners } from "../movement/flat";
 import { insetMovements } from "../movement/insets";
-import { linksOf } from "../movement/meetings";
 import { partMovements } from "../movement/parts";
 import { topMovement } from "../movement/year";
-import { topLinks } from "../construction/top/links";
 import { woodOf } from "../wood/woods";
-import { fastened } from "../joinery/fastening";
 import { cardOf } from "../joinery/kinds";
-import { edgesOf } from "../piece/kinds";
-import { SHAPE } from "./shape";
+import { JOINED } from "./joined";
 
-export const PARTS = SHAPE.stage(
-  "top",
-  "movement",
-  ({ geometry, surroundings, topCourse, strips, piece }) => [
-    geometry.core,
-    surroundings,
-    topCourse,
-    strips,
-    piece.fitted,
+export const PARTS = JOINED.stage(
+  "parts",
+  "form",
+  ({ piece, assembled, fasteners, shop }) => [
+    assembled,
+    fasteners.filter(({ bearer }) => !assembled.some(({ id, bought }) => bought && id === bearer)).length,
+    piece.joints,
+    piece.asBuilt,
+    piece.choices,
+    shop,
   ],
-  ({ width, thickness }, { species, start }, course, laid, fitted) =>
-    topMovement({
-      ...{ width, thickness, species, start, course, fitted },
-      strips: laid.map((each) => ({ strip: each.strip, board: each.board, width: each.full })),
-    }),
+  (parts, count, joints, asBuilt, choices, shop) => cutParts(parts, { joints, count }, { asBuilt, choices }, shop),
 )
-  .stage(
-    "fasteners",
-    "movement",
-    ({ piece, geometry, top }) => [piece.form, piece.joints, piece.choices, geometry, top],
-    (form, joints, choices, at, top) => fastenersFor({ form, joints, choices }, at, top),
-  )
-  .stage(
-    "screws",
-    "movement",
-    ({ piece, geometry, fasteners }) => [piece.form, piece.joints, piece.choices, geometry, fasteners],
-    (form, joints, choices, at, fasteners) => ({ fasteners, fixed: fixedScrews({ form, joints, choices }, at) }),
-  )
-  .stage(
-    "joints",
-    "joints",
-    ({ geometry, piece, shop }) => [geometry, piece.form, piece.joints, shop],
-    (at, form, choices, shop) => baseOf(form.kind).joints(at, form, choices, shop),
-  )
-  .stage(
-    "meetings",
-    "joints",
-    ({ piece, geometry, joints }) => [piece.form, geometry, joints],
-    (form, at, joints) => baseOf(form.kind).meetings({ form, at, joints }),
-    [],
-  )
-  .stage(
-    "held",
-    "movement",
-    ({ piece, geometry, top, species }) => [piece.form, geometry, top, piece.choices.fixedLine, species],
-    (form, at, top, fixed, species) => {
-      const laid = form.field === "slats";
-      return {
-        breadboards:
-          form.ends !== "breadboards" ? null : laid ? slatEnds(form, at, top) : breadboards(form, top, fixed),
-        stiffeners: stiffeners(form, at, top, fixed),
-        slats: laid ? slats(form, top) : null,
-        framed: form.ends === "frame" && !laid ? framedTop(form, top, species) : null,
-      };
-    },
-  )
-  .items(
-    "jointed",
-    "form",
-    ({ piece, geometry, joints, meetings, held }) => [
-      piece.form,
-      geometry,
-      joints,
-      meetings,
-      held.breadboards,
-      held.stiffeners,
-      piece.kinds,
-    ],
-    (form, at, joints, meetings, ends, stiff, kinds) => [
-      ...assemble({ form, at, joints, meetings, breadboards: ends, stiffeners: stiff, edges: edgesOf(kinds) }).parts,
-    ],
-  )
-  // what holds the top is cut into what bears it
-  .items(
-    "assembled",
-    "form",
-    ({ jointed, geometry, piece, screws }) => [jointed, geometry, piece.joints, screws],
-    fastened,
-  )
-  .stage(
-    "assembly",
-    "form",
-    ({ assembled }) => [assembled],
-    (parts) => ({ parts }),
-  )
-  .stage("small", "joints", ({ meetings, jointed }) => [meetings, jointed], smallParts, [])
-  .stage("clashes", "form", ({ assembled }) => [assembled], clashesOf, [])
-  .stage(
-    "links",
-    "movement",
-    ({ piece, geometry, meetings, held }) => [piece.form, piece.joints, geometry, meetings, held],
-    (form, choices, at, meetings, held) => [...linksOf(meetings, choices), ...topLinks({ form, at, ...held })],
-    [],
-  )
-  .stage(
-    "touches",
-    "form",
-    ({ assembled, meetings, links }) => [assembled, meetings, links],
-    (parts, meetings, links) => touching(parts, { meetings, links }),
-    [],
-  )
-  .items(
-    "unplaced",
-    "form",
-    ({ assembled }) => [assembled],
-    (parts) => parts.map(unplaced),
-  )
-  .each(
-    "bodies",
-    "form",
-    ({ unplaced: parts }) => [parts],
-    (part) => weighed(part, ROUGH),
-  )
-  .stage(
-    "weight",
-    "form",
-    ({ bodies, species, woods }) => [bodies, species, woods],
-    (bodies, usual, woods) =>
-      [...bodies].reduce(
-        (sum, [part, { volume }]) => sum + massOf(part, volume, woodOf(woods, part.kind, usual).density),
-        0,
-      ),
-    0,
-  )
-  .stage(
-    "parts",
-    "form",
-    ({ piece, assembled, fasteners, shop }) => [
-      assembled,
-      fasteners.filter(({ bearer }) => !assembled.some(({ id, bought }) => bought && id === bearer)).length,
-      piece.joints,
-      piece.asBuilt,
-      piece.choices,
-      shop,
-    ],
-    (parts, count, joints, asBuilt, choices, shop) => cutParts(parts, { joints, count }, { asBuilt, choices }, shop),
-  )
   .each(
     "bySection",
     "movement",

@@ -1,4 +1,4 @@
-/** Third of the list: glue-ups, cutting, the order of work, and what the log says. */
+/** Fourth of the list: glue-ups, cutting, the order of work, and what the log says. */
 import { baseOf } from "../construction/base";
 import { findAdhesive } from "../glueup/adhesives";
 import { blankStages } from "../glueup/blanks";

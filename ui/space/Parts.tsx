@@ -52,7 +52,6 @@ export function Parts({ parts, small, wood, apart, alone, onPick }: Given) {
       : [];
     return [...whole, ...between];
     // the colours' own names decide, not the function that finds them
-    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [parts, small, open, parts.map((part) => wood(part.kind).join()).join()]);
   const woods = [...new Set(drawn.map(({ colours }) => colours.join(" ")))].join("|");
   // one paint a wood

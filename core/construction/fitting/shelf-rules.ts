@@ -26,10 +26,23 @@ const LOAD = 0.25;
 /** Sag that is seen, mm a m; wood creeps to about twice what it does at first. @source common practice; Wood Handbook, from memory */
 const SAG = { seen: 1.7, creep: 2 };
 
+/** What stands below has nothing at its ends for a shelf. */
+const nowhere = (): Verdict =>
+  verdict({
+    id: "form.shelf",
+    stage: "form",
+    subject: ["shelf"],
+    level: "fix",
+    text: "What stands below carries no shelf",
+    why: "A shelf is let into legs, posts or ends, or lies on low stretchers: there are none here.",
+    remedies: [set("Leave the shelf out", ["form", "shelf", "kind"], "none")],
+  });
+
 function shelfFits({ form, at }: ShelfFacts): Verdict | null {
   const { shelf } = form;
   if (shelf.kind === "none") return null;
   const [seat] = at.seats;
+  if (!seat) return nowhere();
   const long = seat.to - seat.from;
   const room = seat.width === "between" ? seat.front - seat.back : at.top.width;
   const wide = seat.width === "between" ? room - 2 * shelf.gap : shelf.width;
@@ -158,7 +171,7 @@ const SLATS = { gap: 3 };
 function shelfSags({ form, at, species }: ShelfFacts): Verdict | null {
   const { shelf } = form;
   const [seat] = at.seats;
-  if (shelf.kind === "none" || seat.width !== "between") return null;
+  if (shelf.kind === "none" || seat?.width !== "between") return null;
   const span = Math.max(1, seat.to - seat.from);
   const whole = Math.max(1, seat.front - seat.back - 2 * shelf.gap);
   const wide = shelf.kind === "slats" ? Math.max(1, slatWidth(form, whole) * shelf.slats) : whole;
