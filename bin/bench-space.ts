@@ -84,7 +84,7 @@ export async function space(judge: (what: string, value: number, most: number) =
     const ids = await page.$$eval("[data-piece]", (cards) => cards.map((card) => (card as HTMLElement).dataset.piece));
     for (const [name, id] of [
       ["dining table", ids[0]],
-      ["trestle with shelf", ids.at(-1)],
+      ["trestle with shelf", ids[5]],
     ] as const) {
       await page.goto(`${server.address}/pieces/${id}/form`, { waitUntil: "networkidle0" });
       await page.evaluate(`import("${THREE}three.module.js").then((all) => { window.three = all; })`);

@@ -52,7 +52,7 @@ try {
       stage,
       `/pieces/${table}/${stage}`,
     ]),
-    ["space", `/pieces/${ids.at(-1)}/form`],
+    ["space", `/pieces/${ids[7]}/form`],
     ["sheets", `/pieces/${table}/sheets`],
     ["movement-breadboard", `/pieces/${ids[3]}/movement`],
     ["sources", `/pieces/${ids[3]}/sources`],
