@@ -5,10 +5,11 @@ import type { Plan } from "../plan/derived";
 import { buttonScene } from "./button";
 import { dimension, Item, rect, Scene } from "./scene";
 
-/** How the top is fastened, cut across a long rail or seen from above, with the sizes that can be changed on it. */
-export function fasteningScene(plan: Plan, piece: Piece): Scene {
+/** How the top is fastened, cut across a long rail or seen from above, with the sizes that can be changed on it; null where it is joined to what stands below. */
+export function fasteningScene(plan: Plan, piece: Piece): Scene | null {
   const { joints } = piece;
   const { geometry: at, species } = plan;
+  if (at.bearers.length === 0) return null;
   const bearer = at.bearers.find((each) => each.run === "along") ?? at.bearers[0];
   const across = at.bearers.find((each) => each.run === "across") ?? bearer;
   const [rail, said] = [bearer?.thickness ?? 0, bearer?.said ?? "rail"];

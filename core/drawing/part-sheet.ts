@@ -44,6 +44,7 @@ export function partSheet(part: AssemblyPart, species: Species): Scene {
   const up = thickness + gap;
   const face = [
     ...view(FACE),
+    hiddenLetter(part),
     dimension([low, width], [high, width], 14, high - low),
     dimension([high, width], [high, 0], 16, width),
     ...(high - low > length + 0.5 ? [dimension([0, 0], [length, 0], -16, length)] : []),
@@ -58,6 +59,18 @@ export function partSheet(part: AssemblyPart, species: Species): Scene {
       ...view(EDGE),
       dimension([high, thickness], [high, 0], 16, thickness),
     ],
+  };
+}
+
+/** Its mark where the closed piece hides it: on its first tenon's cheek, or beside what is first cut into it; else by its marked end. */
+function hiddenLetter({ id, shape, adds, cuts }: AssemblyPart): Item {
+  const [first] = [...adds, ...jointCuts({ cuts })];
+  const { least, most } = first
+    ? boundsOf(stood(solidOf({ ...first.shape, planes: [] }, FINE), first.place))
+    : { least: [0, 0, 0], most: [Math.min(60, shape.length), shape.width, 0] };
+  return {
+    ...{ kind: "text", x: (least[0] + most[0]) / 2, y: (least[1] + most[1]) / 2, text: id },
+    ...{ ink: "graphite", size: 13, anchor: "middle", dy: 4 },
   };
 }
 

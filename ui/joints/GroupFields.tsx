@@ -11,14 +11,14 @@ import { useSet } from "../piece/useSet";
 export function GroupFields({ joint }: { joint: KindOfJoint }) {
   const { piece } = usePiece();
   const { set } = useSet();
-  if (joint.kind !== "blind-tenon" && joint.kind !== "through-tenon") return null;
+  if (joint.kind !== "blind-tenon" && joint.kind !== "through-tenon" && joint.kind !== "bridle") return null;
   const now = piece.joints.groups[joint.group] ?? USUAL_TENON;
   const put = (what: string, change: Partial<TenonChoice>) =>
     set(`${joint.name}: ${what}`, ["joints", "groups", joint.group], { ...now, ...change });
   return (
     <FieldRow>
       <AutoLengthField
-        label="Tenon thickness"
+        label={joint.kind === "bridle" ? "Tongue thickness" : "Tenon thickness"}
         value={now.thickness}
         auto={joint.thickness}
         onTake={(thickness) => put("tenon thickness", { thickness })}

@@ -29,6 +29,7 @@ export function ShopSheets() {
   const base = baseOf(piece.form.kind);
   const sections = jointDrawings(drawable);
   const holding = holdingScene(plan, piece);
+  const fastening = fasteningScene(plan, piece);
   const gluings = [...plan.glueUp, ...plan.blanks];
   const laid = allLaid(plan);
   /** Which way boards lie, where they are boards of a panel. */
@@ -84,7 +85,7 @@ export function ShopSheets() {
           {drawnOnce(sections).map(({ joint, scene }) => (
             <SceneView key={`${joint}-${scene.id}`} paper scene={scene} height={165} width={PAPER / 2 - 6} />
           ))}
-          <SceneView paper scene={fasteningScene(plan, piece)} height={165} width={PAPER / 2 - 6} />
+          {fastening && <SceneView paper scene={fastening} height={165} width={PAPER / 2 - 6} />}
         </div>
         <div className="mt-4">
           <SettingCards cards={plan.cards} columns="grid-cols-3" />

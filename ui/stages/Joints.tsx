@@ -25,12 +25,15 @@ export function JointsStage() {
   const [at, setAt] = useState<string | null>(null);
   const { form } = piece;
   const sections = useMemo(() => jointDrawings({ ...plan, form }), [form, plan]);
-  const joint = at === FASTENING ? null : (plan.joints.find((each) => each.id === at) ?? plan.joints[0] ?? null);
-  const shown = sections.filter((each) => each.joint === joint?.id);
   const holding = useMemo(
     () => [fasteningScene(plan, piece), holdingScene(plan, piece)].filter((scene) => scene !== null),
     [plan, piece],
   );
+  const joint =
+    at === FASTENING && holding.length > 0
+      ? null
+      : (plan.joints.find((each) => each.id === at) ?? plan.joints[0] ?? null);
+  const shown = sections.filter((each) => each.joint === joint?.id);
   return (
     <>
       <StageHead
@@ -40,7 +43,7 @@ export function JointsStage() {
             {plan.joints.map((each) => (
               <Knot key={each.id} name={each.name} on={each === joint} onOpen={() => setAt(each.id)} />
             ))}
-            <Knot name="Top" on={joint === null} onOpen={() => setAt(FASTENING)} />
+            {holding.length > 0 && <Knot name="Top" on={joint === null} onOpen={() => setAt(FASTENING)} />}
           </nav>
         }
       >
@@ -64,7 +67,9 @@ export function JointsStage() {
             ))}
       </div>
       {joint && shown.length === 0 && (
-        <p className="text-graphite">A stub tenon half through its rail; its card has the sizes.</p>
+        <p className="text-graphite">
+          As its sizes are, its parts don’t meet: Measure twice on the Form stage says why.
+        </p>
       )}
       {joint ? (
         joint.setAt ? (
