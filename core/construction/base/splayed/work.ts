@@ -1,5 +1,5 @@
 import { FRAME_CLAMPS, Step, stepOf as step, TIME } from "../../../steps/step";
-import { fine, mm } from "../../../verdict/verdict";
+import { fine, listed, mm } from "../../../verdict/verdict";
 import type { BaseWork, WorkFacts } from "../base";
 import { legNumbers } from "./joints";
 import type { Splayed } from "./place";
@@ -9,6 +9,7 @@ export function splayedWork({ at, thick, milled, grooved, fullHours, clampHours 
   const { lean, arms, lapped, forked, section, footSection } = at;
   const tapered = footSection < section;
   const off = `${lean.degrees.toFixed(1)}°`;
+  const shoulders = listed([...new Set(arms.map(({ head }) => mm(Math.round((head - lean.level) * 2) / 2)))]);
   const numbers = legNumbers(at)
     .slice(2, 5)
     .map(({ what, setting }) => `${what.toLowerCase()} ${setting}`)
@@ -46,7 +47,7 @@ export function splayedWork({ at, thick, milled, grooved, fullHours, clampHours 
     step({
       id: "ends",
       title: "Cut feet and heads level",
-      detail: `${off} off square, both ends parallel, ${mm(lean.length)} from long point to long point, against one stop: the leg flat on its ${forked ? "slotted side turned away" : "face"}.`,
+      detail: `${off} off square, both ends parallel, ${mm(lean.length)} from long point to long point, against one stop${forked ? ", the slot upright in every leg" : ""}.`,
       parts: ["splayed-leg"],
       after: ["set-out", ...thick, ...(forked ? ["forks"] : [])],
       hours: 0.2 * arms.length + 0.3,
@@ -77,7 +78,7 @@ export function splayedWork({ at, thick, milled, grooved, fullHours, clampHours 
           step({
             id: "tongues",
             title: "Cut the arms’ tongues to the slots",
-            detail: `Shoulders ${off} off square, all at one distance from the middle; cheeks planed until each slides home by hand.`,
+            detail: `Shoulders ${off} off square, ${shoulders} from the middle along the upper edge; cheeks planed until each slides home by hand.`,
             parts: ["arm"],
             after: ["hub", "forks"],
             hours: arms.length * TIME.tenon,
