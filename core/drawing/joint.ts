@@ -5,6 +5,7 @@
 import { less, shared, together } from "../assembly/carve";
 import type { Meeting } from "../assembly/meeting";
 import type { AssemblyPart, Worked } from "../assembly/part";
+import { piece } from "../assembly/pieces";
 import { HOME, Place, seenFrom, turned, within } from "../assembly/place";
 import { loopsIn } from "../assembly/section";
 import { solidOf } from "../assembly/shape";
@@ -48,7 +49,7 @@ export const jointSections = (joints: readonly KindOfJoint[], facts: JointFacts)
   });
 
 /** Arcs are drawn so fine, mm. */
-const FINE = 0.1;
+const FINE = 0.2;
 type Range = readonly [from: number, to: number];
 /** How far a drawing reaches in the frame of the face, and where it is sawn. */
 interface Window {
@@ -162,12 +163,7 @@ function standing({ face, receives, enters, also }: Meeting, facts: JointFacts, 
       ...{ shape: { by: each.by, shape: each.shape, place: HOME }, adds: [], cuts: [] },
     };
   });
-  const reached = ({ shape: { shape }, place }: Standing) => {
-    const { least, most } = boundsOf(
-      stood(solidOf({ ...shape, face: undefined, edge: undefined, end: undefined }, 1), place),
-    );
-    return [window.x, window.y, window.z].every(([from, to], i) => least[i] < to && most[i] > from);
-  };
+  const reached = ({ shape: { shape }, place }: Standing) => reachesInto(window, piece(shape, place));
   return [...parts, ...small.filter(reached)];
 }
 
@@ -219,16 +215,19 @@ const boxOf = ({ x, y, z }: Window): Solid =>
     at: [x[0], y[0], z[0]],
   });
 
-/** What of a part lies in a box, with its joints worked. */
+/** What of a part lies in a box, with its joints worked: what doesn't reach into the box is not built. */
 function clipped({ shape, adds, cuts, place }: Standing, room: Solid, window: Window): Solid {
+  const near = (each: Worked) => reachesInto(window, piece(each.shape, within(place, each.place)));
   const put = (each: Worked) => stood(solidOf(each.shape, FINE), within(place, each.place));
-  const wood = [shape, ...adds].map((each) => shared(put(each), room)).reduce(together, [] as Solid);
-  const reaches = (solid: Solid) => {
-    const { least, most } = boundsOf(solid);
-    return [window.x, window.y, window.z].every(([from, to], i) => least[i] < to && most[i] > from);
-  };
-  return cuts.map(put).filter(reaches).reduce<Solid>(less, wood);
+  const wood = [shape, ...adds]
+    .filter(near)
+    .map((each) => shared(put(each), room))
+    .reduce(together, [] as Solid);
+  return wood.length === 0 ? wood : cuts.filter(near).map(put).reduce<Solid>(less, wood);
 }
+
+const reachesInto = ({ x, y, z }: Window, { least, most }: { least: Vec; most: Vec }) =>
+  [x, y, z].every(([from, to], i) => least[i] < to && most[i] > from);
 
 /** What a maker sets from: how far it goes in, how much is behind the face, and the tenon with its shoulder. `up` is y or z. */
 function sizesOf(joint: KindOfJoint, window: Window, up: "y" | "z"): Item[] {

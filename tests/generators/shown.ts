@@ -26,6 +26,7 @@ import { leaves, worked } from "../../core/sources/worked";
 /** Every drawing of a piece, on the first day, the last, and its driest and wettest. */
 export function scenesOf(plan: Plan, piece: Piece, shop: Shop): Scene[] {
   const drawable = { ...plan, form: piece.form };
+  const one = plan.joints[Math.round(piece.form.top.width + piece.form.top.length) % Math.max(1, plan.joints.length)];
   const days = [0, plan.top.wet.at, plan.top.dry.at, plan.top.course.mean.length - 1];
   const byId = new Map(plan.cutting.pieces.map((each) => [each.id, each]));
   return [
@@ -39,7 +40,8 @@ export function scenesOf(plan: Plan, piece: Piece, shop: Shop): Scene[] {
       closeUp(plan, piece, day),
     ]),
     endGrainScene(plan, false),
-    ...jointDrawings(drawable).map((each) => each.scene),
+    // one joint a piece: over many draws each kind comes up, and none is carved for nothing
+    ...jointDrawings(drawable, one?.id ?? null).map((each) => each.scene),
     buttonScene(plan, piece.joints.buttons),
     fasteningScene(plan, piece),
     holdingScene(plan, piece),

@@ -11,7 +11,7 @@ import { drawsOf, faultOf } from "../generators/holds";
 import { DEMO_PIECES, DEMO_RACK, DEMO_SHOP } from "../generators/pieces";
 
 const SEED = Number(process.env.SEED ?? 20261125);
-const DRAWS = drawsOf(400);
+const DRAWS = drawsOf(300);
 const sentence = /^[A-Z“].*[.?]$/s;
 
 describe(`hostile files (seed ${SEED}, ${DRAWS} draws)`, () => {

@@ -10,7 +10,7 @@ import { drawsOf } from "../generators/holds";
 import { DEMO_PIECES, DEMO_RACK, DEMO_SHOP, randomPiece, TODAY } from "../generators/pieces";
 
 const SEED = Number(process.env.SEED ?? 20261125);
-const DRAWS = drawsOf(200);
+const DRAWS = drawsOf(150);
 const WORSE: Level[] = ["holds", "tight", "fix"];
 const inputsOf = (piece: (typeof DEMO_PIECES)[number]) => ({
   ...{ piece, shop: DEMO_SHOP, rack: DEMO_RACK, ownSpecies: [], today: TODAY },

@@ -24,7 +24,6 @@ export function JointsStage() {
   const { say } = useUnit();
   const [at, setAt] = useState<string | null>(null);
   const { form } = piece;
-  const sections = useMemo(() => jointDrawings({ ...plan, form }), [form, plan]);
   const holding = useMemo(
     () => [fasteningScene(plan, piece), holdingScene(plan, piece)].filter((scene) => scene !== null),
     [plan, piece],
@@ -33,7 +32,10 @@ export function JointsStage() {
     at === FASTENING && holding.length > 0
       ? null
       : (plan.joints.find((each) => each.id === at) ?? plan.joints[0] ?? null);
-  const shown = sections.filter((each) => each.joint === joint?.id);
+  const shown = useMemo(
+    () => (joint ? jointDrawings({ ...plan, form }, joint.id).filter((each) => each.joint === joint.id) : []),
+    [joint, form, plan],
+  );
   return (
     <>
       <StageHead
