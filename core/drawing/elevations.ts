@@ -1,6 +1,7 @@
 /** The piece from above, from the front and from its end: projections of its parts, with the dimensions a maker may type. */
 import { AssemblyPart, standingBody } from "../assembly/part";
-import { toPiece } from "../assembly/place";
+import { toPiece, within } from "../assembly/place";
+import { solidOf } from "../assembly/shape";
 import { STEEL } from "../assembly/small";
 import { Solid, stood } from "../assembly/solid";
 import { cross, dot } from "../assembly/vector";
@@ -13,7 +14,7 @@ import { woodOf } from "../wood/woods";
 import { EdgeLine, linesOf } from "./edges";
 import { projected, ProjectedEdge, View, VIEWS } from "./projection";
 import { dimension, Ink, Item, line, Scene, seedOf, shifted } from "./scene";
-import { nearest, silhouette } from "./silhouette";
+import { nearest, openings, silhouette } from "./silhouette";
 
 type Drawable = Pick<Plan, "geometry" | "species" | "woods" | "assembly"> & { form: Form };
 
@@ -201,9 +202,11 @@ function viewItems({ assembly, species, woods }: Drawable, view: View, hidden: b
   const faces = bodies
     .map(({ part, solid }) => ({ part, solid, near: nearest(solid, view) }))
     .sort((a, b) => a.near - b.near)
-    .map(({ part, solid }): Item => ({
+    .flatMap(({ part, near }) => shownPieces(part).map((piece) => ({ part, near, ...piece })))
+    .map(({ part, shape, place, solid }): Item => ({
       kind: "face",
-      points: silhouette(part, solid, view),
+      points: silhouette({ shape, place }, solid, view),
+      ...openings({ shape, place }, view),
       colour: part.bought ? STEEL : woodOf(woods, part.kind, species).colour,
       seed: seedOf(part.id),
       grain: grainIn(part, view),
@@ -222,6 +225,15 @@ function viewItems({ assembly, species, woods }: Drawable, view: View, hidden: b
     ...dashed.map((edge) => edgeItem(edge, "hidden")),
     ...full.map((edge) => edgeItem(edge, "outline")),
   ];
+}
+
+/** What a part covers, piece by piece: its own shape, and what shows of its joints beyond it. */
+function shownPieces({ shape, place, adds }: AssemblyPart) {
+  const pieces = [
+    { shape, place },
+    ...adds.filter(({ shows }) => shows).map((each) => ({ shape: each.shape, place: within(place, each.place) })),
+  ];
+  return pieces.map((piece) => ({ ...piece, solid: stood(solidOf(piece.shape, DRAWN), piece.place) }));
 }
 
 const edgeItem = ({ id, from, to }: ProjectedEdge, ink: Ink): Item => ({

@@ -110,7 +110,7 @@ export function jointScene(joint: KindOfJoint, meeting: Meeting, facts: JointFac
     ...sawn(near, { ...window, y: [window.edge, window.y[1]] }, edge, { n: [0, -1, 0], w: -window.edge }),
     ...sizesOf(joint, window, "z"),
   ];
-  const across = window.x[1] - window.x[0] + 96;
+  const across = window.x[1] - window.x[0] + 130;
   const low = Math.min(window.y[0], window.z[0]);
   return {
     id: `joint-${joint.id}`,
@@ -245,9 +245,14 @@ function sizesOf(joint: KindOfJoint, window: Window, up: "y" | "z"): Item[] {
   return [
     dimension([0, high], [reach, high], 12, reach),
     dimension([0, low], [behind, low], -14, behind),
-    dimension([window.x[0], from], [window.x[0], from + size], 14, size),
+    // holes are measured on the card, from the edges of what is drilled
+    ...(joint.kind === "bolted" || joint.kind === "screwed"
+      ? []
+      : [dimension([window.x[0], from], [window.x[0], from + size], 14, size)]),
     // set off further: a thin tenon's number and its shoulder's would lie on one another
-    ...(from > 1 && from + size < whole - 1 ? [dimension([window.x[0], 0], [window.x[0], from], 46, from)] : []),
+    ...(joint.kind !== "bolted" && joint.kind !== "screwed" && from > 1 && from + size < whole - 1
+      ? [dimension([window.x[0], 0], [window.x[0], from], 46, from)]
+      : []),
   ];
 }
 

@@ -23,6 +23,22 @@ export function silhouette({ shape, place }: Pick<AssemblyPart, "shape" | "place
   return hull(body.flatMap(({ corners }) => corners.map(flat)));
 }
 
+/** What can be seen through a part that is seen square on; nothing where it has no opening there. */
+export function openings({ shape, place }: Pick<AssemblyPart, "shape" | "place">, view: View): { more?: Point[][] } {
+  const toward = cross(view.right, view.up);
+  const flat = (p: Vec): Point => [dot(p, view.right), dot(p, view.up)];
+  const along: [Outline | undefined, Vec, (a: number, b: number) => Vec][] = [
+    [shape.face, [0, 0, 1], (a, b) => [a, b, 0]],
+    [shape.edge, [0, 1, 0], (a, b) => [a, 0, b]],
+    [shape.end, [1, 0, 0], (a, b) => [0, a, b]],
+  ];
+  const found = along.find(([outline, way]) => outline && Math.abs(dot(turned(place, way), toward)) > 0.9999);
+  const holes = found?.[0]?.holes ?? [];
+  return holes.length === 0
+    ? {}
+    : { more: holes.map((hole) => polygonOf(hole, FINE).map(([a, b]) => flat(toPiece(place, found![2](a, b))))) };
+}
+
 /** How near the viewer a body comes. */
 export function nearest(body: Solid, view: View): number {
   const toward = cross(view.right, view.up);

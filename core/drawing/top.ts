@@ -8,6 +8,9 @@ import { dimension, Item, line, Scene, shifted } from "./scene";
 import { fastenerItems, heldItems } from "./held-items";
 import { edgesAt, panelItems, sign, slatItems, stiffenerItems } from "./top-items";
 
+/** A top shorter than this many of its widths is drawn narrow. By eye. */
+const NARROW = 1.6;
+
 /**
  * The top from above on one day of its course, with the outlines of its driest and wettest day and whatever holds it.
  *
@@ -53,6 +56,8 @@ export function movementScene(plan: Plan, piece: Piece, sample: number, exaggera
   );
   const wetEdge = slatted ? outer : edgesAt(plan, piece, Math.max(top.wet.change, 0, now), exaggeration);
   const centred = piece.choices.fixedLine === "centre";
+  // below a top that is nearly as wide as long both sentences have no room beside each other
+  const narrow = length < NARROW * width;
   items.push({
     kind: "text",
     x: -length / 2,
@@ -72,13 +77,13 @@ export function movementScene(plan: Plan, piece: Piece, sample: number, exaggera
     ink: "layout",
     size: 13,
     anchor: "end",
-    dy: 20,
+    dy: narrow ? 38 : 20,
   });
   return {
     id: "movement",
     title: `The top in ${day.name} ${day.on.slice(0, 4)}: ${sign(now)} mm against today. Driest ${sign(top.dry.change)} mm in ${top.dry.name}, wettest ${sign(top.wet.change)} mm in ${top.wet.name}.`,
     bounds: { x: -length / 2, y: -width / 2, w: length, h: width },
-    margin: [46, 74, 34, 16],
+    margin: [46, 74, narrow ? 50 : 34, 16],
     items,
   };
 }
