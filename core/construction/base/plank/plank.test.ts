@@ -58,6 +58,20 @@ describe("a bench on plank ends, worked by hand", () => {
     expect(volume("P1")).toBeCloseTo(450 * 360 * 30 - corner - slots, 1);
     expect(volume("T")).toBeCloseTo(1300 * 360 * 30 - 2 * corner - 2 * slots, 1);
   });
+  it("its loose tenons lie inside both boards, 3 of wood at least between each and a face", () => {
+    const plan = bench(set("joint", "mitred"), set("relief", 0), set("stretcher.kind", "none"));
+    const tenons = plan.small.filter(({ by }) => by === "top+plank-end");
+    expect(tenons.length).toBeGreaterThan(3);
+    for (const each of tenons) {
+      const corners = stood(solidOf(each.shape), each.place).flatMap((facet) => facet.corners);
+      for (const [x, y] of corners) {
+        // from the outer faces inward: the board's thickness is 30, whichever of the two it lies in
+        const [out, up] = [650 - Math.abs(x), 450 - y];
+        expect(Math.min(out, up)).toBeGreaterThan(3);
+        expect(Math.min(out, up)).toBeLessThan(30 - 3);
+      }
+    }
+  });
   it("its ends are panels: composed, moved and glued as the top is, and shrink with it without being stopped", () => {
     const plan = bench(
       at("panels.end-1", {
