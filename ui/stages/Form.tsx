@@ -101,7 +101,7 @@ export function FormStage() {
           onTake={(value) => set("Edge size", ["form", "top", "edge", "size"], value)}
         />
         <Fields />
-        <ShelfFields />
+        {(plan.geometry.seats.length > 0 || piece.form.shelf.kind !== "none") && <ShelfFields />}
       </FieldRow>
       <PartList open={part} onOpen={setPart} />
     </>
