@@ -40,7 +40,7 @@ export type BoughtChoices = v.InferOutput<typeof boughtSchema>;
 /** A pair of welded frames. @source common practice */
 export const USUAL_BOUGHT: BoughtChoices = {
   ...{ kind: "frames", count: 2, setIn: 90, width: 650, bar: 60, spread: 0 },
-  plate: { length: 100, width: 600, thickness: 5, rows: 2, holes: 4 },
+  plate: { length: 100, width: 600, thickness: 5, rows: 2, holes: 5 },
   ...{ mass: 11, rating: 150, low: 620, high: 1250, weeks: 4, measured: false, into: "inserts" },
 };
 /** Fields of the form: bought legs. */

@@ -43,7 +43,7 @@ export function orderScene(at: Bought): Scene {
   ];
   return {
     id: "order",
-    title: `Order drawing: ${choices.count} times, ${Math.round(height + plate.thickness)} mm high with its plate.`,
+    title: `Order drawing: ${at.stands.length} times, ${Math.round(height + plate.thickness)} mm high with its plate.`,
     bounds: {
       x: -Math.max(half, foot / 2),
       y: 0,

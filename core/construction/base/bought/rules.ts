@@ -22,6 +22,7 @@ export const BOUGHT_RULES: readonly Rule<Facts>[] = [
   measured,
   rated,
   way,
+  middle,
   lifts,
   plates,
   spans,
@@ -132,6 +133,25 @@ function way({ choices }: Facts): Verdict {
       : "Plates hold the top by their slots or holes: nothing else was chosen for them",
     why: "A steel plate neither shrinks nor gives: round holes tight to their screws hold a solid top still until it splits. Order slots across the grain, or holes some mm over.",
     remedies: fits ? [] : [set("Order plates with slots", ["joints", "fastening"], "slotted")],
+  });
+}
+
+/** One bolt of each row stands on the middle line and is tight: two beside it would hold what moves between them. */
+function middle({ at, choices }: Facts): Verdict | null {
+  if (at.choices.kind === "hairpins" || choices.fastening === "loose") return null;
+  const { holes } = at.choices.plate;
+  const odd = holes % 2 === 1;
+  const more = holes < 8 ? holes + 1 : holes - 1;
+  return verdict({
+    id: "form.bought-middle",
+    stage: "form",
+    subject: ["bought-leg"],
+    level: odd ? "holds" : "tight",
+    text: odd
+      ? "A bolt of each row stands on the middle line"
+      : `${holes} holes in a row: none of them on the middle line`,
+    why: "One bolt is tight where the top stays put and all others give. Without a hole there, two tight bolts hold the wood between them, or none does and the top wanders.",
+    remedies: odd ? [] : [set(`Order rows of ${more} holes`, path("plate", "holes"), more)],
   });
 }
 
