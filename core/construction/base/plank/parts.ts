@@ -1,8 +1,8 @@
 import { straightAt } from "../../../assembly/outline";
 import type { AssemblyPart } from "../../../assembly/part";
-import { HOME } from "../../../assembly/place";
 import type { Shape } from "../../../assembly/shape";
 import type { BaseFacts } from "../base";
+import { stretchersBetween } from "../stretchers";
 import { footLength, Plank, reliefOf } from "./place";
 
 type Plain = Omit<AssemblyPart, "adds" | "cuts">;
@@ -49,20 +49,6 @@ export function plankParts({ form, at }: BaseFacts<Plank>): AssemblyPart[] {
     place: { at: [x - plank.thickness / 2, 0, -plank.width / 2], x: [0, 1, 0], y: [0, 0, 1] },
     opens: [Math.sign(x) * PULL.along, -PULL.down, 0],
   }));
-  if (stretcher)
-    all.push(
-      ...bays.map(({ from, to }, i): Plain => ({
-        id: bays.length > 1 ? `R${i + 1}` : "R",
-        kind: "stretcher",
-        name: "Stretcher",
-        letter: "R",
-        role: "rail",
-        make: "solid",
-        note: "Its tenons are included; the shoulders are marked from the ends as they stand.",
-        shape: { length: to - from, width: stretcher.depth, thickness: stretcher.thickness },
-        place: { ...HOME, at: [from, stretcher.from, -stretcher.thickness / 2] },
-        opens: [0, -PULL.down, 0],
-      })),
-    );
+  if (stretcher) all.push(...stretchersBetween({ bays, stretcher, marked: "ends", opens: [0, -PULL.down, 0] }));
   return all.map((part) => ({ ...part, adds: [], cuts: [] }));
 }

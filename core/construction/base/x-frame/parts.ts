@@ -1,10 +1,11 @@
 import { straightAt } from "../../../assembly/outline";
 import type { Meeting } from "../../../assembly/meeting";
 import type { AssemblyPart } from "../../../assembly/part";
-import { HOME, Place, toPiece } from "../../../assembly/place";
+import { Place, toPiece } from "../../../assembly/place";
 import type { Vec } from "../../../assembly/vector";
 import type { KindOfJoint } from "../../../joinery/kinds";
 import type { BaseFacts } from "../base";
+import { stretchersBetween } from "../stretchers";
 import type { XFrame } from "./place";
 
 export type XFrameFacts = BaseFacts<XFrame>;
@@ -75,18 +76,12 @@ export function xFrameSticks({ form, at }: XFrameFacts): AssemblyPart[] {
   ]);
   if (stretcher)
     all.push(
-      ...bays.map(({ from, to }, i): Plain => ({
-        id: bays.length > 1 ? `R${i + 1}` : "R",
-        kind: "stretcher",
-        name: "Stretcher",
-        letter: "R",
-        role: "rail",
-        make: "solid",
-        note: "Its tenons are included; the shoulders are marked from the frames as they stand.",
-        shape: { length: to - from, width: stretcher.depth, thickness: stretcher.thickness },
-        place: { ...HOME, at: [from, stretcher.from, -stretcher.thickness / 2] },
+      ...stretchersBetween({
+        bays,
+        stretcher,
+        marked: "frames",
         opens: form.xFrame.stretcher.kind === "heads" ? [0, PULL.up, 0] : [0, 0, 0],
-      })),
+      }),
     );
   return all.map((part) => ({ ...part, adds: [], cuts: [] }));
 }
