@@ -1,9 +1,9 @@
 /** The piece from above, from the front and from its end: projections of its parts, with the dimensions a maker may type. */
-import { AssemblyPart, standingBody } from "../assembly/part";
+import { AssemblyPart } from "../assembly/part";
 import { toPiece, within } from "../assembly/place";
 import { solidOf } from "../assembly/shape";
 import { STEEL } from "../assembly/small";
-import { Solid, stood } from "../assembly/solid";
+import { stood } from "../assembly/solid";
 import { cross, dot } from "../assembly/vector";
 import { useOf } from "../brief/uses";
 import { baseOf } from "../construction/base";
@@ -11,9 +11,9 @@ import { TOP_NAMES } from "../piece/movement-choices";
 import type { Form } from "../piece/schema";
 import type { Plan } from "../plan/derived";
 import { woodOf } from "../wood/woods";
-import { EdgeLine, linesOf } from "./edges";
 import { projected, ProjectedEdge, View, VIEWS } from "./projection";
 import { dimension, Ink, Item, line, Scene, seedOf, shifted } from "./scene";
+import { bodyWhereItStands, DRAWN } from "./standing";
 import { nearest, openings, silhouette } from "./silhouette";
 
 type Drawable = Pick<Plan, "geometry" | "species" | "woods" | "assembly"> & { form: Form };
@@ -243,20 +243,6 @@ const edgeItem = ({ id, from, to }: ProjectedEdge, ink: Ink): Item => ({
   ink,
   id,
 });
-
-/** Arcs are drawn so fine, mm. */
-const DRAWN = 0.4;
-
-const known = new WeakMap<AssemblyPart, { solid: Solid; lines: EdgeLine[] }>();
-/** A part that stays what it was is not built again. */
-function bodyWhereItStands(part: AssemblyPart) {
-  const before = known.get(part);
-  if (before) return before;
-  const solid = stood(standingBody(part, DRAWN), part.place);
-  const body = { solid, lines: linesOf(solid) };
-  known.set(part, body);
-  return body;
-}
 
 /** How the grain runs in a view, degrees from the right; a part that points at the viewer shows its end. */
 function grainIn({ place }: AssemblyPart, view: View): number | "end" {

@@ -8,8 +8,9 @@ import { solidOf } from "../../core/assembly/shape";
 import { SmallPart, STEEL } from "../../core/assembly/small";
 import type { Solid } from "../../core/assembly/solid";
 import { cross } from "../../core/assembly/vector";
-import { edgesOf, geometryOf, grainOf } from "./geometry";
-import { edgesIn, facesOf } from "./paint";
+import { bodyWhereItStands } from "../../core/drawing/standing";
+import { draftOf, edgesOf, geometryOf, grainOf } from "./geometry";
+import { draftPaint, edgesIn, facesOf } from "./paint";
 
 interface Given {
   parts: readonly AssemblyPart[];
@@ -35,14 +36,40 @@ interface Body extends Pick<AssemblyPart, "id" | "opens" | "place"> {
 }
 
 /** The parts where they stand, drawn out along the ways their joints open. */
-export function Parts({ parts, small, wood, apart, alone, onPick }: Given) {
+export function Parts(given: Given) {
+  // a plain picture first: the wood's own follows a picture later
+  const [plain, setPlain] = useState(true);
+  useEffect(() => {
+    const next = requestAnimationFrame(() => setPlain(false));
+    return () => cancelAnimationFrame(next);
+  }, []);
+  return plain ? <Draft {...given} /> : <Wooden {...given} />;
+}
+
+/** All parts together in one body, in the plain colours of their woods. */
+function Draft({ parts, wood }: Pick<Given, "parts" | "wood">) {
+  const [geometry, material] = useMemo(() => {
+    const bodies = parts.map((part) => ({ solid: bodyWhereItStands(part).solid, colours: coloursOf(part, wood) }));
+    return [draftOf(bodies), draftPaint()];
+    // it stands for one picture
+  }, []);
+  useEffect(() => {
+    return () => [geometry, material].forEach((each) => each.dispose());
+  }, [geometry, material]);
+  return <mesh geometry={geometry} material={material} />;
+}
+
+const coloursOf = (part: AssemblyPart, wood: Given["wood"]) => (part.bought ? STEEL : wood(part.kind));
+
+/** Each body in its wood, with its edges drawn. */
+function Wooden({ parts, small, wood, apart, alone, onPick }: Given) {
   const invalidate = useThree((state) => state.invalidate);
   const open = apart > 0 || alone !== null;
-  const drawn = useMemo(() => {
+  const given = useMemo(() => {
     const whole = parts.map((part): Body => {
       // closed, no joint is seen: bodies are cut when one is to be looked into
       const solid = open ? bodyOf(part) : standingBody(part);
-      return { ...part, colours: part.bought ? STEEL : wood(part.kind), solid, picked: true };
+      return { ...part, colours: coloursOf(part, wood), solid, picked: true };
     });
     const between = open
       ? small.map((part): Body => {
@@ -53,7 +80,7 @@ export function Parts({ parts, small, wood, apart, alone, onPick }: Given) {
     return [...whole, ...between];
     // the colours' own names decide, not the function that finds them
   }, [parts, small, open, parts.map((part) => wood(part.kind).join()).join()]);
-  const woods = [...new Set(drawn.map(({ colours }) => colours.join(" ")))].join("|");
+  const woods = [...new Set(given.map(({ colours }) => colours.join(" ")))].join("|");
   // one paint a wood
   const paints = useMemo(
     () => new Map(woods.split("|").map((each) => [each, facesOf(grainOf(each.split(" ") as [string, string]))])),
@@ -62,25 +89,19 @@ export function Parts({ parts, small, wood, apart, alone, onPick }: Given) {
   const pencil = useMemo(() => edgesIn(PENCIL), []);
   const bodies = useMemo(
     () =>
-      drawn.map((body) => {
+      given.map((body) => {
         const geometry = geometryOf(body.solid, body.place);
-        return { body, geometry, stands: standsAt(body.place) };
+        return { body, geometry, lines: edgesOf(geometry), stands: standsAt(body.place) };
       }),
-    [drawn],
+    [given],
   );
-  // faces first: their edges follow a picture later
-  const [lined, setLined] = useState(false);
-  useEffect(() => {
-    const next = requestAnimationFrame(() => setLined(true));
-    return () => cancelAnimationFrame(next);
-  }, []);
-  const edges = useMemo(() => (lined ? bodies.map(({ geometry }) => edgesOf(geometry)) : []), [bodies, lined]);
   useEffect(() => () => [...paints.values(), pencil].forEach(thrownAway), [paints, pencil]);
-  useEffect(() => () => bodies.forEach(({ geometry }) => geometry.dispose()), [bodies]);
-  useEffect(() => () => edges.forEach((each) => each.dispose()), [edges]);
-  useEffect(() => invalidate(), [apart, alone, bodies, edges, paints, invalidate]);
+  useEffect(
+    () => () => bodies.flatMap(({ geometry, lines }) => [geometry, lines]).forEach((each) => each.dispose()),
+    [bodies],
+  );
+  useEffect(() => invalidate(), [apart, alone, bodies, paints, invalidate]);
   return bodies
-    .map((each, i) => ({ ...each, lines: edges[i] }))
     .filter(({ body }) => alone === null || body.id === alone)
     .map(({ body: { id, opens, colours, picked }, geometry, lines, stands }) => (
       <group key={id} position={opens.map((each) => each * (alone === null ? apart : 0)) as [number, number, number]}>
@@ -94,7 +115,7 @@ export function Parts({ parts, small, wood, apart, alone, onPick }: Given) {
             if (picked) onPick(id);
           }}
         />
-        {lines && <lineSegments geometry={lines} material={pencil} matrix={stands} matrixAutoUpdate={false} />}
+        <lineSegments geometry={lines} material={pencil} matrix={stands} matrixAutoUpdate={false} />
       </group>
     ));
 }

@@ -1,9 +1,9 @@
 "use client";
-import { useMemo, useState } from "react";
-import { standingBody } from "../../core/assembly/part";
+import { useMemo, useRef, useState } from "react";
 import { STEEL } from "../../core/assembly/small";
-import { boundsOf, stood } from "../../core/assembly/solid";
+import { boundsOf } from "../../core/assembly/solid";
 import { massOf, weighed } from "../../core/assembly/weight";
+import { bodyWhereItStands } from "../../core/drawing/standing";
 import { stillScene } from "../../core/drawing/still";
 import { woodOf } from "../../core/wood/woods";
 import { SceneView } from "../drawing/SceneView";
@@ -23,11 +23,11 @@ export function SpaceView() {
   const { parts } = plan.assembly;
   const [apart, setApart] = useState(0);
   const [alone, setAlone] = useState<string | null>(null);
-  const [frame, setFrame] = useState<HTMLElement | null>(null);
+  const frame = useRef<HTMLDivElement>(null);
   const shown = alone !== null && parts.some((part) => part.id === alone) ? alone : null;
   const seen = useMemo(() => parts.filter((part) => shown === null || part.id === shown), [parts, shown]);
   const { middle, reach } = useMemo(() => {
-    const { least, most } = boundsOf(seen.flatMap((part) => stood(standingBody(part), part.place)));
+    const { least, most } = boundsOf(seen.flatMap((part) => bodyWhereItStands(part).solid));
     const size = Math.hypot(most[0] - least[0], most[1] - least[1], most[2] - least[2]);
     const centre = [0, 1, 2].map((i) => (least[i] + most[i]) / 2) as [number, number, number];
     return { middle: centre, reach: AWAY * size };
@@ -97,7 +97,7 @@ export function SpaceView() {
         </>
       ) : (
         <div
-          ref={setFrame}
+          ref={frame}
           tabIndex={0}
           role="application"
           aria-label="The piece in space; arrow keys turn it"
@@ -113,7 +113,7 @@ export function SpaceView() {
               alone={shown}
               onPick={setAlone}
             />
-            {frame && <Turning frame={frame} middle={middle} reach={reach} />}
+            <Turning frame={frame} middle={middle} reach={reach} />
           </Picture>
         </div>
       )}

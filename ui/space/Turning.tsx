@@ -1,6 +1,6 @@
 "use client";
 import { useThree } from "@react-three/fiber";
-import { useEffect } from "react";
+import { RefObject, useEffect } from "react";
 import { Camera, Spherical, Vector3 } from "three";
 import { OrbitControls } from "three/examples/jsm/controls/OrbitControls.js";
 
@@ -28,7 +28,7 @@ export function Turning({
   middle,
   reach,
 }: {
-  frame: HTMLElement;
+  frame: RefObject<HTMLElement | null>;
   middle: readonly [number, number, number];
   reach: number;
 }) {
@@ -56,9 +56,10 @@ export function Turning({
       controls.update();
       invalidate();
     };
-    frame.addEventListener("keydown", press);
+    const keys = frame.current;
+    keys?.addEventListener("keydown", press);
     return () => {
-      frame.removeEventListener("keydown", press);
+      keys?.removeEventListener("keydown", press);
       controls.dispose();
     };
   }, [camera, gl, invalidate, frame, middle, reach]);

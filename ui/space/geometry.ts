@@ -1,7 +1,10 @@
-import { BufferAttribute, BufferGeometry, CanvasTexture, EdgesGeometry, RepeatWrapping } from "three";
+import { BufferAttribute, BufferGeometry, CanvasTexture, Color, EdgesGeometry, RepeatWrapping } from "three";
 import { Place, turned } from "../../core/assembly/place";
 import type { Solid } from "../../core/assembly/solid";
 import { dot, unit, Vec } from "../../core/assembly/vector";
+
+/** How much of a wood's picture is its darker colour, 0 to 1. By eye. */
+const DARK_SHARE = 0.25;
 
 /** Length and breadth of wood that one tile of the grain's picture stands for, mm. */
 const TILE = { along: 1800, across: 480 };
@@ -48,6 +51,27 @@ export function geometryOf(body: Solid, place: Place): BufferGeometry {
   geometry.setAttribute("position", new BufferAttribute(new Float32Array(points), 3));
   geometry.setAttribute("color", new BufferAttribute(new Float32Array(lights), 3));
   geometry.setAttribute("uv", new BufferAttribute(new Float32Array(places), 2));
+  return geometry;
+}
+
+/** Bodies that stand in the piece's frame, in one, each corner in the plain colour of its wood with the light on it. */
+export function draftOf(bodies: readonly { solid: Solid; colours: readonly [string, string] }[]): BufferGeometry {
+  const [points, colours]: number[][] = [[], []];
+  for (const { solid, colours: two } of bodies) {
+    const wood = new Color(two[0]).lerp(new Color(two[1]), DARK_SHARE).convertLinearToSRGB().toArray();
+    for (const { corners, n } of solid) {
+      const light = lit(n);
+      const colour = wood.map((each, i) => each * light[i]);
+      for (let i = 1; i + 1 < corners.length; i += 1)
+        for (const corner of [corners[0], corners[i], corners[i + 1]]) {
+          points.push(...corner);
+          colours.push(...colour);
+        }
+    }
+  }
+  const geometry = new BufferGeometry();
+  geometry.setAttribute("position", new BufferAttribute(new Float32Array(points), 3));
+  geometry.setAttribute("color", new BufferAttribute(new Float32Array(colours), 3));
   return geometry;
 }
 

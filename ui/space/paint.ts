@@ -25,6 +25,26 @@ void main() {
   seen = vec4(texture(wood, spot).rgb * light, cover);
 }`;
 
+/** The same without a picture of the wood: what is compiled for the first picture is as little as draws a body. */
+const DRAFT_VERTEX = `precision highp float;
+uniform mat4 modelViewMatrix, projectionMatrix;
+in vec3 position, color;
+out vec3 light;
+void main() {
+  light = color;
+  gl_Position = projectionMatrix * modelViewMatrix * vec4(position, 1.0);
+}`;
+const DRAFT_FRAGMENT = `precision mediump float;
+in vec3 light;
+out vec4 seen;
+void main() {
+  seen = vec4(light, 1.0);
+}`;
+
+/** Paint for a first picture: colours as they are told at the corners. */
+export const draftPaint = () =>
+  new RawShaderMaterial({ vertexShader: DRAFT_VERTEX, fragmentShader: DRAFT_FRAGMENT, glslVersion: GLSL3 });
+
 /** How much of what lies behind an edge it covers, 0 to 1. By eye. */
 const EDGE_COVERS = 0.55;
 
