@@ -132,6 +132,7 @@ async function panels(): Promise<void> {
   for (const [name, rack, need] of racks) {
     const choice = { strips: [], pinned: [], banned: [], crosscutFirst: true, sawnFace: null };
     const inputs: ComposeInputs = {
+      name: "top",
       rack,
       species: "european-ash",
       need,
@@ -189,6 +190,7 @@ function smallPanels(): void {
     const choice = { strips: [], pinned: [], banned: [], crosscutFirst: true, sawnFace: null };
     let panel: Composed | null = null;
     for (const found of composePanel({
+      name: "top",
       rack,
       species: "european-ash",
       need,

@@ -85,7 +85,8 @@ function entriesOf(
   const at = readStamp(squeezed(cell("on")), order);
   if (at === null) return `${quoted(cell("on"))} is not a date Taller can read. Write it such as 2027-03-31.`;
   const what = cell("what") || "top";
-  if (what !== "top" && !boards.includes(what)) return `${quoted(what)} is neither “top” nor a board on the rack.`;
+  if (what !== "top" && !boards.includes(what))
+    return `${quoted(what)} is neither a panel of this piece, such as “top”, nor a board on the rack.`;
   const numbers: Partial<Record<keyof typeof NAMES, number>> = {};
   for (const name of ["moisture", "reading", "offset", "width", "humidity", "temperature"] as const) {
     const typed = squeezed(cell(name))

@@ -14,6 +14,7 @@ import { seeded } from "../units/seeded";
 const need = { length: 1800, width: 850, thickness: 28 };
 const choice = { strips: [], pinned: [], banned: [], crosscutFirst: true, sawnFace: null };
 const inputs = (rack: ComposeInputs["rack"], change: Partial<ComposeInputs> = {}): ComposeInputs => ({
+  name: "top",
   rack,
   species: "european-ash",
   need,

@@ -12,6 +12,8 @@ export const BEAUTY_BUDGET = 0.025;
 const STRIPS_AT_MOST = 16;
 
 export interface ComposeInputs {
+  /** how a sentence calls the panel, such as "top" */
+  name: string;
   rack: readonly RackBoard[];
   species: string;
   need: PanelNeed;
@@ -94,7 +96,7 @@ export function* composePanel(inputs: ComposeInputs): Generator<Composed | NoPan
   yield best
     ? { ...best, tried, done: true }
     : {
-        none: `None of the ${looked} sets of boards that cover ${Math.ceil(inputs.need.width)} mm has boards long enough for the middle of this outline. Shorten the top, or buy a board of ${Math.ceil(inputs.need.length + inputs.shop.lengthAllowance)} mm.`,
+        none: `None of the ${looked} sets of boards that cover ${Math.ceil(inputs.need.width)} mm has boards long enough for the middle of this outline. Shorten the ${inputs.name}, or buy a board of ${Math.ceil(inputs.need.length + inputs.shop.lengthAllowance)} mm.`,
       };
 }
 
@@ -110,7 +112,7 @@ function laid(order: readonly Candidate[], rings: ComposeInputs["rings"]): Strip
 }
 
 function shortfall(
-  { need, shop, species, rack }: ComposeInputs,
+  { name, need, shop, species, rack }: ComposeInputs,
   candidates: readonly Candidate[],
   unfit: number,
 ): string {
@@ -119,6 +121,6 @@ function shortfall(
   if (mine === 0)
     return "No board of this species is on the rack. Choose another species, or add boards on the rack page.";
   if (candidates.length === 0)
-    return `None of the ${mine} boards gives a strip ${Math.ceil(need.length + shop.lengthAllowance)} mm long and ${need.thickness} mm thick. Shorten or thin the top, or buy boards.`;
-  return `The ${candidates.length} boards that are long and thick enough add up to ${Math.floor(width)} mm; the top needs ${Math.ceil(need.width)} mm. ${unfit} more are too short, too thin or taken. Narrow the top, or buy ${Math.ceil((need.width - width) / WIDEST_STRIP) || 1} more.`;
+    return `None of the ${mine} boards gives a strip ${Math.ceil(need.length + shop.lengthAllowance)} mm long and ${need.thickness} mm thick. Shorten or thin the ${name}, or buy boards.`;
+  return `The ${candidates.length} boards that are long and thick enough add up to ${Math.floor(width)} mm; the ${name} needs ${Math.ceil(need.width)} mm. ${unfit} more are too short, too thin or taken. Narrow the ${name}, or buy ${Math.ceil((need.width - width) / WIDEST_STRIP) || 1} more.`;
 }

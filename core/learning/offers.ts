@@ -15,43 +15,56 @@ export interface Learned {
   inForce: boolean;
 }
 
+/** A panel whose widths may be in the log: its years, and the table's coefficient of the whole of it. */
+export interface Learning {
+  id: string;
+  name: string;
+  movement: TopMovement;
+  course: Course;
+  table: number;
+}
+
 /**
- * Coefficients that the log's widths speak of: of the whole top, of single boards, and of bundles whose boards were measured.
+ * Coefficients that the log's widths speak of: of whole panels, of single boards, and of bundles whose boards were measured.
  *
+ * @param panels  the top first: single boards lie beside it
  * @returns one entry for each thing with a width in the log; nothing here changes the plan until it is taken
  */
 export function learned(
   piece: Pick<Piece, "log" | "fitted">,
-  top: TopMovement,
-  course: Course,
+  panels: readonly Learning[],
   rack: readonly RackBoard[],
-  table: (board: string | null) => number,
+  table: (board: string) => number,
 ): Learned[] {
-  const predicted = (on: string) => course.mean[sampleOn(course, on)];
+  const predicted = (on: string, { course }: Learning = panels[0]) => course.mean[sampleOn(course, on)];
+  const panelOf = (what: string) => panels.find((each) => each.id === what);
   const measured = [...new Set(piece.log.flatMap((each) => (each.kind === "width" ? [each.what] : [])))];
   const single = measured.map((what): Learned => {
-    const { readings, measured: withMeter } = widthsOf(piece.log, what, predicted);
+    const panel = panelOf(what);
+    const { readings, measured: withMeter } = widthsOf(piece.log, what, (on) => predicted(on, panel));
     return {
       what,
-      name: what === "top" ? "the whole top" : `board ${what}`,
-      boards: what === "top" ? [] : [what],
+      name: panel ? `the whole ${panel.name}` : `board ${what}`,
+      boards: panel ? [] : [what],
       fit: fitCoefficient(readings, withMeter ? undefined : 0.2),
-      table: table(what === "top" ? null : what),
+      table: panel ? panel.table : table(what),
       inForce: piece.fitted.some((each) => each.what === what),
     };
   });
   const trees = new Map<string, string[]>();
-  for (const what of measured) {
+  for (const what of measured.filter((each) => !panelOf(each))) {
     const tree = rack.find((board) => board.id === what)?.tree;
     if (tree) trees.set(tree, [...(trees.get(tree) ?? []), what]);
   }
   const bundles = [...trees]
     .filter(([, boards]) => boards.length > 1)
     .map(([tree, boards]): Learned => {
-      const all = boards.map((what) => widthsOf(piece.log, what, predicted));
-      const inPanel = top.strips.flatMap((strip) =>
-        strip.board && rack.find((board) => board.id === strip.board)?.tree === tree ? [strip.board] : [],
-      );
+      const all = boards.map((what) => widthsOf(piece.log, what, (on) => predicted(on)));
+      const inPanel = panels
+        .flatMap(({ movement }) => movement.strips)
+        .flatMap((strip) =>
+          strip.board && rack.find((board) => board.id === strip.board)?.tree === tree ? [strip.board] : [],
+        );
       const every = [...new Set([...boards, ...inPanel])];
       return {
         what: `tree:${tree}`,
@@ -71,7 +84,7 @@ export function learned(
 /** What taking an offer writes into the piece. */
 export function taken(piece: Pick<Piece, "fitted">, { what, boards, fit }: Learned, on: string): Piece["fitted"] {
   if (!fit.ok) return piece.fitted;
-  const targets = what === "top" ? ["top"] : boards;
+  const targets = boards.length === 0 ? [what] : boards;
   return [
     ...piece.fitted.filter((each) => !targets.includes(each.what)),
     ...targets.map((target) => ({

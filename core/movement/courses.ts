@@ -2,10 +2,10 @@
 import { DailyAir, dailyAir, ClimateChoice, moistureYear, MoistureYear } from "../climate/year";
 import type { Part } from "../layout/cut-list";
 import type { Piece } from "../piece/schema";
-import { differing } from "../piece/kinds";
+import { AS_THE_PIECE, differing } from "../piece/kinds";
 import type { Species } from "../wood/species";
 import { woodOf, Woods } from "../wood/woods";
-import { Course, equivalentThickness, moistureCourse } from "./course";
+import { Course, equivalentThickness, moistureCourse, sampleOn } from "./course";
 import { FACE_WARMTH, filmsOf } from "./faces";
 import type { Film } from "./finish";
 import { Stop, stops } from "./restraint";
@@ -34,10 +34,18 @@ export const roomAirOf = (year: MoistureYear, faces: Piece["faces"]): RoomAir =>
   };
 };
 
+/** Percent MC on a day. */
+export interface Reading {
+  value: number;
+  on: string;
+}
+
 /** What every section of a piece goes through: its wood, the moisture it began with, the air it stands in, its finish. */
 export interface Surroundings {
   species: Species;
   start: TopMovement["start"];
+  /** what its own wood was last read at, on another day than the piece's: what it began with follows from it */
+  read?: Reading;
   delivered: string;
   shop: DailyAir;
   room: RoomAir;
@@ -70,17 +78,37 @@ export interface Looks {
   byKey: Record<string, Surroundings>;
 }
 
-export function looksOf(kinds: Piece["kinds"], faces: Piece["faces"], woods: Woods, usual: Surroundings): Looks {
+/** @param reads  the latest reading of each kind of part that has its own */
+export function looksOf(
+  { kinds, faces }: Pick<Piece, "kinds" | "faces">,
+  reads: Readonly<Record<string, Reading>>,
+  woods: Woods,
+  usual: Surroundings,
+): Looks {
   const looks: Looks = { byKind: {}, byKey: {} };
-  for (const [kind, { moisture, finish }] of differing({ kinds })) {
+  const chosen = new Map(differing({ kinds }));
+  for (const kind of new Set([...chosen.keys(), ...Object.keys(reads)])) {
+    const { moisture, finish } = chosen.get(kind) ?? AS_THE_PIECE;
     const species = woodOf(woods, kind, usual.species);
     const start = moisture === null ? usual.start : { ...usual.start, value: moisture };
     const films = finish === null ? usual.films : filmsOf(finish, faces);
-    const key = [species.id, start.value, finish ?? ""].join("/");
+    const read = reads[kind];
+    const key = [species.id, start.value, finish ?? "", ...(read ? [read.value, read.on] : [])].join("/");
     looks.byKind[kind] = key;
-    looks.byKey[key] = { ...usual, species, start, films };
+    looks.byKey[key] = { ...usual, species, start, films, ...(read && { read }) };
   }
   return looks;
+}
+
+/** The latest reading in a log of each kind of part. @param kindOf  of what was measured; null for a board or the top */
+export function readsOf(log: Piece["log"], kindOf: (what: string) => string | null): Record<string, Reading> {
+  const reads: Record<string, Reading> = {};
+  for (const entry of log) {
+    const kind = entry.kind === "moisture" ? kindOf(entry.what) : null;
+    if (entry.kind !== "moisture" || kind === null) continue;
+    if (!reads[kind] || entry.on >= reads[kind].on) reads[kind] = { value: entry.value, on: entry.on };
+  }
+  return reads;
 }
 
 /** What a kind of part goes through. */
@@ -104,7 +132,43 @@ export function sectionOf(
 /** Through the years of one section, alike on all sides. */
 export function courseOfSection(name: string, looks: Looks, usual: Surroundings): Course {
   const [thickness, ...look] = name.split("@");
-  return courseOfPart(Number(thickness), looks.byKey[look.join("@")] ?? usual);
+  const around = looks.byKey[look.join("@")] ?? usual;
+  return courseOfPart(Number(thickness), { ...around, start: beganAt(Number(thickness), around) });
+}
+
+/** Tries that bring a start to what was read later: wood answers nearly in proportion. Ours. */
+const TRIES = 4;
+/** Less than this share of what wood began with left: nothing is told by a reading. Ours. */
+const FORGOTTEN = 0.02;
+/** No wood is drier or wetter than this when it is worked, percent MC. @source from memory: oven-dry in a heated winter room, and fibre saturation */
+export const WORKED_AT = { driest: 2, wettest: 30 };
+
+/**
+ * What a section had on the day the piece's year starts. Read before that day, it went on from there; read after it, it must have begun
+ * with what leads to the reading.
+ */
+export function beganAt(thickness: number, { read, ...around }: Surroundings): Surroundings["start"] {
+  const { start } = around;
+  if (!read || read.on === start.on) return read ? { ...start, value: read.value } : start;
+  if (read.on < start.on) {
+    const before = courseOfPart(thickness, { ...around, start: { ...start, ...read } });
+    return { ...start, value: before.mean[sampleOn(before, start.on)] };
+  }
+  const leadsTo = (value: number) => {
+    const course = courseOfPart(thickness, { ...around, start: { ...start, value } });
+    return course.mean[sampleOn(course, read.on)];
+  };
+  let [low, value] = [start.value, read.value];
+  let there = leadsTo(low);
+  for (let i = 0; i < TRIES && Math.abs(value - low) > 1e-3; i += 1) {
+    const here = leadsTo(value);
+    const slope = (here - there) / (value - low);
+    // long in the room, wood has forgotten what it began with, and the reading tells nothing of it
+    if (!(slope > FORGOTTEN)) return start;
+    [low, there] = [value, here];
+    value = Math.min(WORKED_AT.wettest, Math.max(WORKED_AT.driest, value + (read.value - here) / slope));
+  }
+  return { ...start, value };
 }
 
 /** Moisture of each kind of part, and of the top. One course for each distinct section. */

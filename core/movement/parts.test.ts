@@ -53,12 +53,12 @@ describe("the record is held against the first moisture that is known", () => {
   const plan = planOf(tableWith(at("log", log), at("delivery", "2026-12-01")));
   it("though Movement goes on from the latest", () => {
     expect(plan.top.start.on).toBe("2027-08-20");
-    expect(plan.record.start.on).toBe("2026-11-23");
-    expect(plan.record.course.from).toBe("2026-11-23");
+    expect(plan.records[0].moved.start.on).toBe("2026-11-23");
+    expect(plan.records[0].moved.course.from).toBe("2026-11-23");
   });
   it("and widths count from the first that was taken", () => {
-    expect(plan.predicted[0]).toEqual({ on: "2026-11-24", width: expect.closeTo(851, 6) });
-    expect(plan.predicted[1].width).toBeGreaterThan(854);
-    expect(plan.predicted[1].width).toBeLessThan(860);
+    expect(plan.records[0].predicted[0]).toEqual({ on: "2026-11-24", width: expect.closeTo(851, 6) });
+    expect(plan.records[0].predicted[1].width).toBeGreaterThan(854);
+    expect(plan.records[0].predicted[1].width).toBeLessThan(860);
   });
 });

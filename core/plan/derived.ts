@@ -11,6 +11,7 @@ import type { SettingCard } from "../joinery/joint";
 import type { KindOfJoint } from "../joinery/kinds";
 import type { Part } from "../layout/cut-list";
 import type { CuttingStage } from "../layout/stage";
+import type { PanelRecord } from "../learning/records";
 import type { Learned } from "../learning/offers";
 import type { Breadboards } from "../movement/breadboard";
 import type { Fastener } from "../movement/buttons";
@@ -73,9 +74,8 @@ export interface Plan {
   blanks: GlueStage[];
   cutting: CuttingStage;
   steps: DatedStep[];
-  predicted: { on: string; width: number }[];
-  /** the years as Movement would have told them from the first moisture that is known; what was measured is held against it */
-  record: Pick<TopMovement, "course" | "changes" | "start" | "width">;
+  /** every panel's years, the top's as Movement would have told them from the first moisture that is known, and the widths it told */
+  records: PanelRecord[];
   /** how each kind of part changes, dry and wet */
   partMoves: PartMove[];
   /** coefficients the log's widths speak of, offered beside the table's */

@@ -214,17 +214,17 @@ export const JUDGED = WORK.stage(
   .stage(
     "logJudged",
     "log",
-    ({ piece, top, predicted, learned, year, delivered, today }) => [
+    ({ piece, top, records, learned, year, delivered, today }) => [
       piece,
       top,
-      predicted,
+      records,
       learned,
       year,
       delivered,
       today,
     ],
-    (piece, top, predicted, learned, year, delivered, today) =>
-      judge("log", LOG_RULES, { piece, top, predicted, learned, year, delivered, today }),
+    (piece, top, records, learned, year, delivered, today) =>
+      judge("log", LOG_RULES, { piece, top, records, learned, year, delivered, today }),
   );
 
 type Values = ReturnType<ReturnType<typeof JUDGED.runner>>["values"];

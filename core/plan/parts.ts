@@ -8,6 +8,7 @@ import {
   surroundingsOf,
   thinnestCourse,
 } from "../movement/courses";
+import { fittedFor } from "../learning/records";
 import { insetMovements } from "../movement/insets";
 import { partMovements } from "../movement/parts";
 import { topMovement } from "../movement/year";
@@ -55,15 +56,19 @@ export const PARTS = JOINED.stage(
       courses,
       piece.fitted,
     ],
-    ({ place, laid }, usual, looks, courses, fitted) => ({
-      place,
-      top: topMovement({
-        ...surroundingsOf(place.kind, looks, usual),
-        ...{ width: place.width, thickness: place.thickness, fitted },
-        course: courses[place.kind] ?? courses.top,
-        strips: laid.map((each) => ({ strip: each.strip, board: each.board, width: each.full })),
-      }),
-    }),
+    ({ place, laid }, usual, looks, courses, fitted) => {
+      const course = courses[place.kind] ?? courses.top;
+      const { species, start } = surroundingsOf(place.kind, looks, usual);
+      return {
+        place,
+        top: topMovement({
+          ...{ species, course, width: place.width, thickness: place.thickness },
+          start: { ...start, value: course.mean[0] },
+          fitted: fittedFor(place.id, fitted),
+          strips: laid.map((each) => ({ strip: each.strip, board: each.board, width: each.full })),
+        }),
+      };
+    },
   )
   .stage(
     "stopped",

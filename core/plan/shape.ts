@@ -6,7 +6,7 @@ import { shapedTop } from "../construction/top/outline";
 import { panelCandidates, panelNeed } from "../layout/candidates";
 import { knownBoards, layStrips } from "../layout/lay";
 import { addDays } from "../movement/course";
-import { courseOfTop, looksOf, roomAirOf, shopAirOf, Surroundings } from "../movement/courses";
+import { courseOfTop, looksOf, readsOf, roomAirOf, shopAirOf, Surroundings } from "../movement/courses";
 import { filmsOf } from "../movement/faces";
 import { latestMoisture } from "../piece/measured";
 import type { PanelPlace, PieceGeometry } from "../construction/geometry";
@@ -77,14 +77,24 @@ export const SHAPE = stageList<PlanInputs>()
       ...{ species, start, delivered, shop, room, films, year },
     }),
   )
+  .stage("topCourse", "movement", ({ geometry, surroundings }) => [geometry.core.thickness, surroundings], courseOfTop)
+  .items("places", "boards", ({ piece, geometry }) => [piece.form, geometry], panelPlaces)
+  .stage(
+    "reads",
+    "movement",
+    ({ piece, places }) => [piece.log, piece.kinds, places],
+    (log, kinds, places) =>
+      readsOf(
+        log,
+        (what) => places.find(({ id }) => id === what)?.kind ?? (kinds[what] && what !== "top" ? what : null),
+      ),
+  )
   .stage(
     "looks",
     "movement",
-    ({ piece, woods, surroundings }) => [piece.kinds, piece.faces, woods, surroundings],
-    looksOf,
+    ({ piece, reads, woods, surroundings }) => [piece.kinds, piece.faces, reads, woods, surroundings],
+    (kinds, faces, reads, woods, usual) => looksOf({ kinds, faces }, reads, woods, usual),
   )
-  .stage("topCourse", "movement", ({ geometry, surroundings }) => [geometry.core.thickness, surroundings], courseOfTop)
-  .items("places", "boards", ({ piece, geometry }) => [piece.form, geometry], panelPlaces)
   .stage(
     "found",
     "boards",

@@ -1,5 +1,6 @@
 /** The plan of what a run of the list left: what failed is empty, and told. */
 import { allJudged, JUDGED } from "./judged";
+import { recordsOf } from "../learning/records";
 import { NOTHING_CUT, NOTHING_HELD } from "./nothing";
 import { PlannedPanel, plannedPanel } from "../panels/planned";
 import type { Stood } from "../stages";
@@ -31,7 +32,6 @@ export function asPlan({ values: at, failures, waiting }: Stood<Required<Values>
     top,
     adhesive,
     cutting = NOTHING_CUT,
-    record = top,
   } = at;
   const judged = allJudged(at);
   const all = [...failures, ...judged.flatMap((each) => each.failures)];
@@ -61,10 +61,9 @@ export function asPlan({ values: at, failures, waiting }: Stood<Required<Values>
     panels: plannedPanels(at),
     blanks: at.blanks ?? [],
     steps: at.steps ?? [],
-    predicted: at.predicted ?? [],
     learned: at.learned ?? [],
     partMoves: at.partMoves ?? [],
-    record: { course: record.course, changes: record.changes, start: record.start, width: record.width },
+    records: at.records ?? recordsOf(top, [], [], []),
     panel: {
       laid: at.lay?.laid ?? [],
       lines: cutting.lines,

@@ -1,12 +1,14 @@
 /** Fourth of the list: glue-ups, cutting, the order of work, and what the log says. */
 import { baseOf } from "../construction/base";
+import type { PanelPlace } from "../construction/geometry";
 import { findAdhesive } from "../glueup/adhesives";
 import { blankStages } from "../glueup/blanks";
 import { glueStages } from "../glueup/stages";
 import { cuttingStage } from "../layout/stage";
 import { Learned, learned } from "../learning/offers";
+import { predictedWidths, recordsOf } from "../learning/records";
 import { boardCoefficient } from "../movement/coefficient";
-import { Course, sampleOn } from "../movement/course";
+import type { Course } from "../movement/course";
 import { acclimatisingOf } from "../movement/acclimatise";
 import { courseOfTop } from "../movement/courses";
 import { topMovement, TopMovement, UNKNOWN_RINGS } from "../movement/year";
@@ -19,7 +21,7 @@ import { scheduled } from "../steps/schedule";
 import type { RackBoard } from "../stock/board";
 import type { Species } from "../wood/species";
 import { seenAsTop } from "../panels/lens";
-import { woodOf } from "../wood/woods";
+import { woodOf, Woods } from "../wood/woods";
 import { PARTS } from "./parts";
 
 export const WORK = PARTS.stage("adhesive", "glue-up", ({ piece }) => [piece.glueUp.adhesive], findAdhesive)
@@ -167,12 +169,33 @@ export const WORK = PARTS.stage("adhesive", "glue-up", ({ piece }) => [piece.glu
         strips: laid.map((each) => ({ strip: each.strip, board: each.board, width: each.full })),
       }),
   )
-  .stage("predicted", "log", ({ piece, record }) => [piece.log, record], predictedWidths)
+  .stage(
+    "predicted",
+    "log",
+    ({ piece, record }) => [piece.log, record],
+    (log, record) => predictedWidths(log, "top", record),
+  )
+  .stage(
+    "records",
+    "log",
+    ({ record, predicted, otherTops, piece }) => [record, predicted, [...otherTops.values()], piece.log],
+    recordsOf,
+  )
   .stage(
     "learned",
     "log",
-    ({ piece, top, record, rack, species }) => [piece.log, piece.fitted, top, record.course, rack, species],
-    (log, fitted, top, course, rack, species) => learnedFrom({ log, fitted, top, course, rack, species }),
+    ({ piece, top, otherTops, record, rack, species, woods }) => [
+      piece.log,
+      piece.fitted,
+      top,
+      [...otherTops.values()],
+      record.course,
+      rack,
+      species,
+      woods,
+    ],
+    (log, fitted, top, others, course, rack, species, woods) =>
+      learnedFrom({ log, fitted, top, others, course, rack, species, woods }),
   )
   .stage(
     "names",
@@ -184,37 +207,34 @@ export const WORK = PARTS.stage("adhesive", "glue-up", ({ piece }) => [piece.glu
     }),
   );
 
-/** What Movement says the top measures on each day its width was taken; from the second on, against the first that was taken. */
-function predictedWidths(log: Piece["log"], record: TopMovement): { on: string; width: number }[] {
-  const widths = log
-    .filter(
-      (each): each is Extract<Piece["log"][number], { kind: "width" }> => each.kind === "width" && each.what === "top",
-    )
-    .sort((a, b) => (a.on < b.on ? -1 : 1));
-  const on = (day: string) => record.changes[sampleOn(record.course, day)];
-  const from = widths.length > 1 ? widths[0].value - on(widths[0].on) : record.width;
-  return widths.map((each) => ({ on: each.on, width: from + on(each.on) }));
-}
-
 interface LearnedFacts {
   log: Piece["log"];
   fitted: Piece["fitted"];
   top: TopMovement;
+  others: readonly { place: PanelPlace; top: TopMovement }[];
   course: Course;
   rack: readonly RackBoard[];
   species: Species;
+  woods: Woods;
 }
 
-/** What the table says of a board, by its rings, beside what was measured on it. */
-function learnedFrom({ log, fitted, top, course, rack, species }: LearnedFacts): Learned[] {
-  const ofBoard = (id: string | null) => {
+/** What the table says of boards and panels, by their rings, beside what was measured on them. */
+function learnedFrom({ log, fitted, top, others, course, rack, species, woods }: LearnedFacts): Learned[] {
+  const ofBoard = (wood: Species, id: string | null) => {
     const board = rack.find((each) => each.id === id);
     return board
-      ? boardCoefficient(species, board.ringLeft, board.ringRight)
-      : boardCoefficient(species, UNKNOWN_RINGS.left, UNKNOWN_RINGS.right);
+      ? boardCoefficient(wood, board.ringLeft, board.ringRight)
+      : boardCoefficient(wood, UNKNOWN_RINGS.left, UNKNOWN_RINGS.right);
   };
-  const whole = top.strips.reduce((sum, strip) => sum + ofBoard(strip.board) * strip.width, 0) / top.width;
-  return learned({ log, fitted }, top, course, rack, (id) => (id === null ? whole : ofBoard(id)));
+  const whole = (wood: Species, { strips, width }: TopMovement) =>
+    strips.reduce((sum, strip) => sum + ofBoard(wood, strip.board) * strip.width, 0) / width;
+  const panels = [
+    { id: "top", name: "top", movement: top, course, table: whole(species, top) },
+    ...others.map(({ place: { id, name, kind }, top: movement }) => ({
+      ...{ id, name, movement, course: movement.course, table: whole(woodOf(woods, kind, species), movement) },
+    })),
+  ];
+  return learned({ log, fitted }, panels, rack, (id) => ofBoard(species, id));
 }
 
 /** Thickness of a board that is not chosen yet, mm. @source common practice */

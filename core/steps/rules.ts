@@ -1,5 +1,6 @@
 import type { LogEntry, Piece } from "../piece/schema";
 import { Learned, taken } from "../learning/offers";
+import { PanelRecord, WidthEntry, widthsIn } from "../learning/records";
 import type { MoistureYear } from "../climate/year";
 import { addDays } from "../movement/course";
 import type { TopMovement } from "../movement/year";
@@ -81,7 +82,8 @@ function buildDay({ piece, steps, today }: BuildFacts): Verdict {
 export interface LogFacts {
   piece: Piece;
   top: TopMovement;
-  predicted: { on: string; width: number }[];
+  /** every panel with what Movement says of its widths in the log */
+  records: readonly PanelRecord[];
   learned: readonly Learned[];
   year: MoistureYear;
   delivered: string;
@@ -113,11 +115,15 @@ function hasReading({ piece }: LogFacts): Verdict {
 /** Agreement a caliper on wood can be held to, mm. @source common practice */
 const WIDTH_AGREES = 1;
 
-function widthsAgree({ piece, predicted }: LogFacts): Verdict | null {
-  const widths = piece.log.filter(
-    (each): each is Extract<LogEntry, { kind: "width" }> => each.kind === "width" && each.what === "top",
-  );
-  if (widths.length === 0) return null;
+function widthsAgree({ piece, records }: LogFacts): Verdict[] {
+  return records.flatMap((record) => {
+    const widths = widthsIn(piece.log, record.id);
+    return widths.length > 0 ? [widthAgrees(widths, record)] : [];
+  });
+}
+
+function widthAgrees(widths: readonly WidthEntry[], { id, name, predicted }: Omit<PanelRecord, "moved">): Verdict {
+  const beside = id === "top" ? "" : ` of the ${name}`;
   const worst = widths
     .map((entry) => ({
       entry,
@@ -127,14 +133,14 @@ function widthsAgree({ piece, predicted }: LogFacts): Verdict | null {
   const level: Level =
     Math.abs(worst.off) <= WIDTH_AGREES ? "holds" : Math.abs(worst.off) <= 3 * WIDTH_AGREES ? "tight" : "fix";
   return verdict({
-    id: "log.width",
+    id: id === "top" ? "log.width" : `log.width.${id}`,
     stage: "log",
-    subject: ["top"],
+    subject: [id],
     level,
     text:
       level === "holds"
-        ? "Measured widths agree with Movement"
-        : `Measured ${fine(Math.abs(worst.off))} ${worst.off > 0 ? "wider" : "narrower"} than Movement says`,
+        ? `Measured widths${beside} agree with Movement`
+        : `Measured${id === "top" ? "" : ` the ${name}`} ${fine(Math.abs(worst.off))} ${worst.off > 0 ? "wider" : "narrower"} than Movement says`,
     why: `${fine(worst.entry.value)} on ${worst.entry.on}; a finish slows the wood, so a difference of about ${WIDTH_AGREES} mm is nothing.`,
     limit: WIDTH_AGREES,
     actual: Math.round(Math.abs(worst.off) * 10) / 10,

@@ -1,13 +1,12 @@
 "use client";
-import { legBand } from "../../core/construction/geometry";
 import { shapedTop } from "../../core/construction/top/outline";
 import { useMemo, useRef, useState } from "react";
 import { panelScene } from "../../core/drawing/boards";
 import { endGrainScene } from "../../core/drawing/top";
-import { panelNeed } from "../../core/layout/candidates";
 import { laidAs, slideBy } from "../../core/layout/lay";
 import { stripThickness } from "../../core/layout/strip-thickness";
 import { panelScores } from "../../core/layout/scores";
+import { toCompose } from "../../core/panels/composing";
 import type { Strip } from "../../core/piece/schema";
 import { PanelOutline } from "./PanelOutline";
 import { UpperFace } from "./UpperFace";
@@ -17,6 +16,7 @@ import { PanelLens } from "../piece/PanelLens";
 import { PanelTabs } from "../piece/PanelTabs";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
+import { ComposeAll } from "./ComposeAll";
 import { LookedThrough } from "./LookedThrough";
 import { PanelRack } from "./PanelRack";
 import { SlatBoards } from "./SlatBoards";
@@ -24,9 +24,6 @@ import { StageHead } from "./StageHead";
 import { StripBar } from "./StripBar";
 import { useComposer } from "./useComposer";
 import { usePanelStrips } from "./usePanelStrips";
-
-/** How many near-best sets the search arranges before it is done. */
-const SETS = 3000;
 
 /** A panel to compose, or slats that are sawn one by one. */
 export function BoardsStage() {
@@ -38,6 +35,7 @@ export function BoardsStage() {
   return (
     <>
       <PanelTabs panels={plan.panels} at={other?.place.id ?? "top"} onLook={setAt} />
+      {plan.panels.length > 0 && <ComposeAll />}
       {other ? (
         <PanelLens panel={other} key={other.place.id}>
           <PanelBoards name={other.place.name} elsewhere={boardsOf(other.place.id)} />
@@ -89,18 +87,8 @@ function PanelBoards({ name, elsewhere }: { name: string; elsewhere: readonly st
   const ends = useMemo(() => endGrainScene(plan, true), [plan]);
   const compose = (pinned = panel.pinned) =>
     start({
-      rack,
-      species: plan.species.id,
-      need: panelNeed(plan.geometry, shapedTop(piece.form.top, plan.geometry)),
-      shop,
-      frame: {
-        width: plan.geometry.core.width,
-        ...legBand(plan.geometry),
-      },
+      ...toCompose({ name, piece, at: plan.geometry, species: plan.species.id, rack, shop }),
       choice: { ...panel, pinned, banned: [...panel.banned, ...elsewhere] },
-      rings: piece.choices.rings,
-      sets: SETS,
-      seed: 1,
     });
   const dropAt = (id: string, y: number) => {
     const from = panel.strips.findIndex((each) => `strip:${each.board}` === id);

@@ -20,6 +20,7 @@ export function LogStage() {
   const entries = piece.log
     .map((entry, i) => ({ entry, i }))
     .sort((a, b) => (a.entry.on < b.entry.on ? 1 : a.entry.on > b.entry.on ? -1 : b.i - a.i));
+  const recordOf = (what: string) => plan.records.find(({ id }) => id === what);
   const value = (entry: LogEntry) => {
     switch (entry.kind) {
       case "moisture":
@@ -40,7 +41,7 @@ export function LogStage() {
       case "note":
         return "";
       case "width": {
-        const predicted = entry.what === "top" ? plan.predicted.find((each) => each.on === entry.on)?.width : undefined;
+        const predicted = recordOf(entry.what)?.predicted.find((each) => each.on === entry.on)?.width;
         return (
           <>
             {withUnit(entry.value, true)}
@@ -59,16 +60,18 @@ export function LogStage() {
       </StageHead>
       <LogForm />
       <LogImport />
-      {piece.log.some((entry) => (entry.kind === "width" || entry.kind === "moisture") && entry.what === "top") && (
-        <WidthChart plan={plan} log={piece.log} />
-      )}
+      {plan.records
+        .filter(({ id }) => piece.log.some((entry) => "what" in entry && entry.what === id))
+        .map((record) => (
+          <WidthChart key={record.id} record={record} log={piece.log} />
+        ))}
       {piece.fitted.length > 0 && (
         <p className="text-[13px]">
           Movement uses measured coefficients of{" "}
           {piece.fitted
             .map(
               (each) =>
-                `${each.what === "top" ? "the whole top" : each.what} (${each.coefficient.toFixed(5)} ± ${each.uncertainty.toFixed(5)})`,
+                `${recordOf(each.what) ? `the whole ${recordOf(each.what)!.name}` : each.what} (${each.coefficient.toFixed(5)} ± ${each.uncertainty.toFixed(5)})`,
             )
             .join(", ")}
           .{" "}
@@ -98,7 +101,7 @@ export function LogStage() {
                 <td className="whitespace-nowrap">{shortDay(entry.on)}</td>
                 <td>
                   {KINDS[entry.kind]}
-                  {"what" in entry && entry.what !== "top" ? `, ${entry.what}` : ""}
+                  {"what" in entry && entry.what !== "top" ? `, ${recordOf(entry.what)?.name ?? entry.what}` : ""}
                 </td>
                 <td className="whitespace-nowrap">{value(entry)}</td>
                 <td>{entry.text}</td>

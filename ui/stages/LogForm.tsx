@@ -2,6 +2,7 @@
 import { DateField } from "../fields/fields";
 import { Radio } from "lucide-react";
 import { useState } from "react";
+import { panelChoices } from "../../core/piece/panels";
 import { speciesUsed } from "../../core/piece/kinds";
 import { corrected, METER_RANGE } from "../../core/learning/meter";
 import type { LogEntry } from "../../core/piece/schema";
@@ -43,7 +44,7 @@ export function LogForm() {
   const measured = kind === "moisture" || kind === "width" || kind === "air";
   const boards = [
     ...new Set([
-      ...piece.panels.top.strips.map((strip) => strip.board),
+      ...panelChoices(piece).flatMap(({ strips }) => strips.map((strip) => strip.board)),
       ...rack.filter((board) => speciesUsed(piece).includes(board.species)).map((board) => board.id),
     ]),
   ];
@@ -99,7 +100,8 @@ export function LogForm() {
     };
   };
   const ask = async () => {
-    const near = what === "top" ? plan.top.width : (rack.find((board) => board.id === what)?.width ?? 150);
+    const near =
+      plan.records.find(({ id }) => id === what)?.moved.width ?? rack.find((board) => board.id === what)?.width ?? 150;
     try {
       const answer = await fetch(`/api/devices/${device!.id}?near=${near}`);
       const reading = await answer.json();
@@ -169,7 +171,11 @@ export function LogForm() {
         <label className="text-[13px] text-graphite">
           Of
           <select className="input block text-ink" value={what} onChange={(event) => setWhat(event.target.value)}>
-            <option value="top">The whole top</option>
+            {plan.records.map(({ id, name }) => (
+              <option key={id} value={id}>
+                The whole {name}
+              </option>
+            ))}
             {boards.map((id) => (
               <option key={id} value={id}>
                 {id}

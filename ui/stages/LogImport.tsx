@@ -3,19 +3,22 @@ import { FileUp, Radio } from "lucide-react";
 import { useRef, useState } from "react";
 import { readLogger } from "../../core/formats/logger-csv";
 import type { ReadReadings } from "../../core/formats/readings-csv";
+import { panelChoices } from "../../core/piece/panels";
 import { readList } from "../frame/readList";
 import { usePiece } from "../piece/PieceProvider";
 
 /** Readings from a CSV, and the room's year from the logger on the bench. */
 export function LogImport() {
-  const { piece, edit, rack } = usePiece();
+  const { piece, plan, edit, rack } = usePiece();
   const file = useRef<HTMLInputElement>(null);
   const [found, setFound] = useState<{ name: string; read: ReadReadings } | null>(null);
   const [message, setMessage] = useState<string | null>(null);
+  // whatever the list may name: panels, and boards
   const boards = [
     ...new Set([
+      ...plan.records.map(({ id }) => id),
       ...rack.map((board) => board.id),
-      ...piece.panels.top.strips.map((strip) => strip.board),
+      ...panelChoices(piece).flatMap(({ strips }) => strips.map((strip) => strip.board)),
       ...piece.cutting.sawn.map((each) => each.board.id),
     ]),
   ];

@@ -2,28 +2,32 @@
 import { useState } from "react";
 import { CartesianGrid, ComposedChart, Line, ResponsiveContainer, Scatter, XAxis, YAxis } from "recharts";
 import { daysBetween, SAMPLE_DAYS, sampleDate } from "../../core/movement/course";
+import type { PanelRecord } from "../../core/learning/records";
 import type { LogEntry } from "../../core/piece/schema";
-import type { Plan } from "../../core/plan";
 import { dayName } from "../frame/sentences";
 import { useUnit } from "../frame/unit";
 
 /** What was measured, on the curve that Movement would have told from the first moisture that is known. */
-export function WidthChart({ plan, log }: { plan: Plan; log: readonly LogEntry[] }) {
+export function WidthChart({
+  record: { id, name, moved: record, predicted },
+  log,
+}: {
+  record: PanelRecord;
+  log: readonly LogEntry[];
+}) {
   const { unit } = useUnit();
   const [shown, setShown] = useState<"width" | "moisture">(
-    log.some((entry) => entry.kind === "width" && entry.what === "top") ? "width" : "moisture",
+    log.some((entry) => entry.kind === "width" && entry.what === id) ? "width" : "moisture",
   );
-  const { record, predicted } = plan;
   const scale = shown === "moisture" || unit === "mm" ? 1 : 1 / 25.4;
   const on = (day: string) => daysBetween(record.course.from, day) / SAMPLE_DAYS;
-  const first = log.find((entry) => entry.kind === "width" && entry.what === "top");
   const anchor =
-    predicted.length > 0 && first
+    predicted.length > 0
       ? predicted[0].width -
         record.changes[Math.max(0, Math.min(record.changes.length - 1, Math.round(on(predicted[0].on))))]
       : record.width;
   const measured = log.flatMap((entry) =>
-    entry.kind === shown && entry.what === "top" ? [{ at: on(entry.on), measured: entry.value * scale }] : [],
+    entry.kind === shown && entry.what === id ? [{ at: on(entry.on), measured: entry.value * scale }] : [],
   );
   const last = Math.min(record.changes.length - 1, Math.ceil(Math.max(73, ...measured.map((each) => each.at)) + 6));
   const points = record.changes
@@ -37,10 +41,10 @@ export function WidthChart({ plan, log }: { plan: Plan; log: readonly LogEntry[]
     .map((each) => each.at)
     .filter((_, i) => i % 2 === 0);
   return (
-    <figure className="border border-hairline bg-sheet" data-chart="width">
+    <figure className="border border-hairline bg-sheet" data-chart="width" data-panel={id}>
       <figcaption className="flex items-center justify-between px-3 pt-1.5 text-[13px] text-graphite">
         <span>
-          Measured {shown === "width" ? "widths" : "moisture"} (dots) on what Movement predicts from{" "}
+          Measured {shown === "width" ? "widths" : "moisture"} of the {name} (dots) on what Movement predicts from{" "}
           {dayName(record.start.on)}, {shown === "moisture" ? "%" : unit === "mm" ? "mm" : "in"}
         </span>
         <button className="button button-plain" onClick={() => setShown(shown === "width" ? "moisture" : "width")}>

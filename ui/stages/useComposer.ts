@@ -1,7 +1,7 @@
 "use client";
 import { useCallback, useEffect, useRef, useState } from "react";
 import type { Composed, ComposeInputs } from "../../core/layout/compose";
-import type { ComposeReport } from "../../workers/compose-panel";
+import type { ComposeOrder, ComposeReport } from "../../workers/compose-panel";
 
 export interface Search {
   running: boolean;
@@ -33,8 +33,8 @@ export function useComposer(onFound: (best: Composed) => void) {
         none: "The search stopped with an error. Reload the page and start it again; nothing was changed.",
       });
     setSearch({ running: true, best: null, none: null });
-    worker.current.postMessage(inputs);
+    worker.current.postMessage({ kind: "one", inputs } satisfies ComposeOrder);
   }, []);
-  const stop = useCallback(() => worker.current?.postMessage("stop"), []);
+  const stop = useCallback(() => worker.current?.postMessage("stop" satisfies ComposeOrder), []);
   return { search, start, stop };
 }
