@@ -31,11 +31,10 @@ export function joined(parts: readonly AssemblyPart[], meetings: readonly Meetin
   const put = (into: Map<string, Worked[]>, id: string, { joint, face }: Meeting, bodies: readonly JointBody[]) => {
     const part = byId.get(id);
     if (!part) throw new Error(`${joint.id} names ${id}, which is no part.`);
-    const mine = bodies.map(({ shape, place, shows }) => ({
+    const mine = bodies.map(({ place, ...body }) => ({
+      ...body,
       by: joint.group,
-      shape,
       place: settled(seenFrom(part.place, within(face, place))),
-      ...(shows ? { shows } : {}),
     }));
     into.set(id, [...(into.get(id) ?? []), ...mine]);
   };

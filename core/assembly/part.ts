@@ -6,6 +6,12 @@ import { Solid, stood } from "./solid";
 import type { Make, Role } from "./sort";
 import type { Vec } from "./vector";
 
+/**
+ * When wood goes: from the blank, before the part has its shape; or once what it belongs to is closed, such as edges rounded over a glued frame.
+ * Where nothing is said, from the part by itself.
+ */
+export type When = "blank" | "closed";
+
 /** Where a joint adds wood to a part or takes it away: a body in the part's own frame. */
 export interface Worked {
   /** the meeting it belongs to, such as "foot+post" */
@@ -14,6 +20,9 @@ export interface Worked {
   place: Place;
   /** shows when the piece stands: comes out of the part it enters, or is cut from the outside */
   shows?: boolean;
+  when?: When;
+  /** the mate it is marked from, such as "the plates that came": where it lies in the list is a guide */
+  markedFrom?: string;
 }
 
 /** One piece of wood where it stands in the piece. */
@@ -42,13 +51,24 @@ export interface AssemblyPart {
   cuts: readonly Worked[];
   /** bought or made of metal to order: its own mass, kg; how long it is waited for, weeks; whether what came was measured */
   bought?: { mass: number; weeks: number; measured: boolean };
+  /** bought by the sheet, in the thickness it was measured at: it does not move across, and comes from no board */
+  sheet?: { material: string; thickness: number };
   /** the way it leaves its joints when the piece is pulled apart, in the piece's frame; its length says how far before others */
   opens: Vec;
 }
 
-/** What a construction makes of choices: parts that meet, standing where they belong. */
+/** How a piece stands when something of it is opened, drawn out or turned: which parts go where, the others stay. */
+export interface Pose {
+  id: string;
+  /** how a sentence calls it, such as "the lid up" */
+  name: string;
+  places: Readonly<Record<string, Place>>;
+}
+
+/** What a construction makes of choices: parts that meet, standing where they belong, and how else they may stand. */
 export interface Assembly {
   parts: readonly AssemblyPart[];
+  poses?: readonly Pose[];
 }
 
 /** The box a part needs with what its joints add, in its own frame: what is milled for it, mm. */

@@ -10,6 +10,7 @@ import { edged } from "./edges";
 const edge = (how: EdgeChoice["how"], size: number, when: EdgeChoice["when"] = "before"): EdgeChoice => ({
   how,
   size,
+  raised: 0,
   when,
 });
 const stick = (over: Partial<AssemblyPart> = {}): AssemblyPart => ({
@@ -29,6 +30,20 @@ describe("what is taken from four edges of a stick 600 long (closed forms)", () 
     expect(lost(stick(), edge("chamfered", 4))).toBeCloseTo(4 * 600 * 8, 3));
   it("a quarter round of 4 takes a square less a quarter circle", () =>
     expect(lost(stick(), edge("rounded", 4)) / (4 * 600 * 16 * (1 - Math.PI / 4))).toBeCloseTo(1, 2));
+  it("a quarter round raised by h takes the part of its circle that is left, on both sides of every edge alike", () => {
+    for (const [r, h] of [
+      [6, 2],
+      [10, 3.5],
+      [12, 9],
+    ]) {
+      // ∫ r − √(r² − u²) du, u from 0 to r − h
+      const deep = r - h;
+      const taken = r * deep - (deep * Math.sqrt(r * r - deep * deep) + r * r * Math.asin(deep / r)) / 2;
+      // chords lie a thousandth of a mm inside their arc
+      const chords = 4 * 600 * 0.001 * 2 * r;
+      expect(Math.abs(lost(stick(), { ...edge("rounded", r), raised: h }) - 4 * 600 * taken)).toBeLessThan(chords);
+    }
+  });
   it("nothing where it is larger than half the part, or the part is shaped by a template", () => {
     expect(lost(stick(), edge("rounded", 13))).toBe(0);
     const shaped = stick({

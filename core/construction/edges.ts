@@ -12,10 +12,31 @@ const STOP = { beside: 5, least: 40 };
 const TOUCH = 0.05;
 
 /** What a cutter takes from a corner, seen along it with the corner at the origin: a quarter left round, or a flat. */
-function waste({ how, size }: EdgeChoice): Loop {
-  // a quarter circle lies so much nearer the corner than its chord
-  const bow = how === "chamfered" ? 0 : -size * (1 - Math.SQRT1_2);
-  return [straightAt(0, 0), { at: [size, 0], rise: bow }, straightAt(0, size)];
+function waste({ how, size, raised }: EdgeChoice, faceFirst: boolean): Loop {
+  const { wide, deep } = reachOf({ how, size, raised });
+  const chord = Math.hypot(wide, deep);
+  // a circle lies so much nearer the corner than its chord
+  const bow = how === "chamfered" ? 0 : Math.sqrt(size ** 2 - chord ** 2 / 4) - size;
+  const [a, b] = faceFirst ? [wide, deep] : [deep, wide];
+  return [straightAt(0, 0), { at: [a, 0], rise: bow }, straightAt(0, b)];
+}
+
+/** A raised cutter keeps at least this share of its radius in the wood. Ours. */
+const LEAST_LEFT = 0.1;
+
+/**
+ * How far an edge's curve reaches across the face and down the side, mm. It leaves the side in line with it; a raised cutter meets the face at
+ * an angle.
+ *
+ * @source Pythagoras, from the cutter's centre
+ */
+export function reachOf({ how, size, raised }: Pick<EdgeChoice, "how" | "size" | "raised">): {
+  wide: number;
+  deep: number;
+} {
+  if (how === "chamfered") return { wide: size, deep: size };
+  const deep = Math.max(size - raised, size * LEAST_LEFT);
+  return { wide: size - Math.sqrt(size ** 2 - deep ** 2), deep };
 }
 
 /** The four edges of a part along its grain, each with its corner at the origin of a frame that looks into the wood. */
@@ -65,6 +86,7 @@ function cutsOf(part: AssemblyPart, others: readonly AssemblyPart[], choice: Edg
     ...part.cuts.map((each) => stoodIn(part, each)),
   ].map((each) => boxIn(place, each));
   return EDGES.flatMap(({ across, through, y }) => {
+    const faceFirst = y[1] !== 0;
     const [low, high] = [across * (shape.width - size), through * (shape.thickness - size)];
     const taken = near
       .filter(
@@ -74,7 +96,8 @@ function cutsOf(part: AssemblyPart, others: readonly AssemblyPart[], choice: Edg
       .map(([[from, to]]): Span => [from - STOP.beside, to + STOP.beside]);
     return freeOf(shape.length, taken).map(([from, to]): Worked => ({
       by: "edge",
-      shape: { length: to - from, width: size, thickness: size, end: { outer: waste(choice), holes: [] } },
+      ...(choice.when === "after" ? { when: "closed" as const } : {}),
+      shape: { length: to - from, width: size, thickness: size, end: { outer: waste(choice, faceFirst), holes: [] } },
       place: { at: [from, across * shape.width, through * shape.thickness], x: [1, 0, 0], y },
     }));
   });

@@ -83,8 +83,9 @@ function edgesCut({ parts, kinds, shop }: FitFacts): Verdict | null {
         kind === bit[edge.how] && (kind === "round" ? Math.abs(size - edge.size) < 0.05 : size >= edge.size),
     );
   const large = chosen.find(({ edge, most }) => edge.size > most);
+  const high = chosen.find(({ edge }) => edge.how === "rounded" && edge.raised >= edge.size);
   const without = chosen.find((each) => !owned(each));
-  const worst = large ?? without;
+  const worst = large ?? high ?? without;
   const rounds = shop.edgeBits.filter(({ kind }) => kind === "round").map(({ size }) => size);
   const fitting = rounds.filter((size) => worst && size <= worst.most).sort((a, b) => b - a)[0];
   const remedy = (label: string, change: object) =>
@@ -94,22 +95,28 @@ function edgesCut({ parts, kinds, shop }: FitFacts): Verdict | null {
     id: "form.edges",
     stage: "form",
     subject: worst ? [worst.kind] : chosen.map(({ kind }) => kind),
-    level: large ? "fix" : without ? "tight" : "holds",
+    level: large || high ? "fix" : without ? "tight" : "holds",
     text: large
       ? `An edge of ${fine(large.edge.size)} is more than half of the ${large.part.name.toLowerCase()}`
-      : without
-        ? `Nothing in the shop cuts an edge ${without.edge.how} by ${fine(without.edge.size)}`
-        : `Edges of ${chosen.length} kind${chosen.length > 1 ? "s" : ""} of part are cut with what the shop owns`,
+      : high
+        ? `A cutter raised by ${fine(high.edge.raised)} leaves nothing of its round of ${fine(high.edge.size)}`
+        : without
+          ? `Nothing in the shop cuts an edge ${without.edge.how} by ${fine(without.edge.size)}`
+          : `Edges of ${chosen.length} kind${chosen.length > 1 ? "s" : ""} of part are cut with what the shop owns`,
     why: `They stop beside whatever bears on them.${shaped.length > 0 ? ` ${shaped.map(({ part }) => part.name).join(", ")}: shaped parts get theirs along the template, after it.` : ""}${without ? ` Quarter rounds here: ${rounds.length > 0 ? `${rounds.join(", ")} mm` : "none"}.` : ""}`,
     source: "the shop's own tools",
     remedies: large
-      ? remedy("Ease them by 1 mm", { how: "eased", size: 1 })
-      : without
-        ? [
-            ...(fitting === undefined ? [] : remedy(`Round them by ${fitting} mm`, { how: "rounded", size: fitting })),
-            ...remedy("Ease them by hand, 1 mm", { how: "eased", size: 1 }),
-          ]
-        : [],
+      ? remedy("Ease them by 1 mm", { how: "eased", size: 1, raised: 0 })
+      : high
+        ? remedy("Set the cutter down to the face", { raised: 0 })
+        : without
+          ? [
+              ...(fitting === undefined
+                ? []
+                : remedy(`Round them by ${fitting} mm`, { how: "rounded", size: fitting })),
+              ...remedy("Ease them by hand, 1 mm", { how: "eased", size: 1 }),
+            ]
+          : [],
   });
 }
 

@@ -101,6 +101,7 @@ function reach({ shape, adds }: AssemblyPart): [number, number] {
 /** One thing cut into a part: from its marked end, from its lower edge, from its face; and how long, wide and deep it is there. mm */
 export interface CutPlace {
   by: string;
+  markedFrom?: string;
   end: number;
   edge: number;
   face: number;
@@ -115,7 +116,7 @@ const jointCuts = ({ cuts }: Pick<AssemblyPart, "cuts">) => cuts.filter(({ by })
 /** Everything that is cut into a part, from the marked end on. */
 export function cutPlaces(part: AssemblyPart): CutPlace[] {
   const [low] = reach(part);
-  const all = jointCuts(part).map(({ by, shape, place }): CutPlace => {
+  const all = jointCuts(part).map(({ by, shape, place, markedFrom }): CutPlace => {
     const corners = [0, shape.length].flatMap((a) =>
       [0, shape.width].flatMap((b) => [0, shape.thickness].map((c) => toPiece(place, [a, b, c]))),
     );
@@ -125,7 +126,10 @@ export function cutPlaces(part: AssemblyPart): CutPlace[] {
       return { from, size: Math.min(most, Math.max(...values)) - from };
     };
     const [x, y, z] = [span(0, Infinity), span(1, part.shape.width), span(2, part.shape.thickness)];
-    return { by, end: x.from - low, edge: y.from, face: z.from, long: x.size, wide: y.size, deep: z.size };
+    return {
+      ...{ by, end: x.from - low, edge: y.from, face: z.from, long: x.size, wide: y.size, deep: z.size },
+      ...(markedFrom ? { markedFrom } : {}),
+    };
   });
   return all.sort((a, b) => a.end - b.end || a.edge - b.edge);
 }

@@ -186,7 +186,10 @@ function pinned(joint: BlindTenon, pin: Pin, { cuts, own }: JointBodies): Pick<J
     cuts: [...cuts, ...pinsAt(joint).map((y) => round("z", pin.diameter, [pin.from, y, from], across))],
     own: [
       ...own,
-      ...pinsAt(joint).map((y) => round("z", pin.diameter, [pin.from - pin.offset, y, 0], section.thickness)),
+      ...pinsAt(joint).map((y) => ({
+        ...round("z", pin.diameter, [pin.from - pin.offset, y, 0], section.thickness),
+        markedFrom: "the hole it is pinned through",
+      })),
     ],
   };
 }

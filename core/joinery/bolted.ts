@@ -55,7 +55,7 @@ export function bolted({ meets, section, plate, top, into, holes, measured }: Bo
 export function boltedBodies({ holes, drill, deep, plate, bolt, into }: Bolted): JointBodies {
   return {
     adds: [],
-    cuts: holes.map(({ y, z }) => round("x", drill, [0, y, z], deep)),
+    cuts: holes.map(({ y, z }) => ({ ...round("x", drill, [0, y, z], deep), markedFrom: "the plates that came" })),
     own: holes.map(({ y, z }) => round("x", bolt + 1, [-plate, y, z], plate)),
     brings: holes.flatMap(({ y, z }): Brought[] => [
       {

@@ -3,6 +3,7 @@
  * A kind is a file of this folder and a line in `kinds.ts`.
  */
 import { circle } from "../assembly/outline";
+import type { When } from "../assembly/part";
 import type { Place } from "../assembly/place";
 import type { Shape } from "../assembly/shape";
 import { add, times, Vec } from "../assembly/vector";
@@ -49,6 +50,9 @@ export interface JointBody {
   place: Place;
   /** comes out on the far side */
   shows?: boolean;
+  /** see `Worked` */
+  when?: When;
+  markedFrom?: string;
 }
 
 /** A small part that a joint brings with it, which belongs to neither: a loose tenon, a pin, a wedge, a screw. */

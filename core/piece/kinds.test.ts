@@ -28,7 +28,7 @@ describe("what differs from the piece", () => {
       ),
     ).toEqual(["european-ash", "black-walnut"]));
   it("edges are no difference in the wood, and the top's are its own", () => {
-    const edges = { how: "eased", size: 1, when: "before" } as const;
+    const edges = { how: "eased", size: 1, raised: 0, when: "before" } as const;
     const piece = tableWith(own("leg", { edges }), own("top", { edges }));
     expect(differing(piece)).toEqual([]);
     expect(edgesOf(piece.kinds)).toEqual({ leg: edges });

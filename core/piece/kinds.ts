@@ -1,6 +1,6 @@
 /** What a kind of part is made from where it differs from the piece: another wood, another moisture, another finish. */
 import * as v from "valibot";
-import { choice, moisture, size, text } from "./fields";
+import { choice, moisture, distance, size, text } from "./fields";
 
 export const FINISHES = ["oil-wax", "oil", "tung-oil", "wax", "varnish", "lacquer", "shellac", "bare"] as const;
 
@@ -8,6 +8,8 @@ export const FINISHES = ["oil-wax", "oil", "tung-oil", "wax", "varnish", "lacque
 export const edgeSchema = v.strictObject({
   how: choice("edges", ["eased", "rounded", "chamfered"]),
   size: size("size of the edge", 0.5, 40),
+  /** a round cutter raised: only the lower part of its curve cuts, and meets the face at an angle */
+  raised: v.optional(distance("how far the cutter is raised", 20), 0),
   when: choice("when edges are worked", ["before", "after"]),
 });
 export type EdgeChoice = v.InferOutput<typeof edgeSchema>;

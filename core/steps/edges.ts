@@ -4,10 +4,11 @@ import { EdgeChoice, edgesOf } from "../piece/kinds";
 import type { Piece } from "../piece/schema";
 import { Step, stepOf as step, TIME } from "./step";
 
-const HOW: Record<EdgeChoice["how"], (size: number) => string> = {
-  eased: (size) => `eased by hand, ${size} mm`,
-  rounded: (size) => `rounded by ${size} mm`,
-  chamfered: (size) => `chamfered by ${size} mm`,
+const HOW: Record<EdgeChoice["how"], (edge: EdgeChoice) => string> = {
+  eased: ({ size }) => `eased by hand, ${size} mm`,
+  rounded: ({ size, raised }) =>
+    `rounded by ${size} mm${raised > 0 ? ` with the cutter raised by ${raised} mm: try its height on a piece of the same thickness` : ""}`,
+  chamfered: ({ size }) => `chamfered by ${size} mm`,
 };
 
 /** What belongs to the top, and is worked with it. */
@@ -72,7 +73,7 @@ const worked = (chosen: readonly Chosen[], { id, title, jointed, together }: Gro
       step({
         id: `${id}-${when}`,
         title: title[when],
-        detail: `${now.map(({ part, edge }) => `${part.name} ${HOW[edge.how](edge.size)}`).join("; ")}. Stop short of every shoulder and of whatever bears on an edge.`,
+        detail: `${now.map(({ part, edge }) => `${part.name} ${HOW[edge.how](edge)}`).join("; ")}. Stop short of every shoulder and of whatever bears on an edge.`,
         parts: now.map(({ part }) => part.id),
         after: [...(when === "before" ? jointed : together)],
         hours: now.reduce((sum, { part }) => sum + part.count * TIME.edge, 0),

@@ -9,7 +9,7 @@ import { useSet } from "../piece/useSet";
 
 const AS = "as the piece";
 const SQUARE = "square";
-const USUAL_EDGE: EdgeChoice = { how: "eased", size: 1, when: "before" };
+const USUAL_EDGE: EdgeChoice = { how: "eased", size: 1, raised: 0, when: "before" };
 
 /** Wood, moisture and finish of one kind of part, where they are not the piece's. */
 export function KindFields({ kind, name }: { kind: string; name: string }) {
@@ -69,6 +69,13 @@ export function KindFields({ kind, name }: { kind: string; name: string }) {
             value={now.edges.size}
             onTake={(size) => put("edges", { edges: { ...now.edges!, size } })}
           />
+          {now.edges.how === "rounded" && (
+            <LengthField
+              label={`${name}: cutter raised by`}
+              value={now.edges.raised}
+              onTake={(raised) => put("edges", { edges: { ...now.edges!, raised } })}
+            />
+          )}
           <Choice
             label={`${name}: worked`}
             value={now.edges.when}

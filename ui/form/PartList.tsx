@@ -109,9 +109,12 @@ function CutTable({ part }: { part: AssemblyPart }) {
         </tr>
       </thead>
       <tbody>
-        {cuts.map(({ by, end, edge, face, long, wide, deep }, i) => (
+        {cuts.map(({ by, end, edge, face, long, wide, deep, markedFrom }, i) => (
           <tr key={i}>
-            <td>{named(by)}</td>
+            <td>
+              {named(by)}
+              {markedFrom && <span className="text-graphite">, marked from {markedFrom}</span>}
+            </td>
             {[end, edge, face, long, wide, deep].map((size, k) => (
               <td key={k} className="number">
                 {fractions(length(size))}

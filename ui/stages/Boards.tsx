@@ -34,8 +34,12 @@ export function BoardsStage() {
     Object.entries(piece.panels).flatMap(([name, { strips }]) => (name === id ? [] : strips.map((each) => each.board)));
   return (
     <>
-      <PanelTabs panels={plan.panels} at={other?.place.id ?? "top"} onLook={setAt} />
-      {plan.panels.length > 0 && <ComposeAll />}
+      {plan.panels.length > 0 && (
+        <div className="flex flex-wrap items-center justify-between gap-3">
+          <PanelTabs panels={plan.panels} at={other?.place.id ?? "top"} onLook={setAt} />
+          <ComposeAll />
+        </div>
+      )}
       {other ? (
         <PanelLens panel={other} key={other.place.id}>
           <PanelBoards name={other.place.name} elsewhere={boardsOf(other.place.id)} />

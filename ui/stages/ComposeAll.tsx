@@ -50,7 +50,7 @@ export function ComposeAll() {
   return (
     <div className="flex flex-wrap items-center gap-3" data-all={running ? "running" : best ? "done" : "resting"}>
       <button className="button" disabled={running} onClick={start}>
-        Compose all {panels.length} panels
+        Compose {panels.length === 2 ? "both" : `all ${panels.length}`} panels
       </button>
       {running && (
         <p className="text-[13px] text-graphite" role="status">
@@ -59,9 +59,9 @@ export function ComposeAll() {
       )}
       {best?.done && best.panels.length > 0 && (
         <p className="text-[13px] text-graphite" role="status">
-          {best.panels.map(({ name, strips }) => `the ${name} from ${strips.length}`).join(", ")} boards;{" "}
-          <b className="text-ink">{((100 * (best.cost - best.net)) / best.cost).toFixed(1)} %</b> of the wood used up
-          goes to chips
+          {best.panels.map(({ name, strips }, i) => `${i ? "the" : "The"} ${name} from ${strips.length}`).join(", ")}{" "}
+          boards; <b className="text-ink">{((100 * (best.cost - best.net)) / best.cost).toFixed(1)} %</b> of the wood
+          used up goes to chips
           {best.without.length === 0 &&
             (best.cost - best.bound < 1
               ? ", and no choice of these boards wastes less"
