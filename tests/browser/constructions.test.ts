@@ -86,6 +86,30 @@ describe("a maker stands the dining table on a trestle, gives it a shelf, and fi
     expect(top.strips.length).toBeGreaterThan(2);
     expect(new Set(boards).size).toBe(boards.length);
   });
+  it("one search composes both, and neither has a board of the other's", async () => {
+    const { page } = maker;
+    await press(page, "Compose both panels");
+    await page.waitForSelector('[data-all="done"]', { timeout: 40_000 });
+    expect(await words(page, '[data-all="done"]')).toMatch(/from \d+, the \w+ from \d+ boards/);
+    await saved(page);
+    const { top, shelf } = (await record()).panels;
+    const boards = [...top.strips, ...shelf.strips].map((each) => each.board);
+    expect(Math.min(top.strips.length, shelf.strips.length)).toBeGreaterThan(0);
+    expect(new Set(boards).size).toBe(boards.length);
+  });
+  it("the shelf is measured by itself, and held against its own years", async () => {
+    const { page } = maker;
+    await go(page, `/pieces/${id}/log`);
+    await page.select("form select", "width");
+    const what = await page.waitForSelector("::-p-xpath(//form//label[starts-with(., 'Of')]//select)");
+    await what!.select("shelf");
+    const field = await page.waitForSelector("::-p-xpath(//form//label[starts-with(., 'Width')]//input)");
+    await field!.type("420");
+    await press(page, "Write it down");
+    await page.waitForSelector('[data-chart="width"][data-panel="shelf"]');
+    await saved(page);
+    expect((await record()).log.at(-1)).toMatchObject({ kind: "width", what: "shelf", value: 420 });
+  });
   it("joints stand one at a time, gluings of top, shelf and leaves stand side by side", async () => {
     const { page } = maker;
     await go(page, `/pieces/${id}/joints`);
