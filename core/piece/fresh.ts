@@ -2,6 +2,7 @@ import { USUAL_LEG, USUAL_LOW, USUAL_SHELF, USUAL_TRESTLE, USUAL_X } from "./bas
 import { freshCutting, USUAL_OUTLINE } from "./cutting-choices";
 import { USUAL_FASTENING, USUAL_TOP } from "./movement-choices";
 import { USUAL_BOUGHT } from "./bought-choices";
+import { USUAL_EXISTING } from "./existing-choices";
 import { USUAL_PLANK } from "./plank-choices";
 import { USUAL_SPLAYED } from "./splayed-choices";
 import { PanelChoice, Piece, PIECE_FORMAT, PIECE_VERSION } from "./schema";
@@ -43,6 +44,7 @@ export function freshPiece(name: string, day: string): Piece {
       splayed: USUAL_SPLAYED,
       plank: USUAL_PLANK,
       bought: USUAL_BOUGHT,
+      existing: USUAL_EXISTING,
       shelf: USUAL_SHELF,
       ...USUAL_TOP,
     },

@@ -8,6 +8,7 @@ import { cuttingSchema, glueRunSchema, outlineFields } from "./cutting-choices";
 import { FINISHES, kindSchema } from "./kinds";
 import { fasteningFields, insetSchema, topConstructionFields } from "./movement-choices";
 import { boughtFields } from "./bought-choices";
+import { existingFields } from "./existing-choices";
 import { plankFields } from "./plank-choices";
 import { splayedFields } from "./splayed-choices";
 import { between, choice, count, date, distance, list, moisture, name, size, text } from "./fields";
@@ -69,6 +70,7 @@ const formSchema = v.strictObject({
   ...splayedFields,
   ...plankFields,
   ...boughtFields,
+  ...existingFields,
   ...shelfFields,
   ...topConstructionFields,
 });

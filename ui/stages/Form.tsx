@@ -11,6 +11,7 @@ import { LegAndApronFields } from "../form/LegAndApronFields";
 import { PartList } from "../form/PartList";
 import { ShelfFields } from "../form/ShelfFields";
 import { BoughtFields } from "../form/BoughtFields";
+import { ExistingFields } from "../form/ExistingFields";
 import { PlankFields } from "../form/PlankFields";
 import { SplayedFields } from "../form/SplayedFields";
 import { XFrameFields } from "../form/XFrameFields";
@@ -35,6 +36,7 @@ const FIELDS = {
   splayed: SplayedFields,
   plank: PlankFields,
   bought: BoughtFields,
+  existing: ExistingFields,
 };
 
 /** Plan and elevations to one scale; every blue number can be typed over, and a part opens from where it is drawn. */

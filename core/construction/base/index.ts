@@ -5,6 +5,8 @@ import { legAndApron } from "./leg-and-apron";
 import type { LegAndApron } from "./leg-and-apron/place";
 import { bought } from "./bought";
 import type { Bought } from "./bought/place";
+import { existing } from "./existing";
+import type { Existing } from "./existing/place";
 import { plank } from "./plank";
 import type { Plank } from "./plank/place";
 import { splayed } from "./splayed";
@@ -15,9 +17,9 @@ import { xFrame } from "./x-frame";
 import type { XFrame } from "./x-frame/place";
 
 /** A base's own geometry. */
-export type BaseGeometry = LegAndApron | Trestle | XFrame | Splayed | Plank | Bought;
+export type BaseGeometry = LegAndApron | Trestle | XFrame | Splayed | Plank | Bought | Existing;
 
-const ALL = { "leg-and-apron": legAndApron, trestle, "x-frame": xFrame, splayed, plank, bought } as const;
+const ALL = { "leg-and-apron": legAndApron, trestle, "x-frame": xFrame, splayed, plank, bought, existing } as const;
 
 /** The base of a name. Its functions take the geometry it made itself. */
 export const baseOf = (kind: BaseName): Base<BaseGeometry> => ALL[kind] as Base<BaseGeometry>;
