@@ -71,12 +71,12 @@ function faceToFace(one: Piece, other: Piece): number {
   let area = 0;
   for (const mine of facets(one))
     for (const each of theirs)
-      if (dot(mine.n, each.n) < -0.9999 && Math.abs(mine.w + each.w) < TOUCH) area += inCommon(mine, each);
+      if (dot(mine.n, each.n) < -0.9999 && Math.abs(mine.w + each.w) < TOUCH) area += inCommon(mine, each).area;
   return area;
 }
 
-/** What two facets of one plane have in common, mm². @source Sutherland and Hodgman 1974: a polygon clipped by each edge of a convex one */
-function inCommon({ corners, n }: Facet, by: Facet): number {
+/** What two facets of one plane have in common: its corners, and its area, mm². @source Sutherland and Hodgman 1974: a polygon clipped by each edge of a convex one */
+export function inCommon({ corners, n }: Facet, by: Facet): { corners: readonly Vec[]; area: number } {
   let left: readonly Vec[] = corners;
   for (const [i, from] of by.corners.entries()) {
     const inward = unit(cross(by.n, minus(by.corners[(i + 1) % by.corners.length], from)));
@@ -87,10 +87,11 @@ function inCommon({ corners, n }: Facet, by: Facet): number {
       const meets = (): Vec => [0, 1, 2].map((k) => p[k] + ((q[k] - p[k]) * a) / (a - b)) as unknown as Vec;
       return [...(a >= 0 ? [p] : []), ...(a * b < 0 ? [meets()] : [])];
     });
-    if (left.length < 3) return 0;
+    if (left.length < 3) return { corners: [], area: 0 };
   }
-  return left.reduce(
+  const area = left.reduce(
     (sum, p, i) => sum + dot(cross(minus(p, left[0]), minus(left[(i + 1) % left.length], left[0])), n) / 2,
     0,
   );
+  return { corners: left, area };
 }

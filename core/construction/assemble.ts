@@ -1,5 +1,5 @@
 import { joined, Meeting } from "../assembly/meeting";
-import type { Assembly } from "../assembly/part";
+import type { Assembly, AssemblyPart } from "../assembly/part";
 import type { KindOfJoint } from "../joinery/kinds";
 import type { Breadboards } from "../movement/breadboard";
 import type { Stiffeners } from "../movement/flat";
@@ -18,6 +18,8 @@ export interface AssembleFacts {
   meetings: readonly Meeting[];
   breadboards: Breadboards | null;
   stiffeners: Stiffeners | null;
+  /** what a maker added */
+  own?: readonly AssemblyPart[];
   /** by kind of part; none where all are left square */
   edges?: Readonly<Record<string, EdgeChoice>>;
 }
@@ -27,13 +29,23 @@ export interface AssembleFacts {
  *
  * @example const { parts } = assemble({ form: piece.form, at: plan.geometry, joints: plan.joints, meetings: plan.meetings, breadboards: plan.breadboards, stiffeners: plan.stiffeners });
  */
-export function assemble({ form, at, joints, meetings, breadboards, stiffeners, edges = {} }: AssembleFacts): Assembly {
+export function assemble({ meetings, own = [], edges = {}, ...bare }: AssembleFacts): Assembly {
+  const parts = joined([...bareParts(bare), ...own], meetings);
+  return { parts: Object.keys(edges).length > 0 ? edged(parts, edges) : parts };
+}
+
+/** The construction's parts without their joints, as a cut list has them. */
+export function bareParts({
+  form,
+  at,
+  joints,
+  breadboards,
+  stiffeners,
+}: Pick<AssembleFacts, "form" | "at" | "joints" | "breadboards" | "stiffeners">): AssemblyPart[] {
   const top = tableTop({ form, at, breadboards, stiffeners });
   const panel = top.filter((part) => part.role === "panel" || part.role === "slat");
   const ends = top.filter((part) => !panel.includes(part));
   const places = shelfPlaces(form, at.seats);
   const base = seated(baseOf(form.kind).parts({ form, at, joints }), places, form.shelf.gap);
-  // as a cut list has them
-  const parts = joined([...panel, ...base, ...ends, ...shelfParts(places), ...shelfSlats(form, at.seats)], meetings);
-  return { parts: Object.keys(edges).length > 0 ? edged(parts, edges) : parts };
+  return [...panel, ...base, ...ends, ...shelfParts(places), ...shelfSlats(form, at.seats)];
 }

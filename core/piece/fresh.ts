@@ -3,6 +3,7 @@ import { freshCutting, USUAL_OUTLINE } from "./cutting-choices";
 import { USUAL_FASTENING, USUAL_TOP } from "./movement-choices";
 import { USUAL_BOUGHT } from "./bought-choices";
 import { USUAL_EXISTING } from "./existing-choices";
+import { NO_OWN } from "./own-choices";
 import { USUAL_PLANK } from "./plank-choices";
 import { USUAL_SPLAYED } from "./splayed-choices";
 import { PanelChoice, Piece, PIECE_FORMAT, PIECE_VERSION } from "./schema";
@@ -67,6 +68,7 @@ export function freshPiece(name: string, day: string): Piece {
     cutting: freshCutting(),
     glueUp: { adhesive: "pva", hands: 1, runs: [] },
     finish: "oil-wax",
+    own: NO_OWN,
     kinds: {},
     ...freshSurroundings(),
     asBuilt: [],

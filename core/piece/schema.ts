@@ -9,6 +9,7 @@ import { FINISHES, kindSchema } from "./kinds";
 import { fasteningFields, insetSchema, topConstructionFields } from "./movement-choices";
 import { boughtFields } from "./bought-choices";
 import { existingFields } from "./existing-choices";
+import { NO_OWN, ownSchema } from "./own-choices";
 import { plankFields } from "./plank-choices";
 import { splayedFields } from "./splayed-choices";
 import { between, choice, count, date, distance, list, moisture, name, size, text } from "./fields";
@@ -188,6 +189,8 @@ export const pieceSchema = v.strictObject({
     runs: v.pipe(v.array(glueRunSchema), v.maxLength(60, "60 glue-ups at most.")),
   }),
   finish: choice("finish", FINISHES),
+  /** parts of the maker's own, beside the construction's */
+  own: v.optional(ownSchema, NO_OWN),
   /** by kind of part, where it differs from the piece */
   kinds: v.record(text("kind of part", 60), kindSchema),
   faces: v.strictObject({

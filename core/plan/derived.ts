@@ -8,6 +8,7 @@ import type { BaseGeometry } from "../construction/base";
 import type { Adhesive } from "../glueup/adhesives";
 import type { GlueStage } from "../glueup/stages";
 import type { SettingCard } from "../joinery/joint";
+import type { Pair } from "../construction/own/joins";
 import type { KindOfJoint } from "../joinery/kinds";
 import type { Part } from "../layout/cut-list";
 import type { CuttingStage } from "../layout/stage";
@@ -38,6 +39,8 @@ export interface Plan {
   geometry: BaseGeometry;
   /** its parts where they stand, with their joints worked, and what they weigh together, kg */
   assembly: Assembly;
+  /** what a maker's own parts touch, and the kinds of joint that fit there */
+  ownPairs: Pair[];
   weight: number;
   year: MoistureYear;
   top: TopMovement;

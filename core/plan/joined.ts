@@ -5,6 +5,7 @@ import { touching } from "../assembly/touching";
 import { massOf, ROUGH, unplaced, weighed } from "../assembly/weight";
 import { assemble } from "../construction/assemble";
 import { baseOf } from "../construction/base";
+import { ownStanding } from "../construction/own";
 import { breadboards, slatEnds } from "../movement/breadboard";
 import { fixedScrews } from "../movement/fixed";
 import { fastenersFor } from "../movement/fastenings";
@@ -46,17 +47,10 @@ export const JOINED = SHAPE.stage(
     (form, joints, choices, at, fasteners) => ({ fasteners, fixed: fixedScrews({ form, joints, choices }, at) }),
   )
   .stage(
-    "joints",
+    "baseJoints",
     "joints",
     ({ geometry, piece, shop }) => [geometry, piece.form, piece.joints, shop],
     (at, form, choices, shop) => baseOf(form.kind).joints(at, form, choices, shop),
-  )
-  .stage(
-    "meetings",
-    "joints",
-    ({ piece, geometry, joints }) => [piece.form, geometry, joints],
-    (form, at, joints) => baseOf(form.kind).meetings({ form, at, joints }),
-    [],
   )
   .stage(
     "held",
@@ -73,20 +67,52 @@ export const JOINED = SHAPE.stage(
       };
     },
   )
+  .stage(
+    "own",
+    "form",
+    ({ piece, geometry, baseJoints, held, shop }) => [
+      piece.own,
+      piece.form,
+      geometry,
+      baseJoints,
+      held,
+      piece.joints,
+      shop,
+    ],
+    (own, form, at, joints, held, choices, shop) => ownStanding({ own, form, at, joints, held, choices, shop }),
+    { parts: [], pairs: [], joints: [], meetings: [] },
+  )
+  .stage(
+    "joints",
+    "joints",
+    ({ baseJoints, own }) => [baseJoints, own],
+    (base, { joints }) => [...base, ...joints],
+  )
+  .stage(
+    "meetings",
+    "joints",
+    ({ piece, geometry, baseJoints, own }) => [piece.form, geometry, baseJoints, own],
+    (form, at, joints, own) => [...baseOf(form.kind).meetings({ form, at, joints }), ...own.meetings],
+    [],
+  )
   .items(
     "jointed",
     "form",
-    ({ piece, geometry, joints, meetings, held }) => [
+    ({ piece, geometry, baseJoints, own, meetings, held }) => [
       piece.form,
       geometry,
-      joints,
+      baseJoints,
+      own,
       meetings,
       held.breadboards,
       held.stiffeners,
       piece.kinds,
     ],
-    (form, at, joints, meetings, ends, stiff, kinds) => [
-      ...assemble({ form, at, joints, meetings, breadboards: ends, stiffeners: stiff, edges: edgesOf(kinds) }).parts,
+    (form, at, joints, own, meetings, ends, stiff, kinds) => [
+      ...assemble({
+        ...{ form, at, joints, meetings, own: own.parts, edges: edgesOf(kinds) },
+        ...{ breadboards: ends, stiffeners: stiff },
+      }).parts,
     ],
   )
   // what holds the top is cut into what bears it

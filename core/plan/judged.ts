@@ -15,6 +15,7 @@ import { slatScrewsRule } from "../movement/slat-rules";
 import { MOVEMENT_RULES } from "../movement/rules";
 import { BUILD_RULES, LOG_RULES } from "../steps/rules";
 import { ONE_PANEL_RULES, PANEL_RULES } from "../stock/rules";
+import { OWN_RULES } from "../construction/own/rules";
 import { SHELF_RULES } from "../construction/fitting/shelf-rules";
 import { judgedOf, seenAsTop } from "../panels/lens";
 import { WOOD_RULES } from "../wood/unknown-rules";
@@ -32,6 +33,7 @@ export const RULE_COUNT: Record<Stage, number> = {
     WOOD_RULES.length +
     OUTDOOR_RULES.length +
     SHELF_RULES.length +
+    OWN_RULES.length +
     BASE_LIST.reduce((sum, each) => sum + each.formRules.length, 0),
   movement: FLAT_RULES.length + HOLD_RULES.length + NOTCH_RULES.length + MOVEMENT_RULES.length + 1,
   joints: FASTENING_RULES.length + BASE_LIST.reduce((sum, each) => sum + each.jointRules.length, 0),
@@ -107,6 +109,12 @@ export const JUDGED = WORK.stage(
     "form",
     ({ baseFacts }) => [baseFacts],
     (facts) => judge("form", baseOf(facts.form.kind).formRules, facts),
+  )
+  .stage(
+    "ownJudged",
+    "form",
+    ({ piece, own }) => [piece.own, own],
+    (chosen, { pairs, parts }) => judge("form", OWN_RULES, { own: chosen, pairs, parts }),
   )
   .stage(
     "movementJudged",
@@ -236,6 +244,7 @@ export const allJudged = (at: Values): Judged[] =>
     at.thingsJudged,
     at.baseJudged,
     at.formJudged,
+    at.ownJudged,
     at.fitJudged,
     at.woodJudged,
     at.outdoorsJudged,

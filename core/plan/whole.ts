@@ -56,6 +56,7 @@ export function asPlan({ values: at, failures, waiting }: Stood<Required<Values>
     cards: at.cards ?? [],
     parts: at.parts ?? [],
     assembly: at.assembly ?? { parts: [] },
+    ownPairs: at.own?.pairs ?? [],
     weight: at.weight ?? 0,
     glueUp: [...(at.glueUp ?? []), ...[...(at.otherGlue?.values() ?? [])].flat()],
     panels: plannedPanels(at),

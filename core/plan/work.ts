@@ -14,6 +14,7 @@ import { courseOfTop } from "../movement/courses";
 import { topMovement, TopMovement, UNKNOWN_RINGS } from "../movement/year";
 import { firstMoisture } from "../piece/measured";
 import type { Piece } from "../piece/schema";
+import { withOwn } from "../steps/own";
 import { stepsFor } from "../steps/order";
 import { filledIn } from "../stock/filled";
 import { stripThickness } from "../layout/strip-thickness";
@@ -103,11 +104,12 @@ export const WORK = PARTS.stage("adhesive", "glue-up", ({ piece }) => [piece.glu
   .stage(
     "steps",
     "build",
-    ({ piece, geometry, parts, joints, glueUp, otherGlue, adhesive, shop, lay, acclimatising }) => [
+    ({ piece, geometry, parts, baseJoints, own, glueUp, otherGlue, adhesive, shop, lay, acclimatising }) => [
       piece,
       geometry,
       parts,
-      joints,
+      baseJoints,
+      own,
       glueUp,
       otherGlue,
       adhesive,
@@ -115,7 +117,7 @@ export const WORK = PARTS.stage("adhesive", "glue-up", ({ piece }) => [piece.glu
       lay.laid,
       acclimatising,
     ],
-    (piece, at, parts, joints, glueUp, others, adhesive, shop, laid, acclimatising) => {
+    (piece, at, parts, joints, own, glueUp, others, adhesive, shop, laid, acclimatising) => {
       const { form, joints: choices, day, done } = piece;
       const work = baseOf(form.kind).work;
       const glued = [...others].map(([{ place }, stages]) => ({ place, stages }));
@@ -123,7 +125,7 @@ export const WORK = PARTS.stage("adhesive", "glue-up", ({ piece }) => [piece.glu
         ...{ piece, at, parts, adhesive, shop, acclimatising, stages: glueUp, panels: glued },
         strips: stripThickness(laid, at.core.thickness, shop),
         filled: filledIn(laid),
-        work: (told) => work({ form, at, joints, choices, ...told }),
+        work: (told) => withOwn(work({ form, at, joints, choices, ...told }), own, told.milled),
       });
       return scheduled(
         steps,

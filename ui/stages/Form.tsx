@@ -8,6 +8,7 @@ import { SceneView } from "../drawing/SceneView";
 import { Choice, FieldRow, LengthField } from "../fields/fields";
 import { BySmallDrawing } from "../form/BySmallDrawing";
 import { LegAndApronFields } from "../form/LegAndApronFields";
+import { OwnParts } from "../form/OwnParts";
 import { PartList } from "../form/PartList";
 import { ShelfFields } from "../form/ShelfFields";
 import { BoughtFields } from "../form/BoughtFields";
@@ -105,6 +106,7 @@ export function FormStage() {
         <Fields />
         {(plan.geometry.seats.length > 0 || piece.form.shelf.kind !== "none") && <ShelfFields />}
       </FieldRow>
+      <OwnParts />
       <PartList open={part} onOpen={setPart} />
     </>
   );

@@ -1,0 +1,154 @@
+/** What a maker's own parts touch, the kinds of joint that fit there, and those that were chosen. */
+import type { Meeting } from "../../assembly/meeting";
+import type { AssemblyPart } from "../../assembly/part";
+import { blindTenon, Meets } from "../../joinery/blind-tenon";
+import type { KindOfJoint } from "../../joinery/kinds";
+import { screwed } from "../../joinery/screwed";
+import { USUAL_TENON } from "../../piece/base-choices";
+import type { Own, OwnJoin } from "../../piece/own-choices";
+import type { JointChoices } from "../../piece/schema";
+import type { Shop } from "../../piece/shop";
+import { mm } from "../../verdict/verdict";
+import { sharedFace, SharedFace } from "./faces";
+
+/** A kind of joint, and why it can't be cut there; null where it can. */
+export interface Fit {
+  how: OwnJoin["how"];
+  not: string | null;
+}
+
+/** An own part's kind and another kind it touches. */
+export interface Pair {
+  own: string;
+  to: string;
+  name: string;
+  /** times they touch */
+  count: number;
+  fits: Fit[];
+  how: OwnJoin["how"];
+}
+
+interface Contact {
+  own: AssemblyPart;
+  other: AssemblyPart;
+  shared: SharedFace;
+}
+
+/** Screws of 5 mm as they are sold, mm; wood they pass at most, wood they bite in at least, and from how wide a face. @source common practice */
+const SCREW = {
+  lengths: [30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 120],
+  passes: 60,
+  bites: 15,
+  bite: 30,
+  face: 15,
+  every: 120,
+};
+/** A tenon wants an end so thick, and so much wood to go into; a loose one so much on both sides, mm. @source common practice */
+const TENON = { thick: 10, into: 15, loose: 20 };
+/** Faces that share less of the rectangle round them meet in a corner only. Ours. */
+const FULL = 0.85;
+
+export interface OwnFacts {
+  own: Own;
+  /** the maker's own parts, and all others, without their joints */
+  parts: readonly AssemblyPart[];
+  others: readonly AssemblyPart[];
+  choices: JointChoices;
+  shop: Shop;
+}
+
+export interface OwnJoined {
+  pairs: Pair[];
+  joints: KindOfJoint[];
+  meetings: Meeting[];
+}
+
+/** Every pair that touches, with its joint where one was chosen that fits. */
+export function ownJoins({ own, parts, others, choices, shop }: OwnFacts): OwnJoined {
+  const pairs = new Map<string, Contact[]>();
+  parts.forEach((part, i) => {
+    for (const other of [...others, ...parts.slice(i + 1)]) {
+      const shared = other.bought ? null : sharedFace(part, other);
+      if (!shared) continue;
+      const key = `${part.kind}+${other.kind}`;
+      pairs.set(key, [...(pairs.get(key) ?? []), { own: part, other, shared }]);
+    }
+  });
+  const out: OwnJoined = { pairs: [], joints: [], meetings: [] };
+  for (const [group, contacts] of pairs) {
+    const [{ own: part, other }] = contacts;
+    const chosen = own.joins.find((each) => each.own === part.kind && each.to === other.kind)?.how ?? "none";
+    const fits = (["none", "screwed", "tenoned", "loose-tenons"] as const).map((how) => ({
+      how,
+      not: contacts.map(({ shared }) => refusal(how, shared)).find((each) => each !== null) ?? null,
+    }));
+    const name = `${part.name} to ${other.name.toLowerCase()}`;
+    out.pairs.push({ own: part.kind, to: other.kind, name, count: contacts.length, fits, how: chosen });
+    if (chosen === "none" || fits.find(({ how }) => how === chosen)?.not !== null) continue;
+    for (const [i, alike] of bySection(contacts).entries()) {
+      const meets: Meets = {
+        ...{ id: i === 0 ? group : `${group}-${i + 1}`, group, name, receives: other.kind, enters: part.kind },
+        count: alike.length,
+      };
+      const joint = jointOf(chosen, meets, alike[0].shared, { choices, shop });
+      out.joints.push(joint);
+      out.meetings.push(...alike.map((each): Meeting => meetingOf(joint, each)));
+    }
+  }
+  return out;
+}
+
+/** Why a kind can't be cut on a face, as a sentence; null where it can. */
+function refusal(how: OwnJoin["how"], { section, own, other, end, otherEnd, full }: SharedFace): string | null {
+  if (how === "none") return null;
+  if (full < FULL) return "They touch in a corner only: nothing is wide enough there to be joined.";
+  const least = Math.min(section.width, section.thickness);
+  if (how === "screwed") {
+    if (own > SCREW.passes) return `A screw would pass ${mm(own)} of it before it bites: turn it, or tenon it.`;
+    if (otherEnd) return "A screw into end grain pulls out: tenon it.";
+    if (other < SCREW.bites) return `Only ${mm(other)} lie behind the face: a screw comes through.`;
+    return least < SCREW.face ? `The face they share is ${mm(least)} wide: a screw splits it.` : null;
+  }
+  if (how === "tenoned") {
+    if (!end) return "Its long grain lies against the other: there is no end to cut a tenon on.";
+    if (least < TENON.thick) return `An end ${mm(least)} thick leaves no tenon.`;
+    return other < TENON.into ? `Only ${mm(other)} lie behind the face for a mortise.` : null;
+  }
+  if (Math.min(own, other) < TENON.loose)
+    return `A loose tenon wants ${mm(TENON.loose)} on both sides: there are ${mm(Math.min(own, other))}.`;
+  return least < TENON.thick ? `A face ${mm(least)} wide takes no loose tenon.` : null;
+}
+
+function jointOf(
+  how: Exclude<OwnJoin["how"], "none">,
+  meets: Meets,
+  { section, own, other, across }: SharedFace,
+  { choices, shop }: { choices: JointChoices; shop: Shop },
+): KindOfJoint {
+  if (how !== "screwed") {
+    const setting = {
+      ...(choices.groups[meets.group] ?? USUAL_TENON),
+      kind: how === "tenoned" ? "tenon" : "loose",
+    } as const;
+    return blindTenon({ meets, section, into: { depth: other, thickness: across }, setting, shop });
+  }
+  const longest = own + other - 3;
+  const wanted = Math.min(longest, own + SCREW.bite);
+  const long = SCREW.lengths.filter((each) => each <= wanted).at(-1) ?? SCREW.lengths[0];
+  const screws = Math.max(1, Math.round(section.width / SCREW.every));
+  return screwed({ meets, section, into: { depth: other }, screws, long, through: own });
+}
+
+const bySection = (contacts: readonly Contact[]): Contact[][] => {
+  const alike = new Map<string, Contact[]>();
+  for (const each of contacts) {
+    const { section, own, other, across } = each.shared;
+    const key = [section.width, section.thickness, own, other, across].map((size) => Math.round(size * 2)).join();
+    alike.set(key, [...(alike.get(key) ?? []), each]);
+  }
+  return [...alike.values()];
+};
+
+const meetingOf = (joint: KindOfJoint, { own, other, shared }: Contact): Meeting => ({
+  ...{ joint, enters: own.id, receives: other.id, face: shared.face },
+});
