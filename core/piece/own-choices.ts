@@ -38,7 +38,13 @@ const joinSchema = v.strictObject({
 export type OwnJoin = v.InferOutput<typeof joinSchema>;
 
 export const ownSchema = v.strictObject({
-  parts: list("own parts", ownPartSchema, 20),
+  parts: v.pipe(
+    list("own parts", ownPartSchema, 20),
+    v.check(
+      (parts) => new Set(parts.map(({ id }) => id)).size === parts.length,
+      "Two own parts have one id: give each its own, such as own-1 and own-2.",
+    ),
+  ),
   joins: list("joins of own parts", joinSchema, 80),
 });
 export type Own = v.InferOutput<typeof ownSchema>;

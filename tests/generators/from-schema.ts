@@ -127,6 +127,7 @@ function textsOf(at: Looked): fc.Arbitrary<string> {
   if (has(at, "iso_timestamp")) return days.map((day) => `${day}T08:30:00Z`);
   const pattern = flat(at).find((each) => each.type === "regex")?.requirement;
   if (String(pattern).includes("\\d{4}")) return days;
+  if (String(pattern).includes("own-")) return fc.stringMatching(/^own-[1-9]$/);
   if (String(pattern).includes("[\\w.-]")) return fc.stringMatching(/^[A-Z][0-9]{1,3}$/);
   if (String(pattern).includes("[A-Z]{3}")) return fc.constantFrom("EUR", "CHF", "SEK");
   const most = Math.min(40, limit({ type: "", pipe: flat(at) as Looked["pipe"] }, "max_length", 40));

@@ -55,7 +55,9 @@ const HINTS: Hints = {
   piece: from(MARKS),
   as: from(MARKS),
   part: from(["top", "leg", "long-rail", "end-rail", "cross-rail", "slat", "end-board"]),
-  what: from(["top", ...DEMO_RACK.slice(0, 5).map((each) => each.id)]),
+  own: from(["own-1", "own-2", "own-3"]),
+  to: from(["top", "leg", "long-rail", "end-rail", "own-2", "post", "stretcher", "end"]),
+  what: from(["top", "shelf", ...DEMO_RACK.slice(0, 5).map((each) => each.id)]),
 };
 
 /** What is drawn often: a maker changes these first, and rules meet there. */

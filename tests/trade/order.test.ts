@@ -1,5 +1,7 @@
 /** The order of work as the one at the bench reads it. */
 import { describe, expect, it } from "vitest";
+import { BASES } from "../../core/piece/base-choices";
+import { AS_THE_PIECE } from "../../core/piece/kinds";
 import { USUAL_SHOP } from "../../core/piece/shop";
 import { scheduled } from "../../core/steps/schedule";
 import { stepOf } from "../../core/steps/step";
@@ -13,6 +15,11 @@ const before = (steps: ReturnType<typeof stepsOf>, first: string, then: string) 
   const ids = steps.map(({ id }) => id);
   expect(ids).toContain(first);
   expect(ids.indexOf(first), `${first} before ${then}`).toBeLessThan(ids.indexOf(then));
+};
+
+const OWN = {
+  ...{ name: "Foot rest", length: 500, width: 60, thickness: 25, x: 120, z: 40, rests: "under-top", height: 0 },
+  ...{ grain: "along", lean: 0, lies: "flat", times: "once" },
 };
 
 describe("2: two schools of a leg's length", () => {
@@ -164,5 +171,23 @@ describe("20: clamps are counted, and shared out", () => {
     expect(starts(18)).toEqual(["2026-11-23", "2026-11-23", "2026-11-24"]);
     expect(starts(30)).toEqual(["2026-11-23", "2026-11-23", "2026-11-23"]);
     expect(starts(3)).toEqual(starts(18));
+  });
+});
+
+describe("edges and what was added find their place in every order there is", () => {
+  const own = { parts: [{ ...OWN, id: "own-1" }], joins: [{ own: "own-1", to: "top", how: "loose-tenons" }] };
+  it.each(BASES)("%s", (kind) => {
+    const base = [at("form.kind", kind), at("own", own)];
+    const kinds = [...new Set(planOf(tableWith(...base)).assembly.parts.map((part) => part.kind))];
+    for (const when of ["before", "after"]) {
+      const edges = { how: "eased", size: 1, raised: 0, when };
+      const plan = planOf(
+        tableWith(...base, ...kinds.map((each) => at(`kinds.${each}`, { ...AS_THE_PIECE, edges } as never))),
+      );
+      expect(plan.failures).toEqual([]);
+      const ids = plan.steps.map(({ id }) => id);
+      for (const { id, after } of plan.steps)
+        for (const each of after) expect(ids.indexOf(each), `${each} before ${id}`).toBeLessThan(ids.indexOf(id));
+    }
   });
 });

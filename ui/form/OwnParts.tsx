@@ -40,6 +40,8 @@ export function OwnParts() {
   const kinds = [...new Map(plan.assembly.parts.map((part) => [part.kind, part])).values()].filter(
     ({ kind, bought }) => !bought && !kind.startsWith("own-"),
   );
+  // off the middle, where rails cross
+  const beside = { ...FRESH, x: Math.round(plan.geometry.top.length / 6) };
   return (
     <section aria-label="Parts of your own">
       <h2>Parts of your own</h2>
@@ -139,7 +141,7 @@ export function OwnParts() {
       })}
       {own.parts.length < 20 && (
         <FieldRow>
-          <button className="button mt-2" onClick={() => add(FRESH)}>
+          <button className="button mt-2" onClick={() => add(beside)}>
             Add a part
           </button>
           {kinds.length > 0 && (
@@ -149,7 +151,7 @@ export function OwnParts() {
               options={[{ value: "", name: "choose" }, ...kinds.map(({ kind, name }) => ({ value: kind, name }))]}
               onTake={(kind) => {
                 const like = kinds.find((each) => each.kind === kind);
-                return like ? add(asLarge(like)) : null;
+                return like ? add(asLarge(like, beside)) : null;
               }}
             />
           )}
@@ -160,15 +162,15 @@ export function OwnParts() {
 }
 
 const FRESH: OwnPart = {
-  ...{ id: "own-1", name: "Own part", length: 400, width: 60, thickness: 25, x: 0, z: 0 },
+  ...{ id: "own-1", name: "Rail of your own", length: 400, width: 60, thickness: 25, x: 0, z: 0 },
   ...{ rests: "under-top", height: 200, grain: "across", lean: 0, lies: "on-edge", times: "once" },
 };
 const whole = (size: number, least: number, most: number) =>
   Math.min(most, Math.max(least, Math.round(size * 10) / 10));
 
-/** As large as a part that is there, in the middle under the top. */
-const asLarge = ({ name, shape }: AssemblyPart): OwnPart => ({
-  ...FRESH,
+/** As large as a part that is there. */
+const asLarge = ({ name, shape }: AssemblyPart, where: OwnPart): OwnPart => ({
+  ...where,
   name: `${name}, own`,
   length: whole(shape.length, 10, 6000),
   width: whole(shape.width, 5, 1000),

@@ -22,6 +22,8 @@ export interface Pair {
   own: string;
   to: string;
   name: string;
+  /** how a sentence calls the other */
+  said: string;
   /** times they touch */
   count: number;
   fits: Fit[];
@@ -83,7 +85,15 @@ export function ownJoins({ own, parts, others, choices, shop }: OwnFacts): OwnJo
       not: contacts.map(({ shared }) => refusal(how, shared)).find((each) => each !== null) ?? null,
     }));
     const name = `${part.name} to ${other.name.toLowerCase()}`;
-    out.pairs.push({ own: part.kind, to: other.kind, name, count: contacts.length, fits, how: chosen });
+    out.pairs.push({
+      own: part.kind,
+      to: other.kind,
+      name,
+      said: saidOf(other),
+      count: contacts.length,
+      fits,
+      how: chosen,
+    });
     if (chosen === "none" || fits.find(({ how }) => how === chosen)?.not !== null) continue;
     for (const [i, alike] of bySection(contacts).entries()) {
       const meets: Meets = {
@@ -97,6 +107,8 @@ export function ownJoins({ own, parts, others, choices, shop }: OwnFacts): OwnJo
   }
   return out;
 }
+
+const saidOf = ({ said, name }: AssemblyPart) => said ?? name.toLowerCase();
 
 /** Why a kind can't be cut on a face, as a sentence; null where it can. */
 function refusal(how: OwnJoin["how"], { section, own, other, end, otherEnd, full }: SharedFace): string | null {

@@ -95,11 +95,11 @@ describe("what fits where, and why not", () => {
   it("one that floats, one that is not joined, one that can't be joined so: each is said, and a remedy mends it", () => {
     expect(find(plan(added({ rests: "free", height: 300 })), "form.own-held")).toMatchObject({
       level: "fix",
-      text: "Middle rail touches nothing",
+      text: "The middle rail touches nothing",
     });
     const loose = plan(added({ length: between }));
     const { text, remedies } = find(loose, "form.own-held");
-    expect(text).toBe("Nothing holds middle rail");
+    expect(text).toBe("Nothing holds the middle rail");
     const mended = plan(added({ length: between }), ...(remedies[0].patches as Patch[]));
     expect(find(mended, "form.own-held").level).toBe("holds");
     const wrong = find(plan(added({ length: between }), joined("long-rail", "screwed")), "form.own-joins");

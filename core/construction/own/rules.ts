@@ -54,16 +54,16 @@ function floats({ own, pairs }: OwnRuleFacts): Verdict | null {
     subject: worst ? [worst.id] : own.parts.map(({ id }) => id),
     level: worst ? "fix" : "holds",
     text: alone
-      ? `${alone.name} touches nothing`
+      ? `The ${alone.name[0].toLowerCase()}${alone.name.slice(1)} touches nothing`
       : loose
-        ? `Nothing holds ${loose.name[0].toLowerCase()}${loose.name.slice(1)}`
+        ? `Nothing holds the ${loose.name[0].toLowerCase()}${loose.name.slice(1)}`
         : `What was added is held: ${own.parts.length} kind${own.parts.length > 1 ? "s" : ""} of part`,
     why: alone
       ? "Its faces lie against no other face: type its size or its place so that it comes up to what should hold it."
       : loose
-        ? `It lies against ${of(loose.id)
-            .map(({ name }) => name)
-            .join("; ")}: choose how, among the parts below the drawing.`
+        ? `It lies against the ${of(loose.id)
+            .map((pair) => (pair.own === loose.id ? pair.said : pair.name))
+            .join(" and the ")}: choose how it is joined, among the parts of your own.`
         : "Each touches another and is joined to it.",
     source: "derived: faces of bodies that lie in one plane",
     remedies:

@@ -49,7 +49,7 @@ export function boughtWork({ at, joints }: WorkFacts<Bought>): BaseWork {
         caution: "A drill without its stop comes through the face.",
       }),
     ],
-    apart: ["measure-bought", "measure-bought"],
+    apart: ["measure-bought"],
     closing: "measure-bought",
     closed: ["measure-bought"],
     standing: ["drill-top"],

@@ -75,7 +75,7 @@ function work({ at: { choices } }: BaseFacts<Existing>): BaseWork {
   return {
     steps: packed.length > 0 ? [measure, pack] : [measure],
     levelling: [],
-    apart: [measure.id, measure.id],
+    apart: [measure.id],
     closing: measure.id,
     closed: [last],
     standing: [last],

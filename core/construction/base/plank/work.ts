@@ -124,7 +124,7 @@ export function plankWork({ form, at, joints, milled, fullHours, clampHours }: W
         check: "No rock on a flat floor.",
       }),
     ],
-    apart: ["sand-base", "sand-base"],
+    apart: ["sand-base", "glue-base"],
     closing: "glue-base",
     closed: [wedged && stretcher ? "trim-wedges" : "glue-base"],
     standing: ["cut-feet"],
