@@ -92,11 +92,11 @@ function dimensions(
     plan: [],
     front: places
       .slice(0, 4)
-      .map(({ name, x, length }, i) =>
+      .map(({ name, x, length, depth, low }, i) =>
         dimension(
-          [x - length / 2, under / 2],
-          [x + length / 2, under / 2],
-          0,
+          [x - length / 2, under - low - depth],
+          [x + length / 2, under - low - depth],
+          -14,
           length,
           formEdit(`Length of ${name}`, "existing", "places", String(i), "length"),
         ),

@@ -79,7 +79,7 @@ function under({ at: { top, choices } }: Facts): Verdict {
         ? `The ${low(pairs[0][0].name)} and the ${low(pairs[0][1].name)} fill one place`
         : out > 0
           ? `The ${low(worst.name)} stands ${mm(out)} past the top`
-          : `The top covers ${places.length === 1 ? "what is there" : `all ${places.length} it lies on`}`,
+          : `The top covers ${["", "what is there", "both it lies on"][places.length] ?? `all ${places.length} it lies on`}`,
     why: "What bears a top and is not under it is seen, walked into, and holds nothing.",
     remedies: level === "tight" ? [grown] : [],
   });
