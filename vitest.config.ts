@@ -6,6 +6,9 @@ export default defineConfig({
       {
         test: {
           name: "unit",
+          // nothing in them keeps what another could find changed: the core is loaded once a worker, not once a file
+          isolate: false,
+          maxWorkers: 2,
           include: [
             "core/**/*.test.ts",
             "app/**/*.test.ts",

@@ -29,7 +29,7 @@ describe("readings for the log", () => {
   it.each([
     ["2027-03-31,B1,45,130", /Relative humidity runs from 1 to 99/],
     ["2027-02-30,B1,9,40", /not a date/],
-    ["2027-03-31,Z9,9,40", /neither “top” nor a board/],
+    ["2027-03-31,Z9,9,40", /neither a panel of this piece, such as “top”, nor a board/],
     ["2027-03-31,B1,wet,40", /“wet” in the column moisture/],
     ["2027-03-31,B1,,", /Nothing is measured/],
     ["2027-03-31,B1,90,40", /runs from 1 to 60/],

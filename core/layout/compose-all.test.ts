@@ -65,9 +65,9 @@ function leastOfAll(panels: readonly PanelToCompose[]): number {
 }
 
 describe("all panels from one rack", () => {
-  it("use hardly more wood than any division of the boards could (HiGHS, 24 seeded racks)", () => {
+  it("use hardly more wood than any division of the boards could (HiGHS, 12 seeded racks)", () => {
     const over: number[] = [];
-    for (let seed = 1; seed <= 24; seed += 1) {
+    for (let seed = 1; seed <= 12; seed += 1) {
       const panels = both(rackOf(seed));
       const ours = composed(panels);
       const least = leastOfAll(panels);
@@ -81,7 +81,7 @@ describe("all panels from one rack", () => {
     expect(over.reduce((a, b) => a + b) / over.length).toBeLessThan(0.004);
   });
   it("claim no board twice, and cover their widths", () => {
-    for (let seed = 30; seed < 50; seed += 1) {
+    for (let seed = 30; seed < 40; seed += 1) {
       const rack = rackOf(seed, 18);
       const panels = both(rack);
       const all = composed(panels);
