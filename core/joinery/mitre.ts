@@ -1,10 +1,10 @@
-/** Two boards that meet at 45° along their ends, grain running over, held by loose tenons set square to the cut. */
+/** Two boards that meet along their ends at half their angle, grain running over, held by loose tenons or a spline set square to the cut. */
 import { HOME } from "../assembly/place";
 import type { TenonChoice } from "../piece/base-choices";
 import type { Shop } from "../piece/shop";
 import { fine, mm } from "../verdict/verdict";
 import { Meets, TENON } from "./blind-tenon";
-import { looseTenonsOf, ownedSize } from "./cutters";
+import { cuttersOf, looseTenonsOf, ownedSize } from "./cutters";
 import type { Brought, Held, Joint, JointBodies, JointBody, SettingCard } from "./joint";
 import { looseRow } from "./loose-tenons";
 
@@ -17,6 +17,8 @@ const MITRE = {
   /** nearer the inside corner than the middle: there is more wood square to the cut */
   place: 0.56,
   wall: 3,
+  /** a spline's thickness, as a share of the board's, and in whose cut it lies */
+  spline: 1 / 8,
 };
 
 /** Its face is the cut: x square to it into the board that receives, y along the edge, z from the outside corner to the inside one. */
@@ -28,6 +30,10 @@ export interface Mitre extends Joint {
   tenonWidth: number;
   gap: number;
   reach: number;
+  /** between the boards, degrees */
+  angle: number;
+  /** one strip across the whole width, its grain across the cut, in place of loose tenons */
+  spline: boolean;
   section: { width: number; thickness: number };
   behind: number;
   set: SettingCard["lines"];
@@ -38,29 +44,39 @@ export interface MitreInputs {
   /** how wide both are, and how thick */
   width: number;
   board: number;
+  /** between them, degrees; square where it isn't said */
+  angle?: number;
+  spline?: boolean;
   setting: TenonChoice;
   shop: Shop;
   set: SettingCard["lines"];
 }
 
-/** Sizes a mitre: as many loose tenons as its width asks for, as deep as the board leaves wood behind them. */
-export function mitre({ meets, width, board, setting, shop, set }: MitreInputs): Mitre {
-  const { size, tool } = ownedSize(looseTenonsOf(shop), board * MITRE.share, setting.thickness);
-  const long = board * Math.SQRT2;
+/**
+ * Sizes a mitre: as many loose tenons as its width asks for, or a spline from side to side, as deep as the boards leave wood behind them.
+ *
+ * @source derived: the cut halves the angle, so it is board / sin(half) long
+ */
+export function mitre({ meets, width, board, angle = 90, spline = false, setting, shop, set }: MitreInputs): Mitre {
+  const half = (angle / 2) * (Math.PI / 180);
+  const { size, tool } = spline
+    ? ownedSize(cuttersOf(shop), board * MITRE.spline, setting.thickness)
+    : ownedSize(looseTenonsOf(shop), board * MITRE.share, setting.thickness);
+  const long = board / Math.sin(half);
   const usable = Math.max(1, width - 2 * TENON.endStop);
-  const count = setting.tenons ?? Math.max(2, Math.round(width / MITRE.every));
-  // square to the cut from its place to the inner face, less a wall and what the tenon's own corner takes
-  const room = Math.min(MITRE.place * long, (1 - MITRE.place) * long) - size / 2 - MITRE.wall;
+  const count = spline ? 1 : (setting.tenons ?? Math.max(2, Math.round(width / MITRE.every)));
+  // square to the cut from its place to the nearer face, less a wall and what the tenon's own corner takes
+  const room = Math.min(MITRE.place, 1 - MITRE.place) * long * Math.tan(half) - size / 2 - MITRE.wall;
   const reach = setting.length ?? Math.max(1, Math.floor(room) - 1);
-  const row = looseRow(shop, size, usable, count);
-  const tenonWidth = row?.tenonWidth ?? Math.min(50, usable / count / 2);
+  const row = spline ? null : looseRow(shop, size, usable, count);
+  const tenonWidth = spline ? width : (row?.tenonWidth ?? Math.min(50, usable / count / 2));
   return {
     ...meets,
     kind: "mitre",
-    ...{ board, thickness: size, tenons: count, tenonWidth, reach, tool, set },
+    ...{ board, angle, spline, thickness: size, tenons: count, tenonWidth, reach, tool, set },
     gap: count > 1 ? Math.max(0, (usable - count * tenonWidth) / (count - 1)) : 0,
     section: { width, thickness: long },
-    behind: board / Math.SQRT2,
+    behind: board * Math.cos(half),
     length: 0,
     glueArea: width * long,
     walls: [
@@ -70,7 +86,7 @@ export function mitre({ meets, width, board, setting, shop, set }: MitreInputs):
 }
 
 export function mitreBodies(joint: Mitre): JointBodies {
-  const { section, behind, thickness, tenons, tenonWidth, gap, reach } = joint;
+  const { section, behind, thickness, tenons, tenonWidth, gap, reach, spline } = joint;
   const row = tenons * tenonWidth + (tenons - 1) * gap;
   const slots = (from: number, to: number): JointBody[] =>
     Array.from({ length: tenons }, (_, i): JointBody => ({
@@ -90,7 +106,11 @@ export function mitreBodies(joint: Mitre): JointBodies {
     adds: [],
     cuts: [beyond(-behind), ...slots(0, reach + 1)],
     own: [beyond(0), ...slots(-reach - 1, 0)],
-    brings: slots(-reach, reach).map((body): Brought => ({ ...body, name: "Loose tenon", of: "wood" })),
+    brings: slots(-reach, reach).map((body): Brought => ({
+      ...body,
+      name: spline ? "Spline" : "Loose tenon",
+      of: "wood",
+    })),
   };
 }
 
@@ -100,21 +120,34 @@ export const mitreHeld = ({ section }: Mitre): Held[] => [
 ];
 
 export function mitreCard(joint: Mitre): SettingCard {
-  const { board, section, thickness, tenonWidth, tenons, gap, reach, tool } = joint;
+  const { board, section, thickness, tenonWidth, tenons, gap, reach, tool, angle, spline } = joint;
   return {
     joint: joint.id,
     title: `${joint.name}, ${joint.count} times`,
     lines: [
       ...joint.set,
-      { what: "Saw tilt", setting: "45.0°, tried on two offcuts held to a square" },
+      angle === 90
+        ? { what: "Saw tilt", setting: "45.0°, tried on two offcuts held to a square" }
+        : {
+            what: "Mitre",
+            setting: `${(90 - angle / 2).toFixed(1)}° off square, half of ${angle.toFixed(1)}°: measured on the drawing, tried on offcuts`,
+          },
       { what: "Across the cut", setting: fine(section.thickness) },
       {
         what: "Cutter",
         setting: tool.kind === "none" ? `no cutter of ${mm(thickness)} in the shop` : `${mm(thickness)} cutter`,
       },
-      { what: "Slots square to the cut, from its inside corner", setting: fine(section.thickness * (1 - MITRE.place)) },
-      { what: "Slots", setting: `${tenons} of ${mm(tenonWidth)}, ${mm(gap)} between, ${mm(reach + 1)} deep` },
-      { what: "Loose tenon", setting: `${mm(thickness)} by ${mm(tenonWidth)}, ${mm(2 * reach)} long` },
+      {
+        what: `${spline ? "Groove" : "Slots"} square to the cut, from its inside corner`,
+        setting: fine(section.thickness * (1 - MITRE.place)),
+      },
+      spline
+        ? { what: "Groove", setting: `${mm(reach + 1)} deep, from side to side, in a cradle that holds the cut level` }
+        : { what: "Slots", setting: `${tenons} of ${mm(tenonWidth)}, ${mm(gap)} between, ${mm(reach + 1)} deep` },
+      {
+        what: spline ? "Spline, its grain across the cut" : "Loose tenon",
+        setting: `${mm(thickness)} by ${mm(spline ? 2 * reach : tenonWidth)}, ${mm(spline ? tenonWidth : 2 * reach)} long`,
+      },
       { what: "Board", setting: fine(board) },
     ],
     marked: "Size the end grain with thinned glue first; tape over the outside corner is the hinge and the clamp.",

@@ -2,6 +2,7 @@ import { USUAL_LEG, USUAL_LOW, USUAL_SHELF, USUAL_TRESTLE, USUAL_X } from "./bas
 import { freshCutting, USUAL_OUTLINE } from "./cutting-choices";
 import { USUAL_FASTENING, USUAL_TOP } from "./movement-choices";
 import { USUAL_BOUGHT } from "./bought-choices";
+import { USUAL_BENT } from "./bent-choices";
 import { USUAL_EXISTING } from "./existing-choices";
 import { NO_OWN } from "./own-choices";
 import { USUAL_PLANK } from "./plank-choices";
@@ -44,6 +45,7 @@ export function freshPiece(name: string, day: string): Piece {
       xFrame: USUAL_X,
       splayed: USUAL_SPLAYED,
       plank: USUAL_PLANK,
+      bent: USUAL_BENT,
       bought: USUAL_BOUGHT,
       existing: USUAL_EXISTING,
       shelf: USUAL_SHELF,

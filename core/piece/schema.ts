@@ -7,6 +7,7 @@ import { climateSchema } from "./climate";
 import { cuttingSchema, glueRunSchema, outlineFields } from "./cutting-choices";
 import { FINISHES, kindSchema } from "./kinds";
 import { fasteningFields, insetSchema, topConstructionFields } from "./movement-choices";
+import { bentFields } from "./bent-choices";
 import { boughtFields } from "./bought-choices";
 import { existingFields } from "./existing-choices";
 import { NO_OWN, ownSchema } from "./own-choices";
@@ -70,6 +71,7 @@ const formSchema = v.strictObject({
   ...xFields,
   ...splayedFields,
   ...plankFields,
+  ...bentFields,
   ...boughtFields,
   ...existingFields,
   ...shelfFields,

@@ -11,6 +11,7 @@ import { LegAndApronFields } from "../form/LegAndApronFields";
 import { OwnParts } from "../form/OwnParts";
 import { PartList } from "../form/PartList";
 import { ShelfFields } from "../form/ShelfFields";
+import { BentFields } from "../form/BentFields";
 import { BoughtFields } from "../form/BoughtFields";
 import { ExistingFields } from "../form/ExistingFields";
 import { PlankFields } from "../form/PlankFields";
@@ -36,6 +37,7 @@ const FIELDS = {
   "x-frame": XFrameFields,
   splayed: SplayedFields,
   plank: PlankFields,
+  bent: BentFields,
   bought: BoughtFields,
   existing: ExistingFields,
 };

@@ -3,6 +3,8 @@ import type { BaseName } from "../../piece/base-choices";
 import type { Base } from "./base";
 import { legAndApron } from "./leg-and-apron";
 import type { LegAndApron } from "./leg-and-apron/place";
+import { bent } from "./bent";
+import type { Bent } from "./bent/place";
 import { bought } from "./bought";
 import type { Bought } from "./bought/place";
 import { existing } from "./existing";
@@ -17,9 +19,18 @@ import { xFrame } from "./x-frame";
 import type { XFrame } from "./x-frame/place";
 
 /** A base's own geometry. */
-export type BaseGeometry = LegAndApron | Trestle | XFrame | Splayed | Plank | Bought | Existing;
+export type BaseGeometry = LegAndApron | Trestle | XFrame | Splayed | Plank | Bent | Bought | Existing;
 
-const ALL = { "leg-and-apron": legAndApron, trestle, "x-frame": xFrame, splayed, plank, bought, existing } as const;
+const ALL = {
+  "leg-and-apron": legAndApron,
+  trestle,
+  "x-frame": xFrame,
+  splayed,
+  plank,
+  bent,
+  bought,
+  existing,
+} as const;
 
 /** The base of a name. Its functions take the geometry it made itself. */
 export const baseOf = (kind: BaseName): Base<BaseGeometry> => ALL[kind] as Base<BaseGeometry>;
