@@ -126,7 +126,9 @@ function walls(facts: Facts): Verdict | null {
       wall.left <= 0
         ? `${joint.name}: it comes through ${wall.where} by ${mm(-wall.left)}`
         : level === "holds"
-          ? `${all.length} walls hold, the thinnest ${fine(wall.left)}`
+          ? all.length === 1
+            ? `The wall holds: ${fine(wall.left)}`
+            : `${all.length} walls hold, the thinnest ${fine(wall.left)}`
           : `${joint.name}: ${fine(wall.left)} ${wall.where}`,
     why: `${joint.name}, ${wall.where}: leave ${mm(wall.good)}; under ${mm(wall.least)} it splits when it is driven.`,
     limit: wall.good,

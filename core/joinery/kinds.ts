@@ -45,7 +45,7 @@ const KINDS: { [K in KindOfJoint["kind"]]: Kind<Extract<KindOfJoint, { kind: K }
     held: railTenonHeld,
     card: railTenonCard,
   },
-  mitre: { name: "Mitre with loose tenons", bodies: mitreBodies, held: mitreHeld, card: mitreCard },
+  mitre: { name: "Mitre", bodies: mitreBodies, held: mitreHeld, card: mitreCard },
   screwed: { name: "Screws", bodies: screwedBodies, held: screwedHeld, card: screwedCard },
   "through-tenon": {
     name: "Through tenon",

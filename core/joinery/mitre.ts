@@ -150,6 +150,8 @@ export function mitreCard(joint: Mitre): SettingCard {
       },
       { what: "Board", setting: fine(board) },
     ],
-    marked: "Size the end grain with thinned glue first; tape over the outside corner is the hinge and the clamp.",
+    marked: spline
+      ? "Size the end grain with thinned glue first; one clamp on notched cauls pulls square to the cut."
+      : "Size the end grain with thinned glue first; tape over the outside corner is the hinge and the clamp.",
   };
 }

@@ -28,8 +28,8 @@ export type BentChoices = v.InferOutput<typeof bentSchema>;
 /** @source common practice */
 export const USUAL_BENT: BentChoices = {
   ...{ way: "across", splay: 8, section: 60, foot: 35, thickness: 36 },
-  arm: { length: 300, end: 30 },
-  setIn: { side: 60, end: 220 },
+  arm: { length: 220, end: 30 },
+  setIn: { side: 100, end: 200 },
   joint: "spline",
 };
 export const bentFields = { bent: v.optional(bentSchema, USUAL_BENT) };

@@ -11,7 +11,7 @@ import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
 
 /** Size of a small drawing, pixels. */
-const SMALL = { base: { width: 212, height: 96 }, top: { width: 128, height: 74 } };
+const SMALL = { base: { width: 194, height: 88 }, top: { width: 128, height: 74 } };
 
 /** What stands below and what lies on top, each as it would look on this piece, to one scale. */
 export function BySmallDrawing() {
