@@ -82,12 +82,12 @@ export const SHAPE = stageList<PlanInputs>()
   .stage(
     "reads",
     "movement",
-    ({ piece, places }) => [piece.log, piece.kinds, places],
-    (log, kinds, places) =>
-      readsOf(
-        log,
-        (what) => places.find(({ id }) => id === what)?.kind ?? (kinds[what] && what !== "top" ? what : null),
-      ),
+    // by name: a panel that is only moved or sized is read as before
+    ({ piece, places }) => [piece.log, piece.kinds, places.map(({ id, kind }) => `${id} ${kind}`).join()],
+    (log, kinds, panels) => {
+      const kindOf = new Map(panels.split(",").map((each) => each.split(" ") as [string, string]));
+      return readsOf(log, (what) => kindOf.get(what) ?? (kinds[what] && what !== "top" ? what : null));
+    },
   )
   .stage(
     "looks",

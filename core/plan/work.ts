@@ -180,8 +180,8 @@ export const WORK = PARTS.stage("adhesive", "glue-up", ({ piece }) => [piece.glu
   .stage(
     "records",
     "log",
-    ({ record, predicted, otherTops, piece }) => [record, predicted, [...otherTops.values()], piece.log],
-    recordsOf,
+    ({ record, predicted, otherTops, piece }) => [record, predicted, otherTops, piece.log],
+    (record, predicted, others, log) => recordsOf(record, predicted, [...others.values()], log),
   )
   .stage(
     "learned",
@@ -190,14 +190,14 @@ export const WORK = PARTS.stage("adhesive", "glue-up", ({ piece }) => [piece.glu
       piece.log,
       piece.fitted,
       top,
-      [...otherTops.values()],
+      otherTops,
       record.course,
       rack,
       species,
       woods,
     ],
     (log, fitted, top, others, course, rack, species, woods) =>
-      learnedFrom({ log, fitted, top, others, course, rack, species, woods }),
+      learnedFrom({ log, fitted, top, others: [...others.values()], course, rack, species, woods }),
   )
   .stage(
     "names",
