@@ -1,6 +1,7 @@
 import { grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
 import type { BaseRuleFacts, Rule } from "../base";
 import { kneeRoomUnder } from "../knee-room";
+import { spanBetween } from "../span";
 import { tipping } from "../tipping";
 import type { Bought } from "./place";
 
@@ -12,8 +13,6 @@ const BOUGHT = {
   person: 100,
   /** a plate spreads what a leg is pushed by, mm */
   plate: 80,
-  /** a top spans so many of its thicknesses between plates before it sags to the eye */
-  span: 55,
 };
 
 /** Every rule of bought legs, in the order a maker would ask. */
@@ -214,27 +213,10 @@ function spans({ at }: Facts): Verdict | null {
   const xs = [...new Set(at.stands.map(({ x }) => x))].sort((a, b) => a - b);
   if (xs.length < 2) return null;
   const span = Math.max(...xs.slice(1).map((x, i) => x - xs[i])) - at.choices.plate.length;
-  const most = BOUGHT.span * at.top.thickness;
-  const level = grade(span, "at most", most, 1.4 * most);
-  const thick = Math.ceil(span / BOUGHT.span);
-  return verdict({
-    id: "form.span",
-    stage: "form",
-    subject: ["top", "bought-leg"],
-    level,
-    text: `The top spans ${mm(span)} between plates`,
-    why: `No rail helps it: ${mm(at.top.thickness)} carries about ${mm(most)} before it sags to the eye, and no bearer keeps it flat across. Steel channels let in below, or battens, do.`,
-    limit: most,
-    actual: Math.round(span),
-    sense: "at most",
-    unit: "mm",
-    remedies:
-      level === "holds"
-        ? []
-        : [
-            set(`Make the top ${thick} mm thick`, ["form", "top", "thickness"], thick),
-            ...(at.stands.length < 3 ? [set("Stand it on three", path("count"), 3)] : []),
-          ],
+  return spanBetween({
+    ...{ at, span, kind: "bought-leg", between: "plates" },
+    why: ", and no bearer keeps it flat across. Steel channels let in below, or battens, do.",
+    remedies: at.stands.length < 3 ? [set("Stand it on three", path("count"), 3)] : [],
   });
 }
 

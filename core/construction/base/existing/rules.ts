@@ -2,6 +2,7 @@ import { grade, Level, mm, Remedy, set, Verdict, verdict } from "../../../verdic
 import type { ExistingPlace } from "../../../piece/existing-choices";
 import type { BaseRuleFacts, Rule } from "../base";
 import { kneeRoomUnder } from "../knee-room";
+import { spanBetween } from "../span";
 import { tipping } from "../tipping";
 import type { Existing } from "./place";
 
@@ -9,8 +10,7 @@ type Facts = BaseRuleFacts<Existing>;
 
 /** A top on what is there. @source common practice */
 const THERE = {
-  /** a top spans so many of its thicknesses between what bears it before it sags to the eye, and stands out so many free */
-  span: 55,
+  /** a top stands out so many of its thicknesses free */
   free: 14,
   /** lower by more than paper fills, and more than packing should */
   paper: 0.5,
@@ -148,26 +148,11 @@ function holds({ at: { choices }, choices: { fastening } }: Facts): Verdict {
   });
 }
 
-function spans({ at: { open, top } }: Facts): Verdict | null {
-  const inner = open.filter(({ end }) => !end);
+function spans({ at: place }: Facts): Verdict | null {
+  const inner = place.open.filter(({ end }) => !end);
   if (inner.length === 0) return null;
   const span = Math.max(...inner.map(({ from, to }) => to - from));
-  const most = THERE.span * top.thickness;
-  const level = grade(span, "at most", most, 1.4 * most);
-  const thick = Math.ceil(span / THERE.span);
-  return verdict({
-    id: "form.span",
-    stage: "form",
-    subject: ["top", "existing"],
-    level,
-    text: `The top spans ${mm(span)} between what bears it`,
-    why: `Nothing but its own thickness carries it there: ${mm(top.thickness)} carries about ${mm(most)} before it sags to the eye.`,
-    limit: most,
-    actual: Math.round(span),
-    sense: "at most",
-    unit: "mm",
-    remedies: level === "holds" ? [] : [set(`Make the top ${thick} mm thick`, ["form", "top", "thickness"], thick)],
-  });
+  return spanBetween({ ...{ at: place, span, kind: "existing", between: "what bears it" }, why: "." });
 }
 
 /** An end that nothing bears is leaned on. */
