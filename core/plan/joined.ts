@@ -12,6 +12,7 @@ import { fastenersFor } from "../movement/fastenings";
 import { framedTop, slats, stiffeners } from "../movement/flat";
 import { linksOf } from "../movement/meetings";
 import { topMovement } from "../movement/year";
+import { pegParts } from "../construction/top/pegs";
 import { topLinks } from "../construction/top/links";
 import { woodOf } from "../wood/woods";
 import { fastened } from "../joinery/fastening";
@@ -128,7 +129,13 @@ export const JOINED = SHAPE.stage(
     ({ assembled }) => [assembled],
     (parts) => ({ parts }),
   )
-  .stage("small", "joints", ({ meetings, jointed }) => [meetings, jointed], smallParts, [])
+  .stage(
+    "small",
+    "joints",
+    ({ piece, geometry, held, meetings, jointed }) => [piece.form, geometry, held.breadboards, meetings, jointed],
+    (form, at, ends, meetings, parts) => [...smallParts(meetings, parts), ...pegParts({ form, at, breadboards: ends })],
+    [],
+  )
   .stage("clashes", "form", ({ assembled }) => [assembled], clashesOf, [])
   .stage(
     "links",

@@ -151,6 +151,25 @@ describe("legs as a maker cuts them", () => {
     await go(page, `/pieces/${legs}/movement`);
     await page.waitForSelector('[data-verdict="movement.notches"]');
   });
+  it("a part of the maker's own hangs in the air until it comes up to the rails, and is joined by what fits there", async () => {
+    const { page } = maker;
+    await go(page, `/pieces/${legs}/form`);
+    await press(page, "Add a part");
+    await page.waitForSelector('[data-own="own-1"]');
+    await typeField(page, "Called", "Foot rest");
+    await choose(page, "Rests", "free");
+    await typeField(page, "Above the floor", "300");
+    await until(page, () => /foot rest touches nothing/.test(document.body.innerText));
+    await choose(page, "Rests", "under-top");
+    await press(page, "Screw it on: foot rest to top");
+    await until(page, () => document.querySelector('[data-verdict="form.own-joins"][data-level="holds"]') !== null);
+    await saved(page);
+    const { own } = JSON.parse(await fileOf(legs)) as Piece;
+    expect([own.parts[0].name, own.parts[0].rests]).toEqual(["Foot rest", "under-top"]);
+    expect(own.joins).toEqual([{ own: "own-1", to: "top", how: "screwed" }]);
+    await press(page, "Foot rest");
+    await page.waitForSelector('[data-scene="part-N1"]');
+  });
   it("a kind of part gets its own wood and edges, and the list of parts tells", async () => {
     const { page } = maker;
     await go(page, `/pieces/${legs}/form`);

@@ -133,6 +133,7 @@ const CUT_NAMES: Record<string, string> = {
   "foot+pad": "Pad let in",
   "top+end-board": "Groove for the tongue",
   "top+frame": "Groove for the panel",
+  peg: "For a peg",
   fastening: "For the top’s fastening",
   "cut-out": "Cut-out over the edge",
 };

@@ -8,6 +8,7 @@ import type { PieceGeometry } from "../geometry";
 import { isWhole, slatLines } from "./core";
 import { endBoards, frameOf, inFrame, withTongues } from "./ends";
 import { keptAt, outlineOf, shapedTop } from "./outline";
+import { pegged } from "./pegs";
 import { flat, PANEL, part, TopFacts } from "./part";
 
 /** The top: its field, what is at its ends, what keeps it flat. */
@@ -19,7 +20,7 @@ export function tableTop(facts: TopFacts): AssemblyPart[] {
     case "none":
       return [...field, ...stiff];
     case "breadboards":
-      return [...withTongues(facts, field), ...endBoards(facts), ...stiff];
+      return [...pegged(facts, withTongues(facts, field), endBoards(facts)), ...stiff];
     case "frame":
       return [...inFrame(facts, field), ...frameOf(facts), ...stiff];
   }
