@@ -114,6 +114,12 @@ describe("what is wrong is said, and mended", () => {
     const mended = table(patch, ...(remedies[0].patches as Patch[]));
     expect(find(mended, id).level).toBe("holds");
   });
+  it("under a narrow top the arms run along it", () => {
+    const bench = [at("form.top.width", 300), set("setIn.side", 100)];
+    const { level, remedies } = find(table(...bench), "form.ends-fit");
+    expect([level, remedies[0].label]).toEqual(["fix", "Run the arms along the top"]);
+    expect(find(table(...bench, ...(remedies[0].patches as Patch[])), "form.ends-fit").level).toBe("holds");
+  });
   it("a push of 300 N on four mitres, by hand", () => {
     // 75 N on 425: 31.9 Nm over 36 · 79.5² / 6
     const stress = (75 * 425) / ((36 * (60 / Math.sin(rad(49))) ** 2) / 6);

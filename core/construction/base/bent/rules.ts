@@ -12,6 +12,8 @@ const BENT = {
   splay: { low: 0, high: 15, most: 22 },
   /** an arm is so many times as long as it is deep */
   arm: 3,
+  /** shorter than this it is no arm, mm */
+  shortest: 60,
   /** free between two arms' inner ends, mm */
   between: 20,
   /** a foot past the top's edge is walked into, mm */
@@ -52,9 +54,14 @@ function bendsFit({ at: { bends, shape, choices, under } }: Facts): Verdict {
     sense: "at least",
     unit: "mm",
     remedies:
-      level !== "holds" && high && shorter >= 60
-        ? [set(`Make the arms ${mm(shorter)} long`, path("arm", "length"), shorter)]
-        : [],
+      level === "holds" || !high
+        ? []
+        : shorter >= BENT.shortest
+          ? [set(`Make the arms ${mm(shorter)} long`, path("arm", "length"), shorter)]
+          : // a narrow top has its length
+            choices.way !== "along" && 2 * (Math.abs(x) - shape.arm.length) >= BENT.between
+            ? [set("Run the arms along the top", path("way"), "along")]
+            : [],
   });
 }
 
