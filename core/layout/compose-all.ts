@@ -80,9 +80,12 @@ export function* composeAll(panels: readonly PanelToCompose[]): Generator<AllCom
   if (best.lost > 0) best = least([best, ...roomiest(best).map(divided)]);
   const all: AllComposed = { panels: [], without: [], cost: 0, net: 0, bound, tried, done: false };
   const taken: string[] = [];
-  for (const { id, name, inputs } of best.order) {
+  for (const [i, { id, name, inputs }] of best.order.entries()) {
     let last: Composed | null = null;
-    for (const found of composePanel(without(inputs, [...taken, ...pinned[id], ...(best.left[id] ?? [])])))
+    // a better looking panel is not made of what a later one was promised
+    const promised = best.order.slice(i + 1).flatMap((later) => best.boards[later.id]);
+    const others = [...taken, ...promised, ...pinned[id], ...(best.left[id] ?? [])];
+    for (const found of composePanel(without(inputs, others)))
       if ("none" in found) all.without.push({ id, name, none: found.none });
       else last = found;
     if (last) {

@@ -36,12 +36,16 @@ interface Contact {
   shared: SharedFace;
 }
 
-/** Screws of 5 mm as they are sold, mm; wood they pass at most, wood they bite in at least, and from how wide a face. @source common practice */
+/**
+ * Screws of 5 mm as they are sold, mm; wood they pass at most, wood they bite in at least and at best, what stays over their point, and how wide
+ * a face takes one. @source common practice
+ */
 const SCREW = {
   lengths: [30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 120],
   passes: 60,
   bites: 15,
   bite: 30,
+  over: 3,
   face: 15,
   every: 120,
 };
@@ -118,7 +122,8 @@ function refusal(how: OwnJoin["how"], { section, own, other, end, otherEnd, full
   if (how === "screwed") {
     if (own > SCREW.passes) return `A screw would pass ${mm(own)} of it before it bites: turn it, or tenon it.`;
     if (otherEnd) return "A screw into end grain pulls out: tenon it.";
-    if (other < SCREW.bites) return `Only ${mm(other)} lie behind the face: a screw comes through.`;
+    if (screwFor(own, other) === null)
+      return `Through ${mm(own)} into ${mm(other)}: every screw comes through or bites too little.`;
     return least < SCREW.face ? `The face they share is ${mm(least)} wide: a screw splits it.` : null;
   }
   if (how === "tenoned") {
@@ -129,6 +134,12 @@ function refusal(how: OwnJoin["how"], { section, own, other, end, otherEnd, full
   if (Math.min(own, other) < TENON.loose)
     return `A loose tenon wants ${mm(TENON.loose)} on both sides: there are ${mm(Math.min(own, other))}.`;
   return least < TENON.thick ? `A face ${mm(least)} wide takes no loose tenon.` : null;
+}
+
+/** The longest screw that is sold which bites no deeper than it must and does not come through; null where none bites enough. mm */
+export function screwFor(own: number, other: number): number | null {
+  const most = own + Math.min(SCREW.bite, other - SCREW.over);
+  return SCREW.lengths.findLast((long) => long <= most && long - own >= SCREW.bites) ?? null;
 }
 
 function jointOf(
@@ -144,11 +155,8 @@ function jointOf(
     } as const;
     return blindTenon({ meets, section, into: { depth: other, thickness: across }, setting, shop });
   }
-  const longest = own + other - 3;
-  const wanted = Math.min(longest, own + SCREW.bite);
-  const long = SCREW.lengths.filter((each) => each <= wanted).at(-1) ?? SCREW.lengths[0];
   const screws = Math.max(1, Math.round(section.width / SCREW.every));
-  return screwed({ meets, section, into: { depth: other }, screws, long, through: own });
+  return screwed({ meets, section, into: { depth: other }, screws, long: screwFor(own, other)!, through: own });
 }
 
 const bySection = (contacts: readonly Contact[]): Contact[][] => {

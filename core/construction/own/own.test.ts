@@ -8,6 +8,7 @@ import type { Patch } from "../../piece/patch";
 import { bodiesOfParts, clashes } from "../../testing/clashes";
 import { at, find, legs, planOf, tableWith } from "../../testing/plans";
 import { sharedFace } from "./faces";
+import { screwFor } from "./joins";
 import { lying, ownParts } from "./parts";
 
 const SEED = Number(process.env.SEED ?? 20261126);
@@ -109,6 +110,31 @@ describe("what fits where, and why not", () => {
   it("one that stands in another says so", () => {
     const inside = plan(added({ length: between + 40 }));
     expect(inside.verdicts.some(({ id, level }) => id === "form.fit" && level === "fix")).toBe(true);
+  });
+  it("a screw never comes through, and bites 15 at least, or is refused (every two sizes)", () => {
+    let sold = 0;
+    for (let through = 3; through <= 60; through += 1)
+      for (let into = 3; into <= 80; into += 1) {
+        const long = screwFor(through, into);
+        if (long === null) continue;
+        sold += 1;
+        expect(long).toBeLessThanOrEqual(through + into - 3);
+        expect(long - through).toBeGreaterThanOrEqual(15);
+        expect(long - through).toBeLessThanOrEqual(30);
+      }
+    expect(sold).toBeGreaterThan(1000);
+    // 25 into 25, as a cleat on a rail: 45 leaves 5 over its point
+    expect(screwFor(25, 25)).toBe(45);
+    expect(screwFor(10, 15)).toBeNull();
+  });
+  it("a copy that touches the first is joined to it, and each knows its own times", () => {
+    const two = plan(
+      added({ length: between }, { id: "own-2", name: "Second rail", length: between, x: 325 }),
+      at("own.joins", [{ own: "own-1", to: "own-2", how: "screwed" }]),
+    );
+    const pair = two.ownPairs.find(({ to }) => to === "own-2")!;
+    expect([pair.own, pair.count, pair.fits.find(({ how }) => how === "screwed")!.not]).toEqual(["own-1", 1, null]);
+    expect(two.joints.find(({ group }) => group === "own-1+own-2")).toMatchObject({ through: 25, count: 1 });
   });
   it("nothing is added to a piece without them", () => {
     expect(plain.ownPairs).toEqual([]);

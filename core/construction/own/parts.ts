@@ -69,7 +69,7 @@ export function ownParts(all: readonly OwnPart[], under: number): AssemblyPart[]
       ]);
       return {
         ...{ id: `${LETTER}${count}`, kind: own.id, name: own.name, letter: LETTER, role: "rail", make: "solid" },
-        note: "Added by hand; fitted to what it meets.",
+        note: "A part of your own; fitted to what it meets.",
         shape: { length: own.length, width: own.width, thickness: own.thickness },
         place: { at: at.map((each) => each + 0) as unknown as Vec, x, y },
         ...{ adds: [], cuts: [] },

@@ -114,6 +114,26 @@ describe("what is wrong is said, and mended", () => {
     const mended = table(patch, ...(remedies[0].patches as Patch[]));
     expect(find(mended, id).level).toBe("holds");
   });
+  it.each(BENT_WAYS)("%s: feet set in as the remedy says stand under the top, and wider feet do not tip", (way) => {
+    const out = table(set("way", way), set("setIn.end", 0), set("setIn.side", 0), set("arm.length", 180));
+    const { level, remedies } = find(out, "form.feet-out");
+    if (way === "across" || way === "along") expect(level).not.toBe("holds");
+    const once = [
+      set("way", way),
+      set("setIn.end", 0),
+      set("setIn.side", 0),
+      ...(remedies[0]?.patches ?? []),
+    ] as Patch[];
+    const again = find(table(...once, set("arm.length", 180)), "form.feet-out");
+    const more = again.level === "holds" ? [] : (again.remedies[0].patches as Patch[]);
+    expect(find(table(...once, set("arm.length", 180), ...more), "form.feet-out").level).toBe("holds");
+    const narrow = [set("way", way), set("setIn.side", 220), set("arm.length", 60)];
+    const tipsy = find(table(...narrow), "form.tips");
+    if (tipsy.remedies.length === 0) return;
+    const mended = find(table(...narrow, ...(tipsy.remedies[0].patches as Patch[])), "form.tips");
+    expect(mended.actual ?? Infinity).toBeGreaterThan(tipsy.actual!);
+    expect(mended.level === "holds" || mended.text.includes("end edge")).toBe(true);
+  });
   it("under a narrow top the arms run along it", () => {
     const bench = [at("form.top.width", 300), set("setIn.side", 100)];
     const { level, remedies } = find(table(...bench), "form.ends-fit");

@@ -103,13 +103,12 @@ function splay({ at: { choices } }: Facts): Verdict {
 }
 
 function feetOut({ at: { feet, top, choices, shape } }: Facts): Verdict {
-  const past = Math.max(
-    ...feet.map(({ x, z, length, width }) =>
-      Math.max(Math.abs(x) + length / 2 - top.length / 2, Math.abs(z) + width / 2 - top.width / 2),
-    ),
-  );
+  const beyond = (axis: "x" | "z", size: "length" | "width") =>
+    Math.max(...feet.map((foot) => Math.abs(foot[axis]) + foot[size] / 2 - top[size] / 2));
+  const [byEnd, bySide] = [beyond("x", "length"), beyond("z", "width")];
+  const past = Math.max(byEnd, bySide);
   const level = grade(past, "at most", BENT.past, BENT.trips);
-  const end = choices.way === "along";
+  const end = byEnd > bySide;
   const setIn = Math.ceil((end ? choices.setIn.end : choices.setIn.side) + past);
   return verdict({
     id: "form.feet-out",
@@ -180,7 +179,10 @@ function tips({ at, weight }: Facts): Verdict | null {
   return tipping({
     ...{ at, weight, subject: ["bent-leg", "top"] },
     mend: (apart) => {
-      const side = Math.max(0, Math.floor((at.top.width - apart) / 2 + at.shape.out));
+      // what the splay carries a foot outward across the top, or half its thickness where it splays along it
+      const [, across] = at.bends[0].way;
+      const out = at.shape.out * Math.abs(across) + (at.shape.thickness / 2) * (1 - Math.abs(across));
+      const side = Math.max(0, Math.floor((at.top.width - apart) / 2 + out));
       return [set(`Set the bends in by ${side} mm`, path("setIn", "side"), side)];
     },
   });
