@@ -53,6 +53,13 @@ export interface Footprint {
   width: number;
 }
 
+/** A base from above by what touches the floor: as far as it reaches from the middle, on both sides alike. */
+export function frameRound(feet: readonly Footprint[]): { length: number; width: number } {
+  const reach = (axis: "x" | "z", size: "length" | "width") =>
+    Math.max(...feet.map((foot) => Math.abs(foot[axis]) + foot[size] / 2));
+  return { length: 2 * reach("x", "length"), width: 2 * reach("z", "width") };
+}
+
 /** How far a shelf is let into what holds it, mm. @source common practice */
 export const LET_IN = 8;
 

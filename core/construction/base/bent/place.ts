@@ -1,7 +1,7 @@
 import { measuredOr } from "../../../piece/measured";
 import type { BentChoices } from "../../../piece/bent-choices";
 import type { AsBuilt, Form } from "../../../piece/schema";
-import type { Bearer, Footprint, PieceGeometry } from "../../geometry";
+import { frameRound, Bearer, Footprint, PieceGeometry } from "../../geometry";
 import { topOf } from "../../top/core";
 
 /** One bent leg, from above: where the outside of its bend lies, and which way it points. mm */
@@ -46,14 +46,12 @@ export function placeBent(form: Form, asBuilt: readonly AsBuilt[]): Bent {
   const shape = shapeOf(choices, under, asBuilt);
   const bends = bendsOf(choices, top);
   const feet = bends.map((bend) => footOf(bend, shape));
-  const reach = (axis: "x" | "z", size: "length" | "width") =>
-    Math.max(...feet.map((foot) => Math.abs(foot[axis]) + foot[size] / 2));
   const xs = feet.map(({ x, length }) => Math.abs(x) - length / 2);
   return {
     kind: "bent",
     keeps: { end: false, side: false },
     ...{ top, core, under, choices, shape, bends, feet },
-    frame: { length: 2 * reach("x", "length"), width: 2 * reach("z", "width") },
+    frame: frameRound(feet),
     bearers: bends.map((bend, i) => bearerOf(bend, shape, i)),
     posts: [],
     seats: [],

@@ -1,6 +1,6 @@
 import type { AsBuilt, Form } from "../../../piece/schema";
 import type { BoughtChoices } from "../../../piece/bought-choices";
-import type { Bearer, Footprint, PieceGeometry } from "../../geometry";
+import { frameRound, Bearer, Footprint, PieceGeometry } from "../../geometry";
 import { topOf } from "../../top/core";
 
 /** One bought leg or frame: the middle of its plate under the top, and which way its foot spreads. mm */
@@ -27,15 +27,13 @@ export function placeBought(form: Form, asBuilt: readonly AsBuilt[]): Bought {
   const under = form.height - top.thickness;
   const stands = standsOf(choices, top, form.overhang.end);
   const feet = stands.flatMap((stand) => feetOf(choices, stand));
-  const reach = (axis: "x" | "z", size: "length" | "width") =>
-    Math.max(...feet.map((foot) => Math.abs(foot[axis]) + foot[size] / 2));
   const xs = [...new Set(stands.map(({ x }) => x))].sort((a, b) => a - b);
   return {
     kind: "bought",
     keeps: { end: true, side: false },
     ...{ top, core, under, stands, choices, feet },
     height: under - choices.plate.thickness,
-    frame: { length: 2 * reach("x", "length"), width: 2 * reach("z", "width") },
+    frame: frameRound(feet),
     bearers: stands.flatMap((stand, i) => platesOf(choices, stand, i)),
     posts: [],
     through: null,

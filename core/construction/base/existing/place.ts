@@ -1,6 +1,6 @@
 import type { ExistingChoices, ExistingPlace } from "../../../piece/existing-choices";
 import type { AsBuilt, Form } from "../../../piece/schema";
-import type { Bearer, Footprint, PieceGeometry } from "../../geometry";
+import { frameRound, Bearer, Footprint, PieceGeometry } from "../../geometry";
 import { topOf } from "../../top/core";
 
 /** Where a top lies on what is there already, mm. */
@@ -17,14 +17,12 @@ export function placeExisting(form: Form, asBuilt: readonly AsBuilt[]): Existing
   const { existing: choices } = form;
   const { places } = choices;
   const under = form.height - top.thickness;
-  const reach = (axis: "x" | "z", size: "length" | "width") =>
-    Math.max(...places.map((each) => Math.abs(each[axis]) + each[size] / 2));
   const open = openings(places, top.length);
   return {
     kind: "existing",
     keeps: { end: false, side: false },
     ...{ top, core, under, choices, open },
-    frame: { length: 2 * reach("x", "length"), width: 2 * reach("z", "width") },
+    frame: frameRound(places),
     bearers: places.map(bearerOf),
     posts: [],
     feet: places.map(({ x, z, length, width }): Footprint => ({ x, z, length, width })),

@@ -1,6 +1,6 @@
 import { measuredOr } from "../../../piece/measured";
 import type { AsBuilt, Form } from "../../../piece/schema";
-import type { Bearer, Footprint, PieceGeometry } from "../../geometry";
+import { frameRound, Bearer, Footprint, PieceGeometry } from "../../geometry";
 import { topOf } from "../../top/core";
 import { armWays, halfBetween, LegLean, legLean, rimAt } from "./lean";
 
@@ -62,14 +62,12 @@ export function placeSplayed(form: Form, asBuilt: readonly AsBuilt[]): Splayed {
   const lapped = splayed.hub === "lapped" && splayed.legs === 4;
   const at = { arms, lean, section, footSection, thickness, forked };
   const feet = footprints(at);
-  const reach = (axis: "x" | "z", size: "length" | "width") =>
-    Math.max(...feet.map((foot) => Math.abs(foot[axis]) + foot[size] / 2));
   return {
     kind: "splayed",
     keeps: { end: false, side: false },
     ...{ top, core, under, lean, section, footSection, arms, forked, lapped, feet },
     arm: { depth, thickness, from: under - depth },
-    frame: { length: 2 * reach("x", "length"), width: 2 * reach("z", "width") },
+    frame: frameRound(feet),
     bearers: bearersOf(arms, { depth, thickness }, lapped, (arm) => armEnd(at, arm)),
     // a forked head comes up to the top
     posts: forked ? arms.map((arm) => square(arm, arm.head - lean.level / 2, lean.level, section)) : [],
