@@ -7,7 +7,7 @@ import { asPlan } from "./plan/whole";
 export type { Plan } from "./plan/derived";
 export { PlanFailed } from "./plan/failed";
 export type { PlanInputs } from "./plan/inputs";
-export { RULE_COUNT } from "./plan/judged";
+export { RULE_COUNT } from "./plan/rule-count";
 
 /**
  * The whole plan of a piece.

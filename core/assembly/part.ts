@@ -1,4 +1,5 @@
 import { less, together } from "./carve";
+import type { SheetName } from "./material";
 import { polygonOf } from "./outline";
 import { Place, toPiece } from "./place";
 import { SAG, Shape, solidOf } from "./shape";
@@ -52,7 +53,7 @@ export interface AssemblyPart {
   /** bought or made of metal to order: its own mass, kg; how long it is waited for, weeks; whether what came was measured */
   bought?: { mass: number; weeks: number; measured: boolean };
   /** bought by the sheet, in the thickness it was measured at: it does not move across, and comes from no board */
-  sheet?: { material: string; thickness: number };
+  sheet?: { material: SheetName; thickness: number };
   /** the way it leaves its joints when the piece is pulled apart, in the piece's frame; its length says how far before others */
   opens: Vec;
 }

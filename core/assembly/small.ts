@@ -6,9 +6,6 @@ import type { AssemblyPart } from "./part";
 import { within } from "./place";
 import { add, times } from "./vector";
 
-/** The colours of steel where it is drawn beside wood. */
-export const STEEL: [string, string] = ["#9aa6ab", "#7b878c"];
-
 /** One of them where it stands. */
 export interface SmallPart extends Pick<AssemblyPart, "id" | "name" | "shape" | "place" | "opens"> {
   /** the joint it belongs to */

@@ -1,6 +1,7 @@
 /** What a part weighs, from its pieces: quicker than its whole body, and the same. */
 import { less, shared } from "./carve";
 import type { Assembly, AssemblyPart } from "./part";
+import { SHEETS } from "./material";
 import { lies, Piece, piece, told } from "./pieces";
 import { HOME, seenFrom, toPiece } from "./place";
 import { SAG, solidOf } from "./shape";
@@ -8,14 +9,15 @@ import { boundsOf, bulkOf, Solid, stood } from "./solid";
 import { add, times, Vec } from "./vector";
 
 /** A part as it is weighed: by its own frame, wherever it stands. */
-export type Unplaced = Pick<AssemblyPart, "id" | "kind" | "shape" | "adds" | "cuts" | "bought">;
-export const unplaced = ({ id, kind, shape, adds, cuts, bought }: AssemblyPart): Unplaced => ({
+export type Unplaced = Pick<AssemblyPart, "id" | "kind" | "shape" | "adds" | "cuts" | "bought" | "sheet">;
+export const unplaced = ({ id, kind, shape, adds, cuts, bought, sheet }: AssemblyPart): Unplaced => ({
   ...{ id, kind, shape, adds, cuts },
   ...(bought ? { bought } : {}),
+  ...(sheet ? { sheet } : {}),
 });
-/** kg: by its volume, or what its maker says of it. @param density  kg/m³ */
-export const massOf = ({ bought }: Pick<Unplaced, "bought">, volume: number, density: number) =>
-  bought?.mass ?? (volume / 1e9) * density;
+/** kg: by its volume, or what its maker says of it. @param density  of its wood, kg/m³ */
+export const massOf = ({ bought, sheet }: Pick<Unplaced, "bought" | "sheet">, volume: number, density: number) =>
+  bought?.mass ?? (volume / 1e9) * (sheet ? SHEETS[sheet.material].density : density);
 
 /** How far a chord may lie from its arc where a part is only weighed, mm: a few grams of a table. Ours. */
 export const ROUGH = 0.3;

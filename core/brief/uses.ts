@@ -94,6 +94,13 @@ const ALL: readonly Use[] = [
     overhang: { low: 0, high: 40 },
   },
   {
+    ...{ id: "case", noun: "case", nouns: "Cases", name: "A case: chest, sideboard, cabinet" },
+    ...{ height: { low: 400, high: 1300 }, triedWith: "what stands beside it and what it holds" },
+    ...{ seats: null, kneeRoom: null, around: null },
+    ...{ leg: { low: 30, high: 60 }, apron: { low: 40, high: 100 }, top: { low: 18, high: 32 } },
+    overhang: { low: 0, high: 30 },
+  },
+  {
     ...{ id: "bench", noun: "bench", nouns: "Benches", name: "A bench" },
     ...{ height: { low: 420, high: 470 }, triedWith: "the client's table" },
     ...{ seats: { where: "on", daily: 600, most: 500 }, kneeRoom: null, around: null },

@@ -26,6 +26,8 @@ export interface Bearer {
   inside: 1 | -1;
   /** where its fasteners sit along it, when not spread by their spacing */
   spots?: readonly number[];
+  /** carried by what moves across as the top does, so that the top has nowhere to go against it */
+  alike?: boolean;
   /** what enters it on that side: its middle along the bearer, and how wide a stretch it takes */
   entered?: { at: number; width: number }[];
 }

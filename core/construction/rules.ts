@@ -96,7 +96,9 @@ function sideOverhang({ form, at }: FormFacts) {
 function endOverhang({ form, at }: FormFacts): Verdict | null {
   if (at.through || !at.keeps.end) return null;
   const most = 300;
-  const level = form.overhang.end < 20 ? "tight" : grade(form.overhang.end, "at most", most, 400);
+  // a case's top may end with its sides
+  const slight = form.overhang.end < (useOf(form).id === "case" ? 0 : 20);
+  const level = slight ? "tight" : grade(form.overhang.end, "at most", most, 400);
   return verdict({
     id: "form.end-overhang",
     stage: "form",
@@ -105,7 +107,7 @@ function endOverhang({ form, at }: FormFacts): Verdict | null {
     text:
       level === "holds"
         ? `End overhang of ${mm(form.overhang.end)} sits well`
-        : form.overhang.end < 20
+        : slight
           ? `An end overhang of ${mm(form.overhang.end)} shows every error`
           : `An end overhang of ${mm(form.overhang.end)} sags in time`,
     why: `Common practice is 25 to 50 mm${useOf(form).seats?.where === "round" ? ", up to 300 mm where a chair sits at the head" : ", up to 300 mm where something stands below it"}.`,

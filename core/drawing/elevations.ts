@@ -2,7 +2,7 @@
 import { AssemblyPart } from "../assembly/part";
 import { toPiece, within } from "../assembly/place";
 import { solidOf } from "../assembly/shape";
-import { STEEL } from "../assembly/small";
+import { coloursOf } from "../assembly/material";
 import { stood } from "../assembly/solid";
 import { cross, dot } from "../assembly/vector";
 import { useOf } from "../brief/uses";
@@ -207,7 +207,7 @@ function viewItems({ assembly, species, woods }: Drawable, view: View, hidden: b
       kind: "face",
       points: silhouette({ shape, place }, solid, view),
       ...openings({ shape, place }, view),
-      colour: part.bought ? STEEL : woodOf(woods, part.kind, species).colour,
+      colour: coloursOf(part, (kind) => woodOf(woods, kind, species).colour),
       seed: seedOf(part.id),
       grain: grainIn(part, view),
       id: part.kind,

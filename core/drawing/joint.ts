@@ -9,7 +9,8 @@ import { piece } from "../assembly/pieces";
 import { HOME, Place, seenFrom, turned, within } from "../assembly/place";
 import { loopsIn } from "../assembly/section";
 import { solidOf } from "../assembly/shape";
-import { SmallPart, STEEL } from "../assembly/small";
+import { coloursOf, STEEL } from "../assembly/material";
+import type { SmallPart } from "../assembly/small";
 import { boundsOf, Solid, stood } from "../assembly/solid";
 import { cross, dot, Vec } from "../assembly/vector";
 import type { JointBody } from "../joinery/joint";
@@ -130,7 +131,7 @@ export function jointScene(joint: KindOfJoint, meeting: Meeting, facts: JointFac
 interface Standing {
   id: string;
   name: string;
-  colour: [string, string];
+  colour: readonly [string, string];
   grain: Vec | null;
   shape: Worked;
   adds: Worked[];
@@ -147,7 +148,7 @@ function standing({ face, receives, enters, also }: Meeting, facts: JointFacts, 
     .map((part): Standing => {
       const place = seenFrom(face, part.place);
       return {
-        ...{ id: part.kind, name: part.id, colour: part.bought ? STEEL : facts.wood(part.kind).colour, place },
+        ...{ id: part.kind, name: part.id, colour: coloursOf(part, (kind) => facts.wood(kind).colour), place },
         grain: part.bought ? null : turned({ ...place, at: [0, 0, 0] }, [1, 0, 0]),
         shape: { by: part.id, shape: part.shape, place: HOME },
         adds: [...part.adds],

@@ -37,7 +37,7 @@ export type Item =
       y: number;
       w: number;
       h: number;
-      colour: [string, string];
+      colour: readonly [string, string];
       seed: number;
       grain: "x" | "y";
       pale?: boolean;
@@ -48,7 +48,7 @@ export type Item =
       y: number;
       w: number;
       h: number;
-      colour: [string, string];
+      colour: readonly [string, string];
       left: number;
       right: number;
       barkUp: boolean;
@@ -60,7 +60,7 @@ export type Item =
       points: Point[];
       /** other outlines of the same face: holes in it, or pieces beside it */
       more?: Point[][];
-      colour: [string, string];
+      colour: readonly [string, string];
       seed: number;
       grain: number | "end";
     })

@@ -1,3 +1,4 @@
+import { SHEETS } from "../assembly/material";
 import { laidFor } from "../panels/planned";
 import type { Plan } from "../plan/derived";
 import { writeTable } from "./csv";
@@ -30,11 +31,13 @@ export function writeCutList(plan: Plan): string {
       ...sizes(part.milled),
       round(part.rough.length),
       round(part.rough.width),
-      part.role === "panel"
-        ? laidFor(plan, part.id)
-            .map((each) => each.board.id)
-            .join(" ")
-        : from(part.id),
+      part.sheet
+        ? SHEETS[part.sheet.material].name.toLowerCase()
+        : part.role === "panel"
+          ? laidFor(plan, part.id)
+              .map((each) => each.board.id)
+              .join(" ")
+          : from(part.id),
       part.note,
     ]),
   );

@@ -72,6 +72,8 @@ export interface TenonInputs {
   /** the longest it may get, where another tenon comes from the far side */
   most?: number;
   pushed?: boolean;
+  /** what stays beyond and beside the mortise, and the least of it, where boards are thinner than legs; mm */
+  wall?: { good: number; least: number };
 }
 
 /**
@@ -88,6 +90,7 @@ export function blindTenon({
   shop,
   most = Infinity,
   pushed = false,
+  wall = { good: TENON.wall, least: TENON.wallLeast },
 }: TenonInputs): BlindTenon {
   const { width, thickness } = section;
   const rows = setting.twin ? 2 : 1;
@@ -102,7 +105,7 @@ export function blindTenon({
   const row = tenons * tenonWidth + (tenons - 1) * gap;
   const auto = Math.min(
     into.depth * SHARE_OF_DEPTH,
-    into.depth - TENON.wall - TENON.mortiseDeeper,
+    into.depth - wall.good - TENON.mortiseDeeper,
     shop.mortiseDepth - TENON.mortiseDeeper,
     most,
   );
@@ -131,8 +134,8 @@ export function blindTenon({
     glueArea: 2 * rows * tenons * tenonWidth * length,
     pin: setting.pinned ? { ...DRAWBORE, from: Math.min(DRAWBORE.from, length * 0.4) } : null,
     walls: [
-      { where: "beyond the mortise", left: into.depth - mortiseDepth, good: TENON.wall, least: TENON.wallLeast },
-      { where: "beside the mortise", left: beside, good: TENON.wall, least: TENON.wallLeast },
+      { where: "beyond the mortise", left: into.depth - mortiseDepth, ...wall },
+      { where: "beside the mortise", left: beside, ...wall },
     ],
   };
 }

@@ -2,6 +2,7 @@
 import { BlindTenon, blindTenonBodies, blindTenonCard, blindTenonHeld } from "./blind-tenon";
 import { Bolted, boltedBodies, boltedCard, boltedHeld } from "./bolted";
 import { Bridle, bridleBodies, bridleCard, bridleHeld } from "./bridle";
+import { Dovetail, dovetailBodies, dovetailCard, dovetailHeld } from "./dovetail";
 import { HalfLap, halfLapBodies, halfLapCard, halfLapHeld } from "./half-lap";
 import { Housing, housingBodies, housingCard, housingHeld } from "./housing";
 import type { Held, JointBodies, SettingCard } from "./joint";
@@ -23,7 +24,8 @@ export type KindOfJoint =
   | Screwed
   | Bridle
   | Mitre
-  | Bolted;
+  | Bolted
+  | Dovetail;
 
 interface Kind<J> {
   name: string;
@@ -62,6 +64,7 @@ const KINDS: { [K in KindOfJoint["kind"]]: Kind<Extract<KindOfJoint, { kind: K }
   housing: { name: "Housing", bodies: housingBodies, held: housingHeld, card: housingCard },
   bolted: { name: "Bolts through a plate", bodies: boltedBodies, held: boltedHeld, card: boltedCard },
   bridle: { name: "Bridle joint", bodies: bridleBodies, held: bridleHeld, card: bridleCard },
+  dovetail: { name: "Dovetails", bodies: dovetailBodies, held: dovetailHeld, card: dovetailCard },
   "half-lap": { name: "Half-lap", bodies: halfLapBodies, held: halfLapHeld, card: halfLapCard },
   lagged: { name: "Lag screw into a loose tenon", bodies: laggedBodies, held: laggedHeld, card: laggedCard },
 };

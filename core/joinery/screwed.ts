@@ -1,7 +1,8 @@
 /** Two faces drawn together by screws: through the part that enters, into the one that receives. */
+import type { Outline } from "../assembly/outline";
 import { fine, mm } from "../verdict/verdict";
 import type { Meets } from "./blind-tenon";
-import { Brought, Held, Joint, JointBodies, round, SettingCard } from "./joint";
+import { Brought, Held, Joint, JointBodies, JointBody, round, SettingCard } from "./joint";
 
 /** A wood screw of 5 mm: its shank's hole, its pilot hole in hardwood. @source common practice: a pilot as wide as the thread's core */
 const SCREW = { diameter: 5, pilot: 3.5 };
@@ -15,6 +16,8 @@ export interface Screwed extends Joint {
   at: number;
   section: { width: number; thickness: number };
   behind: number;
+  /** how long the slots along the face are, in which the screws let the part go; null where they hold it still */
+  slot: number | null;
 }
 
 export interface ScrewedInputs {
@@ -28,15 +31,16 @@ export interface ScrewedInputs {
   through: number;
   /** across the face; its middle where it isn't said */
   at?: number;
+  slot?: number | null;
 }
 
 /** Places the screws: so many along the face, the outer ones a quarter of their distance from its ends. */
-export const screwed = ({ meets, section, into, screws, long, through, at }: ScrewedInputs): Screwed => ({
+export const screwed = ({ meets, section, into, screws, long, through, at, slot = null }: ScrewedInputs): Screwed => ({
   ...meets,
   kind: "screwed",
   screws,
   screw: { ...SCREW, long },
-  ...{ through, at: at ?? section.thickness / 2, section },
+  ...{ through, at: at ?? section.thickness / 2, section, slot },
   behind: into.depth,
   length: 0,
   glueArea: 0,
@@ -49,14 +53,14 @@ const along = ({ screws, section }: Screwed): number[] =>
   Array.from({ length: screws }, (_, i) => (section.width * (i + 0.5)) / screws);
 
 export function screwedBodies(joint: Screwed): JointBodies {
-  const { through, at, screw, behind } = joint;
+  const { through, at, screw, behind, slot } = joint;
   const bites = Math.min(behind, Math.max(1, screw.long - through));
   const each = (diameter: number, from: number, to: number) =>
     along(joint).map((y) => round("x", diameter, [from, y, at], to - from));
   return {
     adds: [],
     cuts: each(screw.pilot, 0, bites),
-    own: each(screw.diameter, -through, 0),
+    own: slot === null ? each(screw.diameter, -through, 0) : slots(joint, Math.max(slot, screw.diameter)),
     brings: each(screw.pilot, -Math.min(through, screw.long), bites).map((body): Brought => ({
       ...body,
       ...{ name: "Screw", of: "steel" },
@@ -64,8 +68,37 @@ export function screwedBodies(joint: Screwed): JointBodies {
   };
 }
 
+/** Slots along the face through the part that enters, round at their ends. */
+function slots(joint: Screwed, long: number): JointBody[] {
+  const d = joint.screw.diameter;
+  const end: Outline = {
+    outer: [
+      { at: [d / 2, 0], rise: 0 },
+      { at: [long - d / 2, 0], rise: d / 2 },
+      { at: [long - d / 2, d], rise: 0 },
+      { at: [d / 2, d], rise: d / 2 },
+    ],
+    holes: [],
+  };
+  return along(joint).map((y): JointBody =>
+    long - d < 0.1
+      ? round("x", d, [-joint.through, y, joint.at], joint.through)
+      : {
+          shape: { length: joint.through, width: long, thickness: d, end },
+          place: { at: [-joint.through, y - long / 2, joint.at - d / 2], x: [1, 0, 0], y: [0, 1, 0] },
+        },
+  );
+}
+
 export const screwedHeld = (joint: Screwed): Held[] =>
-  along(joint).map((y) => ({ kind: "screw", name: "its screw", from: y, to: y }));
+  along(joint).map((y) =>
+    joint.slot === null
+      ? { kind: "screw", name: "its screw", from: y, to: y }
+      : {
+          ...{ kind: "slot", name: "its screw in a slot", from: y, to: y },
+          play: Math.max(0, (joint.slot - joint.screw.diameter) / 2),
+        },
+  );
 
 export function screwedCard(joint: Screwed): SettingCard {
   const { screws, screw, through, section, at } = joint;
@@ -83,7 +116,12 @@ export function screwedCard(joint: Screwed): SettingCard {
       ...(Math.abs(at - section.thickness / 2) < 0.5
         ? []
         : [{ what: "From the near corner of its end", setting: fine(at) }]),
-      { what: "Hole through the part", setting: `${mm(screw.diameter)}, ${fine(through)} long` },
+      joint.slot === null
+        ? { what: "Hole through the part", setting: `${mm(screw.diameter)}, ${fine(through)} long` }
+        : {
+            what: "Slot through the part, along it",
+            setting: `${mm(screw.diameter)} by ${fine(joint.slot)}: the screw in its middle under a washer, a turn loose`,
+          },
       {
         what: "Pilot hole behind it",
         setting: `${fine(screw.pilot)}, ${fine(Math.max(0, screw.long - through))} deep`,

@@ -20,6 +20,8 @@ export interface Part {
   /** left over its length, at the foot of a leg until the base stands or until it is scribed, mm; and what it is scribed from */
   long: number;
   markedFrom?: string;
+  /** what it is cut from, where that is no board */
+  sheet?: AssemblyPart["sheet"];
   /** what shows between its joints */
   shoulder: number;
   finished: { length: number; width: number; thickness: number };
@@ -59,7 +61,7 @@ export function cutParts(
   for (const part of parts.filter(({ bought }) => !bought))
     kinds.set(part.kind, [...(kinds.get(part.kind) ?? []), part]);
   const all = [...kinds].map(([id, same]): Part => {
-    const [{ name, plural, letter, role, make, note, shape, markedFrom }] = same;
+    const [{ name, plural, letter, role, make, note, shape, markedFrom, sheet }] = same;
     const box = same.map(extentOf).reduce((a, b) => ({
       length: Math.max(a.length, b.length),
       width: Math.max(a.width, b.width),
@@ -76,6 +78,7 @@ export function cutParts(
       ...known,
       long,
       ...(markedFrom ? { markedFrom } : {}),
+      ...(sheet ? { sheet } : {}),
       ...milledOf(role, make, finished, { ...shop, long: markedFrom ? 0 : long }),
       count: same.length,
       finished,
@@ -96,6 +99,9 @@ function milledOf(
   shop: Shop & { long: number },
 ): Pick<Part, "milled" | "rough" | "leaves" | "stock"> {
   const stock = legPieces(make, finished, shop.kerf);
+  // a sheet is cut to its size at once
+  if (role === "sheet")
+    return { stock, leaves: 1, milled: finished, rough: { length: finished.length, width: finished.width } };
   const extra = shop.long > 0 ? shop.long : role === "block" || role === "button" ? SMALL_EXTRA : shop.lengthAllowance;
   const milled = { length: finished.length + extra, width: stock[0].width, thickness: stock[0].thickness };
   return {

@@ -57,8 +57,12 @@ export function cuttingStage({ parts, rack, panels, cutting, species, woods, sho
   const settings = machineSettings(parts);
   const byId = new Map(pieces.map((piece) => [piece.id, piece]));
   const milled = millLanes(plan.boards, byId, panels, shop);
-  const names = new Map<string, number>();
-  for (const piece of plan.missing) names.set(piece.part, (names.get(piece.part) ?? 0) + 1);
+  // parts that differ in size only are told together
+  const names = new Map<string, { part: Part; count: number }>();
+  for (const { part: id } of plan.missing) {
+    const part = parts.find((each) => each.id === id)!;
+    names.set(part.name, { part, count: (names.get(part.name)?.count ?? 0) + 1 });
+  }
   return {
     ...plan,
     pieces,
@@ -80,10 +84,10 @@ export function cuttingStage({ parts, rack, panels, cutting, species, woods, sho
       panels[0].laid.map((each) => each.full),
       at.core.width,
     ),
-    lacking: [...names].map(([part, count]) => {
-      const { name, plural = `${name}s` } = parts.find((each) => each.id === part)!;
-      return { name: count > 1 ? plural : name, count };
-    }),
+    lacking: [...names.values()].map(({ part: { name, plural = `${name}s` }, count }) => ({
+      name: count > 1 ? plural : name,
+      count,
+    })),
   };
 }
 

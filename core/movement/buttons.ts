@@ -16,8 +16,8 @@ export interface Fastener {
   run: Bearer["run"];
   x: number;
   z: number;
-  /** under the field that moves, or under what stays as long as it is: an end board, a frame */
-  under: "field" | "ends";
+  /** under the field that moves, under what stays as long as it is (an end board, a frame), or on what moves as it does */
+  under: "field" | "ends" | "alike";
   /** outward travel in the dry and the wet month; negative is inward */
   dry: number;
   wet: number;
@@ -39,8 +39,9 @@ export function placeFasteners(
   travels: (fromFront: number, under: Fastener["under"]) => { dry: number; wet: number },
 ): Fastener[] {
   const all = at.bearers.flatMap((bearer) => {
-    // up through what runs aslant, beside what does not
-    const aside = bearer.aslant || bearer.spots ? 0 : bearer.inside * (bearer.thickness / 2 + body.width / 2);
+    // up through what runs aslant or lies flat, beside what does not
+    const aside =
+      bearer.aslant || bearer.spots || bearer.alike ? 0 : bearer.inside * (bearer.thickness / 2 + body.width / 2);
     return (bearer.spots ?? spread(bearer.length, body.spacing)).map(
       (place, i): Omit<Fastener, "dry" | "wet" | "under"> => ({
         id: `${name}-${bearer.name}-${i + 1}`,
@@ -50,8 +51,9 @@ export function placeFasteners(
       }),
     );
   });
+  const alike = new Set(at.bearers.filter((each) => each.alike).map(({ part }) => part));
   return all.map((each) => {
-    const under = underOf(at, each);
+    const under = alike.has(each.bearer) ? "alike" : underOf(at, each);
     return { ...each, under, ...travels(Math.min(at.top.width, Math.max(0, at.top.width / 2 - each.z)), under) };
   });
 }

@@ -2,7 +2,7 @@
 import { DailyAir, dailyAir, ClimateChoice, moistureYear, MoistureYear } from "../climate/year";
 import type { Part } from "../layout/cut-list";
 import type { Piece } from "../piece/schema";
-import { AS_THE_PIECE, differing } from "../piece/kinds";
+import { AS_THE_PIECE, differing, familyOf } from "../piece/kinds";
 import type { Species } from "../wood/species";
 import { woodOf, Woods } from "../wood/woods";
 import { Course, equivalentThickness, moistureCourse, sampleOn } from "./course";
@@ -111,9 +111,11 @@ export function readsOf(log: Piece["log"], kindOf: (what: string) => string | nu
   return reads;
 }
 
+const lookOf = (byKind: Looks["byKind"], kind: string) => byKind[kind] ?? byKind[familyOf(kind)] ?? "";
+
 /** What a kind of part goes through. */
 export const surroundingsOf = (kind: string, { byKind, byKey }: Looks, usual: Surroundings): Surroundings =>
-  byKey[byKind[kind] ?? ""] ?? usual;
+  byKey[lookOf(byKind, kind)] ?? usual;
 
 /** What dries alike: how thick a board would be that dries as fast, and the look of its kind. */
 const section = (thickness: number, look: string) => `${thickness}@${look}`;
@@ -123,7 +125,7 @@ export function sectionOf(
   part: Pick<Part, "id" | "role" | "finished">,
   { byKind }: Pick<Looks, "byKind">,
 ): string | null {
-  const look = byKind[part.id] ?? "";
+  const look = lookOf(byKind, part.id);
   // what follows the top does so while it is of its wood, its moisture and its finish
   const thickness = dryingThickness(part) ?? (look === "" ? null : part.finished.thickness);
   return thickness === null ? null : section(thickness, look);

@@ -20,9 +20,9 @@ export function fastenersFor(
   const kind = joints.fastening;
   const width = kind === "button" ? joints.buttons.width : FASTENER_WIDTH;
   const line = fixedLine(choices.fixedLine, at.top.width);
-  // what holds the ends of the field moves along its grain only; the field between goes its own way
+  // what holds the ends of the field moves along its grain only; what the sides of a case carry moves with the field
   const travels = (fromFront: number, under: Fastener["under"]) =>
-    under === "ends" ? { dry: 0, wet: 0 } : travel(top, fromFront, line);
+    under !== "field" ? { dry: 0, wet: 0 } : travel(top, fromFront, line);
   const fixed = fixedScrews(piece, at);
   return placeFasteners(at, wayOf(joints).names.id, { width, spacing: joints.buttons.spacing }, travels).filter(
     ({ bearer, z }) => !fixed.some((screw) => screw.bearer === bearer && Math.abs(screw.z - z) < BESIDE_FIXED),

@@ -24,11 +24,12 @@ export function fixedScrews(
   const across = at.bearers.filter((each) => each.run === "across");
   const along = at.bearers.filter((each) => each.run === "along");
   const inside = Math.max(...along.map((each) => Math.abs(each.at)), ...across.map((each) => each.length / 2), 0);
-  if (Math.abs(line) < inside || along.length === 0)
+  if (across.length > 0 && (Math.abs(line) < inside || along.length === 0))
     return across.map(({ part, name, run, at: x }) => ({
       ...{ id: `fixed-${name}`, bearer: part, run, x },
       z: Math.max(-inside, Math.min(inside, line)),
     }));
+  if (along.length === 0) return [];
   const nearest = along.reduce((a, b) => (Math.abs(b.at - line) < Math.abs(a.at - line) ? b : a));
   return [{ id: `fixed-${nearest.name}`, bearer: nearest.part, run: nearest.run, x: 0, z: nearest.at }];
 }

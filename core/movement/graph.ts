@@ -1,4 +1,5 @@
 /** The piece as a graph of what holds what: one member a part, one link a joint, straight from its parts and what bears its top. */
+import { SHEETS } from "../assembly/material";
 import type { AssemblyPart } from "../assembly/part";
 import type { PieceGeometry } from "../construction/geometry";
 import type { Piece } from "../piece/schema";
@@ -55,6 +56,10 @@ export function graphOf(facts: GraphFacts): { members: Member[]; links: Link[] }
 export function memberOf(part: AssemblyPart, species: Species, top: Pick<TopMovement, "coefficient">): Member {
   const { role, place } = part;
   const named = { id: part.id, kind: part.kind, name: part.said ?? part.name.toLowerCase() };
+  if (part.sheet) {
+    const { change } = SHEETS[part.sheet.material];
+    return { ...named, grain: null, course: "top", coefficients: [change, change, change] };
+  }
   // metal goes with no moisture
   if (part.bought) return { ...named, grain: null, course: "top", coefficients: [0, 0, 0] };
   const across =

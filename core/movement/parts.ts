@@ -1,3 +1,4 @@
+import type { Role } from "../assembly/sort";
 import type { Part } from "../layout/cut-list";
 import type { Species } from "../wood/species";
 import { boardCoefficient, coefficientAt } from "./coefficient";
@@ -16,6 +17,9 @@ export interface PartMove {
   square: number;
 }
 
+/** Small parts whose movement nobody asks after, and what hardly moves. */
+const UNSEEN: readonly Role[] = ["button", "block", "sheet"];
+
 /** Rings that are not known: flat-sawn boards, and legs with their rings from corner to corner, where they go out of square most. @source common practice */
 const LEG_RINGS = 45;
 
@@ -32,7 +36,7 @@ export function partMovements(
 ): PartMove[] {
   const held = (moisture: number) => Math.min(SATURATION, moisture);
   return parts
-    .filter((part) => part.role !== "button" && part.role !== "block")
+    .filter((part) => !UNSEEN.includes(part.role))
     .map((part) => {
       const species = wood(part.id);
       const flat = boardCoefficient(species, UNKNOWN_RINGS.left, UNKNOWN_RINGS.right);

@@ -7,21 +7,22 @@ import type { MovementFacts } from "./movement-facts";
 
 const AXES = ["lengthwise", "up and down", "across"];
 
+/** A slot gives along its length; across that it holds like any screw. */
+const hasRoom = ({ link, axis }: Stop) => link.kind === "slot" && (!link.play || link.play.axis === axis);
+
 /** One verdict for each kind of joint that stops movement; those with room are judged by their own rules. */
 export function stopped({ stopped: found, top }: MovementFacts): Verdict[] {
   const worst = new Map<string, Stop>();
   const told = new Set<string>();
   for (const stop of found) {
-    if (stop.link.kind === "slot" || stop.load <= STOP_LIMITS.warn) continue;
+    if (hasRoom(stop) || stop.load <= STOP_LIMITS.warn) continue;
     // once for each kind of joint, and once for what it holds: the worst comes first
     const [joint, moving] = [`${stop.link.name} ${stop.axis}`, `${stop.members[0].name} moves ${stop.axis}`];
     if (!told.has(joint) && !told.has(moving)) worst.set(joint, stop);
     told.add(joint).add(moving);
   }
   const slots = [
-    ...new Set(
-      found.filter(({ link, excess }) => link.kind === "slot" && Math.abs(excess) > 0.05).map(({ link }) => link.name),
-    ),
+    ...new Set(found.filter((stop) => hasRoom(stop) && Math.abs(stop.excess) > 0.05).map(({ link }) => link.name)),
   ];
   if (worst.size === 0 && slots.length > 0)
     return [

@@ -2,7 +2,17 @@
 import * as v from "valibot";
 import { choice, count, distance, size } from "./fields";
 
-export const BASES = ["leg-and-apron", "trestle", "x-frame", "splayed", "plank", "bent", "bought", "existing"] as const;
+export const BASES = [
+  "leg-and-apron",
+  "trestle",
+  "x-frame",
+  "splayed",
+  "plank",
+  "bent",
+  "bought",
+  "existing",
+  "case",
+] as const;
 export type BaseName = (typeof BASES)[number];
 
 const endChoice = (of: string) => choice(`${of}'s ends`, ["square", "bevelled", "rounded"]);

@@ -3,7 +3,7 @@ import * as v from "valibot";
 import { choice, distance, list, name, size } from "./fields";
 
 /** A table is one to dine at: that was the first use there was. */
-export const USES = ["table", "desk", "standing", "meeting", "low", "side", "stand", "bench", "stool"] as const;
+export const USES = ["table", "desk", "standing", "meeting", "low", "side", "stand", "case", "bench", "stool"] as const;
 
 /** Where a thing goes: under from a long side or from an end, on the top, or down onto it from above. */
 export const THING_WAYS = ["under-side", "under-end", "on", "down"] as const;

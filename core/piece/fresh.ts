@@ -3,6 +3,7 @@ import { freshCutting, USUAL_OUTLINE } from "./cutting-choices";
 import { USUAL_FASTENING, USUAL_TOP } from "./movement-choices";
 import { USUAL_BOUGHT } from "./bought-choices";
 import { USUAL_BENT } from "./bent-choices";
+import { USUAL_CASE } from "./case-choices";
 import { USUAL_EXISTING } from "./existing-choices";
 import { NO_OWN } from "./own-choices";
 import { USUAL_PLANK } from "./plank-choices";
@@ -48,6 +49,7 @@ export function freshPiece(name: string, day: string): Piece {
       bent: USUAL_BENT,
       bought: USUAL_BOUGHT,
       existing: USUAL_EXISTING,
+      case: USUAL_CASE,
       shelf: USUAL_SHELF,
       ...USUAL_TOP,
     },

@@ -34,6 +34,9 @@ interface Kinds {
   kinds: Record<string, KindChoice>;
 }
 
+/** Parts that differ in size only are kinds of one family: "drawer-side-2" is made of what "drawer-side" is, where nothing else is said of it. */
+export const familyOf = (kind: string) => kind.replace(/-\d+$/, "");
+
 /** The choices that count: of kinds that may differ, and do. */
 export const differing = ({ kinds }: Pick<Kinds, "kinds">): [string, KindChoice][] =>
   Object.entries(kinds).filter(

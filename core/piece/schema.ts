@@ -9,6 +9,7 @@ import { FINISHES, kindSchema } from "./kinds";
 import { fasteningFields, insetSchema, topConstructionFields } from "./movement-choices";
 import { bentFields } from "./bent-choices";
 import { boughtFields } from "./bought-choices";
+import { caseFields } from "./case-choices";
 import { existingFields } from "./existing-choices";
 import { NO_OWN, ownSchema } from "./own-choices";
 import { plankFields } from "./plank-choices";
@@ -74,6 +75,7 @@ const formSchema = v.strictObject({
   ...bentFields,
   ...boughtFields,
   ...existingFields,
+  ...caseFields,
   ...shelfFields,
   ...topConstructionFields,
 });

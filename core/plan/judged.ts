@@ -1,7 +1,7 @@
 /** Last of the list: every rule of every stage. */
 import { BRIEF_RULES } from "../brief/rules";
 import { thingRules } from "../brief/things";
-import { BASE_LIST, baseOf } from "../construction/base";
+import { baseOf } from "../construction/base";
 import { FIT_RULES } from "../construction/fit-rules";
 import { FORM_RULES } from "../construction/rules";
 import { GLUE_RULES } from "../glueup/rules";
@@ -21,28 +21,7 @@ import { judgedOf, seenAsTop } from "../panels/lens";
 import { WOOD_RULES } from "../wood/unknown-rules";
 import { woodOf } from "../wood/woods";
 import { judge, Judged } from "../verdict/faults";
-import type { Stage } from "../verdict/verdict";
 import { WORK } from "./work";
-
-/** Number of verdict rules in force, by stage, over all bases. */
-export const RULE_COUNT: Record<Stage, number> = {
-  brief: BRIEF_RULES.length + 1,
-  form:
-    FORM_RULES.length +
-    FIT_RULES.length +
-    WOOD_RULES.length +
-    OUTDOOR_RULES.length +
-    SHELF_RULES.length +
-    OWN_RULES.length +
-    BASE_LIST.reduce((sum, each) => sum + each.formRules.length, 0),
-  movement: FLAT_RULES.length + HOLD_RULES.length + NOTCH_RULES.length + MOVEMENT_RULES.length + 1,
-  joints: FASTENING_RULES.length + BASE_LIST.reduce((sum, each) => sum + each.jointRules.length, 0),
-  boards: PANEL_RULES.length,
-  "glue-up": GLUE_RULES.length,
-  cutting: CUTTING_RULES.length,
-  build: BUILD_RULES.length,
-  log: LOG_RULES.length,
-};
 
 export const JUDGED = WORK.stage(
   "briefJudged",
@@ -138,6 +117,12 @@ export const JUDGED = WORK.stage(
         ...{ piece, at, species, year, top, fasteners, today, delivered, insets, stopped, acclimatising },
         ...held,
       }),
+  )
+  .stage(
+    "movesJudged",
+    "movement",
+    ({ piece, geometry, partMoves, stopped }) => [piece.form, geometry, partMoves, stopped],
+    (form, at, moves, stopped) => judge("movement", baseOf(form.kind).moveRules ?? [], { form, at, moves, stopped }),
   )
   .stage(
     "jointsJudged",
@@ -251,6 +236,7 @@ export const allJudged = (at: Values): Judged[] =>
     at.slatsJudged,
     at.shelfJudged,
     at.movementJudged,
+    at.movesJudged,
     at.jointsJudged,
     at.fasteningJudged,
     at.boardsJudged,

@@ -74,7 +74,9 @@ export const WORK = PARTS.stage("adhesive", "glue-up", ({ piece }) => [piece.glu
     ],
     (parts, rack, laid, others, cutting, species, woods, shop, at) =>
       cuttingStage({
-        ...{ parts, rack, cutting, species, woods, shop, at },
+        ...{ rack, cutting, species, woods, shop, at },
+        // what is cut from a sheet comes from no board
+        parts: parts.filter(({ role }) => role !== "sheet"),
         panels: [
           { name: "Top", kind: "top", laid, thickness: stripThickness(laid, at.core.thickness, shop) },
           ...[...others.values()].map((each) => ({

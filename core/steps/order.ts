@@ -47,7 +47,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
   const sticks = ["leg", "post", "rail"];
   // blocks and buttons are milled as one strip each
   const pieces = parts
-    .filter((part) => part.role !== "panel")
+    .filter((part) => part.role !== "panel" && part.role !== "sheet")
     .reduce((sum, part) => sum + (sticks.includes(part.role) ? part.count * part.leaves : 1), 0);
   const laminated = parts.filter((part) => part.leaves > 1);
   const coats = COATS[piece.finish];

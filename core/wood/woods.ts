@@ -1,4 +1,4 @@
-import { differing, KindChoice } from "../piece/kinds";
+import { differing, familyOf, KindChoice } from "../piece/kinds";
 import { findSpecies, Species } from "./species";
 
 /** Wood by kind of part, where it is not the piece's. */
@@ -19,8 +19,9 @@ export function woodsOf(kinds: Record<string, KindChoice>, own: readonly Species
   );
 }
 
-/** What a kind of part is made from. @param usual  the piece's own */
-export const woodOf = (woods: Woods, kind: string, usual: Species): Species => woods[kind] ?? usual;
+/** What a kind of part is made from: its own, or that of the first of its family. @param usual  the piece's own */
+export const woodOf = (woods: Woods, kind: string, usual: Species): Species =>
+  woods[kind] ?? woods[familyOf(kind)] ?? usual;
 
 /** Every wood of a piece once, its own first. */
 export const usedWoods = (woods: Woods, usual: Species): Species[] => [

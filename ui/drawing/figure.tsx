@@ -19,7 +19,7 @@ export function WoodFace({
   grain,
   pale,
   paper,
-}: Box & { colour: [string, string]; seed: number; grain: "x" | "y"; pale?: boolean; paper: boolean }) {
+}: Box & { colour: readonly [string, string]; seed: number; grain: "x" | "y"; pale?: boolean; paper: boolean }) {
   if (w <= 0 || h <= 0) return null;
   const next = seeded(seed + 1);
   const along = grain === "x";
@@ -68,7 +68,7 @@ export function WoodShape({
   points: readonly [number, number][];
   more?: readonly (readonly [number, number][])[];
   grain: number | "end";
-  colour: [string, string];
+  colour: readonly [string, string];
   seed: number;
   id: string;
   paper: boolean;
@@ -125,7 +125,7 @@ export function EndGrain({
   paper,
 }: Box & {
   paper: boolean;
-  colour: [string, string];
+  colour: readonly [string, string];
   left: number;
   right: number;
   barkUp: boolean;

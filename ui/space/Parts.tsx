@@ -5,7 +5,8 @@ import { Matrix4, RawShaderMaterial, Texture, Vector3 } from "three";
 import { AssemblyPart, bodyOf, standingBody } from "../../core/assembly/part";
 import type { Place } from "../../core/assembly/place";
 import { solidOf } from "../../core/assembly/shape";
-import { SmallPart, STEEL } from "../../core/assembly/small";
+import { coloursOf, STEEL } from "../../core/assembly/material";
+import type { SmallPart } from "../../core/assembly/small";
 import type { Solid } from "../../core/assembly/solid";
 import { cross } from "../../core/assembly/vector";
 import { bodyWhereItStands } from "../../core/drawing/standing";
@@ -58,8 +59,6 @@ function Draft({ parts, wood }: Pick<Given, "parts" | "wood">) {
   }, [geometry, material]);
   return <mesh geometry={geometry} material={material} />;
 }
-
-const coloursOf = (part: AssemblyPart, wood: Given["wood"]) => (part.bought ? STEEL : wood(part.kind));
 
 /** Each body in its wood, with its edges drawn. */
 function Wooden({ parts, small, wood, apart, alone, onPick }: Given) {

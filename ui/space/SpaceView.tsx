@@ -1,6 +1,6 @@
 "use client";
 import { useMemo, useRef, useState } from "react";
-import { STEEL } from "../../core/assembly/small";
+import { coloursOf } from "../../core/assembly/material";
 import { boundsOf } from "../../core/assembly/solid";
 import { massOf, weighed } from "../../core/assembly/weight";
 import { bodyWhereItStands } from "../../core/drawing/standing";
@@ -45,7 +45,7 @@ export function SpaceView() {
   const webgl = useMemo(hasWebgl, []);
   const still = useMemo(
     () =>
-      webgl ? null : stillScene(seen, ({ kind, bought }) => (bought ? STEEL : woodOf(woods, kind, species).colour)[0]),
+      webgl ? null : stillScene(seen, (part) => coloursOf(part, (kind) => woodOf(woods, kind, species).colour)[0]),
     [webgl, seen, species, woods],
   );
   return (

@@ -2,6 +2,7 @@
 import { laidFor } from "../../core/panels/planned";
 import type { BoardCut } from "../../core/layout/sawing";
 import type { ReactNode } from "react";
+import { SHEETS } from "../../core/assembly/material";
 import { smallList } from "../../core/assembly/small";
 import { cuttingScene } from "../../core/drawing/cutting";
 
@@ -32,8 +33,9 @@ export function CutTable({ plan }: { plan: Plan }) {
       </thead>
       <tbody>
         {plan.parts.map((part) => {
-          const from =
-            part.role === "panel"
+          const from = part.sheet
+            ? [`${SHEETS[part.sheet.material].name.toLowerCase()} of ${length(part.sheet.thickness)}`]
+            : part.role === "panel"
               ? laidFor(plan, part.id).map((each) => each.board.id)
               : part.role === "button"
                 ? ["offcuts"]

@@ -13,6 +13,7 @@ import { PartList } from "../form/PartList";
 import { ShelfFields } from "../form/ShelfFields";
 import { BentFields } from "../form/BentFields";
 import { BoughtFields } from "../form/BoughtFields";
+import { CaseFields } from "../form/CaseFields";
 import { ExistingFields } from "../form/ExistingFields";
 import { PlankFields } from "../form/PlankFields";
 import { SplayedFields } from "../form/SplayedFields";
@@ -40,6 +41,7 @@ const FIELDS = {
   bent: BentFields,
   bought: BoughtFields,
   existing: ExistingFields,
+  case: CaseFields,
 };
 
 /** Plan and elevations to one scale; every blue number can be typed over, and a part opens from where it is drawn. */

@@ -4,6 +4,8 @@ import type { AssemblyPart } from "../../assembly/part";
 import type { JointSection } from "../../drawing/joint";
 import type { Item } from "../../drawing/scene";
 import type { KindOfJoint } from "../../joinery/kinds";
+import type { PartMove } from "../../movement/parts";
+import type { Stop } from "../../movement/restraint";
 import type { BaseName } from "../../piece/base-choices";
 import type { AsBuilt, Brief, Form, JointChoices } from "../../piece/schema";
 import type { Shop } from "../../piece/shop";
@@ -28,6 +30,14 @@ export interface BaseRuleFacts<G, J = KindOfJoint> extends BaseFacts<G, J> {
   longest: number;
   /** of the whole piece, kg */
   weight: number;
+}
+
+/** What the year does to a base's parts: how each kind changes, and where movement is stopped. */
+export interface BaseMoveFacts<G> {
+  form: Form;
+  at: G;
+  moves: readonly PartMove[];
+  stopped: readonly Stop[];
 }
 
 /** A rule: its verdict, or null when it has nothing to judge. */
@@ -77,6 +87,8 @@ export interface Base<G extends PieceGeometry> {
   meetings(facts: BaseFacts<G>): Meeting[];
   formRules: readonly Rule<BaseRuleFacts<G>>[];
   jointRules: readonly Rule<BaseRuleFacts<G>>[];
+  /** of its own parts through the year, where they run in one another */
+  moveRules?: readonly Rule<BaseMoveFacts<G>>[];
   work(facts: WorkFacts<G>): BaseWork;
   /** dimensions a maker may type on each view; what only says a size has no path */
   dimensions(form: Form, at: G): { plan: Item[]; front: Item[]; side: Item[] };

@@ -7,6 +7,8 @@ import { bent } from "./bent";
 import type { Bent } from "./bent/place";
 import { bought } from "./bought";
 import type { Bought } from "./bought/place";
+import { caseBase } from "./case";
+import type { Case } from "./case/case";
 import { existing } from "./existing";
 import type { Existing } from "./existing/place";
 import { plank } from "./plank";
@@ -19,7 +21,7 @@ import { xFrame } from "./x-frame";
 import type { XFrame } from "./x-frame/place";
 
 /** A base's own geometry. */
-export type BaseGeometry = LegAndApron | Trestle | XFrame | Splayed | Plank | Bent | Bought | Existing;
+export type BaseGeometry = LegAndApron | Trestle | XFrame | Splayed | Plank | Bent | Bought | Existing | Case;
 
 const ALL = {
   "leg-and-apron": legAndApron,
@@ -30,6 +32,7 @@ const ALL = {
   bent,
   bought,
   existing,
+  case: caseBase,
 } as const;
 
 /** The base of a name. Its functions take the geometry it made itself. */

@@ -4,6 +4,7 @@ import { fine, grade, Level, mm, set, Verdict, verdict } from "../../verdict/ver
 import type { Species } from "../../wood/species";
 import type { PieceGeometry } from "../geometry";
 import type { PartMove } from "../../movement/parts";
+import { sagOf } from "../sag";
 import { carriesSlats, slatWidth } from "./shelf";
 
 interface ShelfFacts {
@@ -21,11 +22,6 @@ export const SHELF_RULES: ((facts: ShelfFacts) => Verdict | null)[] = [shelfFits
 
 /** What must stay in its housing in the dry month, mm. @source common practice */
 const LEAST_IN = 3;
-/** Load on a shelf, N for each mm of its length: about 25 kg a metre. @source common practice: books and shoes */
-const LOAD = 0.25;
-/** Sag that is seen, mm a m; wood creeps to about twice what it does at first. @source common practice; Wood Handbook, from memory */
-const SAG = { seen: 1.7, creep: 2 };
-
 /** What stands below has nothing at its ends for a shelf. */
 const nowhere = (): Verdict =>
   verdict({
@@ -167,7 +163,7 @@ function slatsMove({ form, at, moves }: ShelfFacts): Verdict | null {
 /** Gap between the slats of a shelf at its least, mm. @source common practice */
 const SLATS = { gap: 3 };
 
-/** A shelf that only its ends hold, with its load spread evenly. @source beam on two supports, 5 w L⁴ / 384 E I (Roark) */
+/** A shelf that only its ends hold, with its load spread evenly. */
 function shelfSags({ form, at, species }: ShelfFacts): Verdict | null {
   const { shelf } = form;
   const [seat] = at.seats;
@@ -175,11 +171,8 @@ function shelfSags({ form, at, species }: ShelfFacts): Verdict | null {
   const span = Math.max(1, seat.to - seat.from);
   const whole = Math.max(1, seat.front - seat.back - 2 * shelf.gap);
   const wide = shelf.kind === "slats" ? Math.max(1, slatWidth(form, whole) * shelf.slats) : whole;
-  const inertia = (wide * shelf.thickness ** 3) / 12;
-  const sag = (SAG.creep * 5 * LOAD * span ** 4) / (384 * species.stiffness * 1000 * inertia);
-  const limit = (SAG.seen * span) / 1000;
+  const { sag, limit, thick } = sagOf({ span, wide, thickness: shelf.thickness }, species.stiffness);
   const level = grade(sag, "at most", limit, 2.5 * limit);
-  const thick = Math.ceil(shelf.thickness * Math.cbrt(sag / limit));
   return verdict({
     id: "form.shelf-sag",
     stage: "form",

@@ -1,38 +1,12 @@
-import { straightAt } from "../../../assembly/outline";
 import type { AssemblyPart } from "../../../assembly/part";
-import type { Shape } from "../../../assembly/shape";
 import type { BaseFacts } from "../base";
+import { endShape } from "../standing-end";
 import { stretchersBetween } from "../stretchers";
-import { footLength, Plank, reliefOf } from "./place";
+import type { Plank } from "./place";
 
 type Plain = Omit<AssemblyPart, "adds" | "cuts">;
 /** How far parts are drawn off each other when the piece is pulled apart, mm. */
 const PULL = { along: 200, down: 140 };
-
-/** Grain upright, a relief cut from the middle of its foot. */
-function endShape({ plank }: Plank, height: number, relief: number): Shape {
-  const { width, thickness } = plank;
-  const whole = { length: height, width, thickness };
-  const up = reliefOf(relief, height);
-  const foot = footLength(width);
-  const between = width - 2 * foot;
-  if (up <= 0 || between <= 4 * up) return whole;
-  return {
-    ...whole,
-    face: {
-      outer: [
-        straightAt(0, 0),
-        straightAt(height, 0),
-        straightAt(height, width),
-        straightAt(0, width),
-        // back along the foot: what bows to the left of the way is cut out
-        { at: [0, width - foot], rise: -up },
-        straightAt(0, foot),
-      ],
-      holes: [],
-    },
-  };
-}
 
 /** Ends on their feet, and the stretcher between them. */
 export function plankParts({ form, at }: BaseFacts<Plank>): AssemblyPart[] {
@@ -45,7 +19,7 @@ export function plankParts({ form, at }: BaseFacts<Plank>): AssemblyPart[] {
     role: "panel",
     make: "solid",
     note: `Glued from the boards chosen for it, its grain upright${mitred && outer ? "; mitred to the top in one with it" : ""}.`,
-    shape: endShape(at, outer ? plank.height : under, form.plank.relief),
+    shape: endShape(plank, outer ? plank.height : under, form.plank.relief),
     place: { at: [x - plank.thickness / 2, 0, -plank.width / 2], x: [0, 1, 0], y: [0, 0, 1] },
     opens: [Math.sign(x) * PULL.along, -PULL.down, 0],
   }));

@@ -2,6 +2,7 @@ import { measuredOr } from "../../../piece/measured";
 import type { AsBuilt, Form } from "../../../piece/schema";
 import { LET_IN, PanelPlace, PieceGeometry, Seat } from "../../geometry";
 import { topOf } from "../../top/core";
+import { footLength, reliefOf } from "../standing-end";
 
 /** Where everything of a piece on plank ends stands, mm. */
 export interface Plank extends PieceGeometry {
@@ -68,8 +69,3 @@ export function placePlank(form: Form, asBuilt: readonly AsBuilt[]): Plank {
     between: Math.min(...bays.map(({ from: a, to }) => to - a)),
   };
 }
-
-/** What may go from a foot's middle: a third of the height at most. */
-export const reliefOf = (relief: number, height: number) => Math.min(relief, Math.max(0, height / 3));
-/** How long each of the two feet is that a relief leaves. @source common practice: a sixth of the width, 60 at least */
-export const footLength = (width: number) => Math.min(width / 2, Math.max(60, width / 6));

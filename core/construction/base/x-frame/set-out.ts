@@ -18,7 +18,8 @@ export function setOutScene(at: XFrame, species: Species): Scene {
     [(side * head) / 2, high],
     [side * (head / 2 - foot), high],
   ];
-  const widest = Math.max(floor, head) / 2;
+  // an X set in past the middle has no width: there is still a sheet to say so
+  const widest = Math.max(floor, head, 0) / 2;
   const drawn = (side: 1 | -1): Item[] => [
     {
       ...{ kind: "face", points: leg(side), colour: species.colour, seed: side > 0 ? 23 : 31 },

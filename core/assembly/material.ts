@@ -1,0 +1,28 @@
+/** What parts are of that come from no board: steel, and sheets as they are sold. */
+/** The colours of steel where it is drawn beside wood. */
+export const STEEL: readonly [string, string] = ["#9aa6ab", "#7b878c"];
+
+/** A sheet good: what it weighs, kg/m³; how its length and width change, per percent MC; what it looks like. */
+interface Sheet {
+  name: string;
+  density: number;
+  change: number;
+  colour: readonly [string, string];
+  /** as it is sold, mm */
+  sold: { length: number; width: number };
+}
+
+/** @source Wood Handbook ch. 12, from memory: plywood and fibreboard change some 0.02 to 0.03 % in their plane for a percent of moisture */
+export const SHEETS: Record<"plywood", Sheet> = {
+  plywood: {
+    ...{ name: "Plywood", density: 650, change: 0.0002, colour: ["#e6d3ae", "#cdb588"] },
+    sold: { length: 2500, width: 1250 },
+  },
+};
+export type SheetName = keyof typeof SHEETS;
+
+/** What a part looks like: in its wood, as its sheet, as metal. */
+export const coloursOf = (
+  { bought, sheet, kind }: { bought?: object; sheet?: { material: SheetName }; kind: string },
+  wood: (kind: string) => readonly [string, string],
+): readonly [string, string] => (bought ? STEEL : sheet ? SHEETS[sheet.material].colour : wood(kind));

@@ -1,0 +1,71 @@
+/** Where everything of a case stands, as its own files are told. mm */
+import type { CaseRow } from "../../../piece/case-choices";
+import type { PieceGeometry } from "../../geometry";
+
+/** From and to along an axis, mm. */
+export interface Span {
+  from: number;
+  to: number;
+}
+
+/** Between two openings of a bay: a rail with runners where both hold drawers, a shelf where one of them is open. */
+export interface Division extends Span {
+  kind: "rail" | "shelf";
+}
+
+export interface Opening extends Span {
+  holds: CaseRow["holds"];
+  /** what is typed, null where it takes its share */
+  typed: number | null;
+}
+
+/** Between two neighbours that stand: x from and to, its openings and divisions from above. */
+export interface Bay extends Span {
+  typed: number | null;
+  openings: Opening[];
+  divisions: Division[];
+}
+
+/** Where everything of a case stands, mm. */
+export interface Case extends PieceGeometry {
+  kind: "case";
+  /** thickness of the sides, of what stands and lies between them, of the back */
+  side: number;
+  inner: number;
+  back: number;
+  /** from outside to outside along the piece; z of the back and the front; z from which the inside begins */
+  outside: Span;
+  deep: Span;
+  insideBack: number;
+  /** between the sides; heights between bottom and the rails under the top */
+  inside: Span;
+  high: Span;
+  lift: number;
+  /** across the piece, of the rails under the top and between drawers */
+  rail: number;
+  kick: boolean;
+  relief: number;
+  bays: Bay[];
+  /** middle of each divider */
+  dividers: number[];
+  drawers: Drawer[];
+}
+
+export interface Drawer {
+  /** its number from above and the left, and the class of its size */
+  n: number;
+  size: number;
+  bay: number;
+  row: number;
+  /** from outside to outside: x from and to, y of its sides, z from behind to the front's face */
+  across: Span;
+  width: number;
+  high: Span;
+  deep: Span;
+  /** the opening's height */
+  opening: number;
+  front: { thickness: number; from: number };
+  side: number;
+  back: { from: number; to: number };
+  bottom: { thickness: number; from: number; groove: number };
+}

@@ -1,0 +1,205 @@
+/** Where the parts of a case touch, and how they are held there. */
+import type { Place } from "../../../assembly/place";
+import type { Vec } from "../../../assembly/vector";
+import type { Drawer } from "./case";
+import { ofSize } from "./drawer";
+import { besideOf, framesOf, RUNNER, runnersOf } from "./frames";
+import type { Case, Span } from "./case";
+import { KICK, shelvesOf } from "./place";
+import { railKind, shelfKind } from "./parts";
+
+/** A face two parts share: let in over the whole end, stopped before the front, on stub tenons, dovetailed, screwed through slots or tight. */
+export interface Contact {
+  /** receives+enters, by kinds */
+  group: string;
+  name: string;
+  enters: string;
+  receives: string;
+  how: "let-in" | "stopped" | "stub" | "lapped" | "through" | "slots" | "screws";
+  section: { width: number; thickness: number };
+  /** how far the part that receives goes on behind the face, and how much of that is its own */
+  depth: number;
+  most?: number;
+  face: Place;
+  /** a drawer's */
+  size?: number;
+}
+
+/** Stub tenons from both sides of a divider leave so much between each and its middle, with the mortise's own depth, mm. @source common practice */
+const BETWEEN = 3.5;
+
+const RIGHT: Vec = [1, 0, 0];
+const LEFT: Vec = [-1, 0, 0];
+const UP: Vec = [0, 1, 0];
+const DOWN: Vec = [0, -1, 0];
+const FRONT: Vec = [0, 0, 1];
+const BACK: Vec = [0, 0, -1];
+
+/** Ends of what lies between two that stand: its left end and its right, y from the back to the front. */
+const ends = ({ from, to }: Span, low: number, high: number, z: number): [Place, Place] => [
+  { at: [from, low, z], x: LEFT, y: FRONT },
+  { at: [to, high, z], x: RIGHT, y: FRONT },
+];
+
+export function contactsOf(at: Case): Contact[] {
+  return [
+    ...betweenSides(at),
+    ...atDividers(at),
+    ...inBays(at),
+    ...atRunners(at),
+    ...(at.back > 0 ? atBack(at) : []),
+    ...at.drawers.flatMap(atDrawer),
+  ].filter(({ section }) => section.width > 0 && section.thickness > 0);
+}
+
+function betweenSides(at: Case): Contact[] {
+  const { inside, deep, insideBack, lift, inner, side, under, rail } = at;
+  const depth = deep.to - insideBack;
+  const both = (faces: [Place, Place], rest: Omit<Contact, "receives" | "face">): Contact[] =>
+    faces.map((face, i) => ({ ...rest, face, receives: `P${i + 1}` }));
+  return [
+    ...both(ends(inside, lift, lift + inner, insideBack), {
+      ...{ group: "case-side+case-bottom", name: "Bottom to side", enters: "Q", how: "stopped", depth: side },
+      section: { width: depth, thickness: inner },
+    }),
+    ...[deep.to - rail, insideBack].flatMap((z, i) =>
+      both(ends(inside, under - inner, under, z), {
+        ...{ group: "case-side+case-rail", name: "Rail under the top to side", enters: `A${i + 1}`, how: "lapped" },
+        ...{ depth: side, section: { width: rail, thickness: inner } },
+      }),
+    ),
+    ...(at.kick
+      ? both(
+          [
+            { at: [inside.from, KICK.off, deep.to - KICK.back], x: LEFT, y: UP },
+            { at: [inside.to, KICK.off, deep.to - KICK.back - inner], x: RIGHT, y: UP },
+          ],
+          {
+            ...{ group: "case-side+kick", name: "Kick board to side", enters: "K", how: "let-in", depth: side },
+            section: { width: lift - KICK.off, thickness: inner },
+          },
+        )
+      : []),
+  ];
+}
+
+function atDividers({ dividers, inner, high, deep, insideBack, rail }: Case): Contact[] {
+  return dividers.flatMap((x, i): Contact[] => {
+    const known = { enters: dividers.length > 1 ? `D${i + 1}` : "D", depth: inner };
+    return [
+      {
+        ...{ ...known, group: "case-bottom+divider", name: "Divider to bottom", receives: "Q", how: "stopped" },
+        section: { width: deep.to - insideBack, thickness: inner },
+        face: { at: [x + inner / 2, high.from, insideBack], x: DOWN, y: FRONT },
+      },
+      ...[deep.to - rail, insideBack].map((z, n): Contact => ({
+        ...{ ...known, group: "case-rail+divider", name: "Divider to rail", receives: `A${n + 1}`, how: "let-in" },
+        section: { width: rail, thickness: inner },
+        face: { at: [x - inner / 2, high.to, z], x: UP, y: FRONT },
+      })),
+    ];
+  });
+}
+
+/** Shelves and drawer rails, at what stands on either side of their bay. */
+function inBays(at: Case): Contact[] {
+  const { bays, deep, insideBack, inner, side, rail } = at;
+  const shelves = shelvesOf(at);
+  const both = (bay: number, { from, to }: Span, z: number, rest: Omit<Contact, "receives" | "face" | "group">) =>
+    ends(bays[bay], from, to, z).map((face, i): Contact => {
+      const { id, divider } = besideOf(at, bay, i === 0 ? -1 : 1);
+      const kind = rest.how === "stub" ? railKind(bay) : shelfKind(bay);
+      return {
+        ...{ ...rest, face, receives: id, group: `${divider ? "divider" : "case-side"}+${kind}` },
+        name: `${rest.name} to ${divider ? "divider" : "side"}`,
+        // a divider has its neighbour's tenons on the other side
+        ...(rest.how === "stub" && divider ? { depth: inner, most: inner / 2 - BETWEEN } : {}),
+      };
+    });
+  return [
+    ...shelves.flatMap(({ bay, at: lies }, i) =>
+      both(bay, lies, insideBack, {
+        ...{ name: "Shelf", enters: shelves.length > 1 ? `H${i + 1}` : "H", how: "stopped" },
+        ...{ depth: Math.min(side, inner), section: { width: deep.to - insideBack, thickness: inner } },
+      }),
+    ),
+    ...framesOf(at).flatMap(({ id, bay, at: lies }) =>
+      both(bay, lies, deep.to - rail, {
+        ...{ name: "Drawer rail", enters: id, how: "stub" },
+        ...{ depth: side, section: { width: rail, thickness: inner } },
+      }),
+    ),
+  ];
+}
+
+function atRunners(at: Case): Contact[] {
+  return runnersOf(at).flatMap((runner): Contact[] => {
+    const { id, kind, bay, side, x, y, from, to, thickness, divider, beside, front } = runner;
+    const wide = RUNNER.screwed * (to - from);
+    const z = from + RUNNER.clear + (side < 0 ? Math.min(RUNNER.aside, wide / 4) : 0);
+    return [
+      {
+        ...{ group: `${kind === "runner" ? railKind(bay) : "case-rail"}+${kind}`, enters: id, receives: front },
+        ...{ name: kind === "runner" ? "Runner to rail" : "Kicker to rail", how: "stub", depth: at.rail },
+        section: { width: RUNNER.width, thickness },
+        face: { at: [x, y, to], x: FRONT, y: RIGHT },
+      },
+      {
+        ...{ group: `${divider ? "divider" : "case-side"}+${kind}`, enters: id, receives: beside, how: "slots" },
+        name: `${kind === "runner" ? "Runner" : "Kicker"} to ${divider ? "divider" : "side"}`,
+        ...{ depth: divider ? at.inner : at.side, section: { width: wide, thickness } },
+        face:
+          side < 0
+            ? { at: [x, y, z], x: LEFT, y: FRONT }
+            : { at: [x + RUNNER.width, y + thickness, z], x: RIGHT, y: FRONT },
+      },
+    ];
+  });
+}
+
+/** Screws through the back into the edges behind which it lies. */
+function atBack({ inside, insideBack, lift, inner, under, high, dividers, deep, rail }: Case): Contact[] {
+  const screwed = { enters: "M", how: "screws" } as const;
+  const length = inside.to - inside.from;
+  // seen from behind: in, along, and across to what is right of that
+  const along = (y: number): Place => ({ at: [inside.from, y, insideBack], x: FRONT, y: RIGHT });
+  return [
+    {
+      ...{ ...screwed, group: "case-bottom+case-back", name: "Back to bottom", receives: "Q" },
+      ...{ section: { width: length, thickness: inner }, depth: deep.to - insideBack, face: along(lift) },
+    },
+    {
+      ...{ ...screwed, group: "case-rail+case-back", name: "Back to rail", receives: "A2" },
+      ...{ section: { width: length, thickness: inner }, depth: rail, face: along(under - inner) },
+    },
+    ...dividers.map((x, i): Contact => ({
+      ...{ ...screwed, group: "divider+case-back", name: "Back to divider" },
+      receives: dividers.length > 1 ? `D${i + 1}` : "D",
+      ...{ section: { width: high.to - high.from, thickness: inner }, depth: deep.to - insideBack },
+      face: { at: [x + inner / 2, high.from, insideBack], x: FRONT, y: UP },
+    })),
+  ];
+}
+
+function atDrawer(drawer: Drawer): Contact[] {
+  const { n, size, across, high, deep, side, front, back } = drawer;
+  const kind = (of: string) => ofSize(of, drawer);
+  const inner = { front: deep.to - front.thickness, back: deep.from + side };
+  const group = (of: "front" | "back") => `${kind(`drawer-${of}`)}+${kind("drawer-side")}`;
+  return [0, 1].flatMap((i): Contact[] => {
+    const left = i === 0 ? across.from : across.to - side;
+    const enters = `V${2 * n - 1 + i}`;
+    return [
+      {
+        ...{ group: group("front"), name: "Drawer side to front", enters, receives: `F${n}`, how: "lapped", size },
+        ...{ section: { width: high.to - high.from, thickness: side }, depth: front.thickness },
+        face: { at: [left + side, high.from, inner.front], x: FRONT, y: UP },
+      },
+      {
+        ...{ group: group("back"), name: "Drawer side to back", enters, receives: `G${n}`, how: "through", size },
+        ...{ section: { width: back.to - back.from, thickness: side }, depth: side },
+        face: { at: [left, back.from, inner.back], x: BACK, y: UP },
+      },
+    ];
+  });
+}

@@ -1,0 +1,108 @@
+import type { AssemblyPart, Worked } from "../../../assembly/part";
+import type { Place } from "../../../assembly/place";
+import type { Vec } from "../../../assembly/vector";
+import type { Form } from "../../../piece/schema";
+import { cut, PULL } from "./cut";
+import type { Drawer } from "./case";
+import { bottomSize, DRAWER, ofSize } from "./drawer";
+import type { Case } from "./case";
+
+const stick = { make: "solid", role: "rail" } as const;
+const OPENING = "its opening, once the case is closed";
+
+/** A side's own frame: along it to the front, up it, through it to the left. */
+const SIDE = { x: [0, 0, 1] as Vec, y: [0, 1, 0] as Vec };
+/** A groove for a bottom: along it, into the part to the right or to the front, up. */
+const GROOVE = { x: [0, 0, 1] as Vec, y: [1, 0, 0] as Vec };
+
+/** Every drawer, closed: front F, sides V, back G, bottom X. */
+export const drawerParts = ({ case: { drawers } }: Form, { drawers: all }: Pick<Case, "drawers">): AssemblyPart[] =>
+  all.flatMap((drawer) => partsOf(drawer, drawers.bottom === "solid"));
+
+function partsOf(drawer: Drawer, solid: boolean): AssemblyPart[] {
+  const { n, across, width, high, deep, side, front, back, bottom } = drawer;
+  const opens: Vec = [0, 0, PULL.front];
+  const kind = (of: string) => ofSize(of, drawer);
+  const named = (of: string, name: string) => ({ kind: kind(of), name, opens, markedFrom: OPENING });
+  const inner = { front: deep.to - front.thickness, back: deep.from + side };
+  const bottomKind = kind("drawer-bottom");
+  const { groove } = bottom;
+
+  const faced: Place = { at: [across.from, front.from, inner.front], x: [1, 0, 0], y: [0, 1, 0] };
+  const sides = [-1, 1].map((way, i): AssemblyPart => {
+    const left = way < 0 ? across.from : across.to - side;
+    const place: Place = { at: [left + side, high.from, inner.back], ...SIDE };
+    // below the back and above it the side goes on to where the back ends
+    const beyond = (from: number, to: number): Worked[] =>
+      to - from > 0
+        ? [
+            {
+              by: kind("drawer-back"),
+              shape: { length: side, width: to - from, thickness: side },
+              place: { at: [-side, from - high.from, 0], x: [1, 0, 0], y: [0, 1, 0] },
+              shows: true,
+            },
+          ]
+        : [];
+    return {
+      ...{ id: `V${2 * n - 1 + i}`, letter: "V", ...stick, ...named("drawer-side", "Drawer side") },
+      note: "Its dovetails are included; grooved for the bottom, left and right.",
+      shape: { length: inner.front - inner.back, width: high.to - high.from, thickness: side },
+      place,
+      adds: [...beyond(high.from, back.from), ...beyond(back.to, high.to)],
+      cuts: [
+        cut(
+          bottomKind,
+          place,
+          { length: deep.to - deep.from, width: groove, thickness: bottom.thickness },
+          { at: [way < 0 ? left + side - groove : left, bottom.from, deep.from], ...GROOVE },
+        ),
+      ],
+    };
+  });
+  const size = bottomSize(drawer, solid);
+  return [
+    {
+      ...{ id: `F${n}`, letter: "F", ...stick, ...named("drawer-front", "Drawer front") },
+      note: "Fitted to its opening before anything is marked on it; grooved for the bottom between its pins.",
+      shape: { length: width, width: high.to - front.from, thickness: front.thickness },
+      place: faced,
+      adds: [],
+      cuts: [
+        cut(
+          bottomKind,
+          faced,
+          { length: groove, width: width - 2 * side + 2 * groove, thickness: bottom.thickness },
+          { at: [across.from + side - groove, bottom.from, inner.front], ...GROOVE },
+        ),
+      ],
+    },
+    ...sides,
+    {
+      ...{ id: `G${n}`, letter: "G", ...stick, ...named("drawer-back", "Drawer back") },
+      note: `As long as its front; ends ${DRAWER.lower} mm below the sides, on the bottom.`,
+      shape: { length: width, width: back.to - back.from, thickness: side },
+      place: { at: [across.from, back.from, deep.from], x: [1, 0, 0], y: [0, 1, 0] },
+      ...{ adds: [], cuts: [] },
+    },
+    {
+      ...{ id: `X${n}`, kind: bottomKind, name: "Drawer bottom", letter: "X", make: "solid", opens },
+      ...(solid
+        ? {
+            role: "panel",
+            note: "Its grain from side to side; glued in the front’s groove only, one screw in a slot below the back, so that it may move.",
+          }
+        : {
+            role: "sheet",
+            sheet: { material: "plywood", thickness: size.thickness },
+            note: "In the grooves of front and sides, screwed to the back from below.",
+          }),
+      shape: size,
+      place: {
+        at: [across.from + side - groove + DRAWER.loose, bottom.from, deep.from + size.width],
+        ...{ x: [1, 0, 0], y: [0, 0, -1] },
+      },
+      ...{ adds: [], cuts: [] },
+    },
+  ];
+}

@@ -1,0 +1,102 @@
+/** Rules of drawers by their size, and of what is pulled over by them. */
+import { grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
+import { DRAWER } from "./drawer";
+import { at, CaseFacts, openingsOf, ordinal } from "./facts";
+import type { Case } from "./case";
+
+/** A drawer so much wider than it is deep turns in its opening before it runs. @source common practice */
+const WIDE = { good: 1.6, most: 2.4 };
+/** What stands so high is pulled over by who climbs on a drawer, mm; what is so many times as high as deep by a push. @source common practice */
+const TALL = { height: 600, times: 2.5 };
+/** Who pulls himself up on an open drawer weighs so much, kg, and it hangs out by so much of its depth. @source furniture stability standards, from memory: a child of 25 kg */
+const CLIMBS = { kg: 25, out: 0.75 };
+const GRAVITY = 9.81;
+
+/** Every opening that should hold a drawer has one. */
+export function drawersMade({ at: place, form }: CaseFacts): Verdict | null {
+  const wanted = openingsOf(place).filter(({ opening }) => opening.holds === "drawer");
+  if (wanted.length === 0) return null;
+  const without = wanted.filter(({ i, j }) => !place.drawers.some(({ bay, row }) => bay === i && row === j));
+  const [first] = without;
+  return verdict({
+    id: "form.drawers",
+    stage: "form",
+    subject: first ? ["case-side", "drawer-rail"] : ["drawer-front"],
+    level: first ? "fix" : "holds",
+    text: first
+      ? `No drawer goes into the ${ordinal(first.j)} opening of the ${ordinal(first.i)} bay`
+      : `${wanted.length} drawer${wanted.length > 1 ? "s fit their openings" : " fits its opening"}`,
+    why: first
+      ? `${mm(first.bay.to - first.bay.from)} wide, ${mm(first.opening.to - first.opening.from)} high: less a front of ${mm(form.case.drawers.front)}, sides of ${mm(form.case.drawers.side)}, the bottom ${mm(DRAWER.up)} up in its grooves and the gaps, nothing is left inside.`
+      : "Each is its opening less the gaps that are chosen; a stub of the bottom in grooves all round.",
+    remedies: first
+      ? [set("Leave that opening empty", [...at("bays"), first.i, "rows", first.j, "holds"], "nothing")]
+      : [],
+  });
+}
+
+/** A drawer much wider than deep turns in its opening. */
+export function drawersRun({ at: place }: CaseFacts): Verdict | null {
+  if (place.drawers.length === 0) return null;
+  const ratio = ({ width, deep }: Case["drawers"][number]) => width / (deep.to - deep.from);
+  const worst = place.drawers.reduce((a, b) => (ratio(b) > ratio(a) ? b : a));
+  const level = grade(ratio(worst), "at most", WIDE.good, WIDE.most);
+  return verdict({
+    id: "form.drawers-run",
+    stage: "form",
+    subject: ["drawer-side", "drawer-front"],
+    level,
+    text:
+      level === "holds"
+        ? "The drawers are deep enough for their width to run straight"
+        : `A drawer ${mm(worst.width)} wide and ${mm(worst.deep.to - worst.deep.from)} deep jams when one hand draws it`,
+    why: "Pulled at one end it turns until its corners touch: the longer its sides for its width, the less it can turn.",
+    limit: WIDE.good,
+    actual: Math.round(ratio(worst) * 100) / 100,
+    sense: "at most",
+    remedies: [],
+  });
+}
+
+/**
+ * Whether it stands when someone pulls himself up on an open drawer.
+ *
+ * @source derived: moments about the front feet; the load from stability standards, from memory
+ */
+export function pulledOver({ at: place, form, weight }: CaseFacts): Verdict | null {
+  const { drawers, deep, feet } = place;
+  const high = form.height;
+  const tallForDepth = high > TALL.times * (deep.to - deep.from);
+  if (drawers.length === 0 && !tallForDepth) return null;
+  const front = Math.max(...feet.map(({ z, width }) => z + width / 2));
+  const middle = (deep.from + deep.to) / 2;
+  const out = drawers.length > 0 ? CLIMBS.out * Math.max(...drawers.map((each) => each.deep.to - each.deep.from)) : 0;
+  const lever = deep.to - front + out;
+  const holds = weight * (front - middle);
+  const stands = lever <= 0 ? Infinity : holds / lever;
+  const fixed = form.case.wall;
+  const level: Level = fixed
+    ? "holds"
+    : (drawers.length > 0 && high >= TALL.height && stands < CLIMBS.kg) || tallForDepth
+      ? "fix"
+      : drawers.length > 0 && stands < CLIMBS.kg
+        ? "tight"
+        : "holds";
+  return verdict({
+    id: "form.tips",
+    stage: "form",
+    subject: ["case-side", "drawer-front"],
+    level,
+    text: fixed
+      ? "Fixed to the wall: nobody pulls it over"
+      : drawers.length > 0
+        ? `Empty, with a drawer drawn out, it tips under ${Math.round(stands)} kg`
+        : `${mm(high)} high on ${mm(deep.to - deep.from)}: a push tips it`,
+    why: `About ${Math.round(weight)} kg stand on feet ${mm(front - middle)} before the middle; ${drawers.length > 0 ? `a drawer hangs out ${mm(out)}. A child who climbs on it weighs ${CLIMBS.kg} kg` : "it is higher than two and a half times its depth"}. A bracket into a stud or a plug in masonry holds ${Math.ceil((CLIMBS.kg * GRAVITY) / 10) * 10} N many times over.`,
+    ...(drawers.length > 0
+      ? { limit: CLIMBS.kg, actual: Math.round(stands), sense: "at least" as const, unit: "kg" }
+      : {}),
+    source: "derived: moments about the front feet; load from stability standards, from memory",
+    remedies: level === "holds" ? [] : [set("Fix it to the wall", at("wall"), true)],
+  });
+}

@@ -1,0 +1,80 @@
+/** What drawers run on and what keeps them from tipping: a rail in front, runners and kickers from it to the back. mm */
+import type { Case, Division } from "./case";
+
+/** @source common practice */
+export const RUNNER = {
+  width: 32,
+  /** clear of the back, and of the rail at the back that the sides carry away from it */
+  clear: 3,
+  apart: 8,
+  /** its screws lie in so much of its length from the back; those on the two sides of a divider pass each other by so much */
+  screwed: 0.7,
+  aside: 24,
+  /** a screw’s point stays so far inside */
+  over: 4,
+};
+
+/** A rail between two drawers: W1, W2, bay by bay from above. */
+export const framesOf = ({ bays }: Pick<Case, "bays">): { id: string; bay: number; at: Division }[] => {
+  const all = bays.flatMap((bay, i) =>
+    bay.to - bay.from > 0 ? bay.divisions.filter(({ kind }) => kind === "rail").map((at) => ({ bay: i, at })) : [],
+  );
+  return all.map((each, i) => ({ ...each, id: all.length > 1 ? `W${i + 1}` : "W" }));
+};
+
+/** A runner or a kicker: on which side of its bay, what it is tenoned into in front and screwed to beside it, where it lies. */
+export interface Runner {
+  id: string;
+  kind: "runner" | "kicker";
+  bay: number;
+  side: -1 | 1;
+  /** the rail in front */
+  front: string;
+  /** the part beside it, and whether that is a divider */
+  beside: string;
+  divider: boolean;
+  x: number;
+  y: number;
+  thickness: number;
+  /** z, from the back to the rail */
+  from: number;
+  to: number;
+}
+
+/** What stands beside a bay: a side of the case, or a divider. */
+export function besideOf({ bays, dividers }: Pick<Case, "bays" | "dividers">, bay: number, side: -1 | 1) {
+  const last = side < 0 ? bay === 0 : bay === bays.length - 1;
+  const n = side < 0 ? bay : bay + 1;
+  return last
+    ? { id: side < 0 ? "P1" : "P2", divider: false }
+    : { id: dividers.length > 1 ? `D${n}` : "D", divider: true };
+}
+
+/** Runners Y1, Y2 on rails between drawers; kickers J1, J2 above a drawer that lies under the top. */
+export function runnersOf(at: Case): Runner[] {
+  const { bays, deep, insideBack, rail, inner, under } = at;
+  const to = deep.to - rail;
+  const pair = (bay: number) =>
+    ([-1, 1] as const).map((side) => {
+      const { id, divider } = besideOf(at, bay, side);
+      const x = side < 0 ? bays[bay].from : bays[bay].to - RUNNER.width;
+      return { bay, side, beside: id, divider, x, thickness: inner, to };
+    });
+  const runners = framesOf(at).flatMap(({ id, bay, at: { from: y } }) =>
+    pair(bay).map((each) => ({ ...each, kind: "runner" as const, front: id, y, from: insideBack + RUNNER.clear })),
+  );
+  const kickers = bays.flatMap(({ openings: [first], from, to: right }, bay) =>
+    first.holds === "drawer" && right > from
+      ? pair(bay).map((each) => ({
+          ...each,
+          ...{ kind: "kicker" as const, front: "A1", y: under - inner, from: insideBack + rail + RUNNER.apart },
+        }))
+      : [],
+  );
+  const room = ({ bay, from }: { bay: number; from: number }) =>
+    to - from > RUNNER.width && bays[bay].to - bays[bay].from > 2 * RUNNER.width;
+  return [
+    ...runners.filter(room).map((each, i) => ({ ...each, id: `Y${i + 1}` })),
+    ...kickers.filter(room).map((each, i) => ({ ...each, id: `J${i + 1}` })),
+  ];
+}

@@ -1,0 +1,43 @@
+import { KIND_RULES } from "../../../joinery/joint-rules";
+import { mm } from "../../../verdict/verdict";
+import type { Base } from "../base";
+import { caseDimensions } from "./dimensions";
+import { caseJoints } from "./joints";
+import { caseMeetings } from "./meetings";
+import { caseParts } from "./parts";
+import type { Case } from "./case";
+import { placeCase } from "./place";
+import { CASE_MOVE_RULES } from "./move-rules";
+import { CASE_RULES } from "./rules";
+import { caseWork } from "./work";
+
+/** A case of solid boards under the top: sides with their grain upright, a bottom, rails, dividers, shelves, drawers, a back. */
+export const caseBase: Base<Case> = {
+  kind: "case",
+  name: "Case",
+  place: placeCase,
+  joints: caseJoints,
+  parts: caseParts,
+  meetings: caseMeetings,
+  formRules: CASE_RULES,
+  jointRules: KIND_RULES,
+  moveRules: CASE_MOVE_RULES,
+  work: caseWork,
+  dimensions: caseDimensions,
+  setOuts: () => [],
+  describe: (_, { bays, drawers, back }) =>
+    `A case of ${bays.length === 1 ? "one bay" : `${bays.length} bays`}${drawers.length > 0 ? ` with ${drawers.length === 1 ? "a drawer" : `${drawers.length} drawers`}` : ""}, ${back > 0 ? "a back of sheet" : "open behind"}.`,
+  sizes: (_, { outside, deep, under, side, inner, bays, drawers }) => [
+    ["Case", `${mm(outside.to - outside.from)} by ${mm(deep.to - deep.from)}, ${mm(under)} high`],
+    ["Boards", `sides ${mm(side)}, what lies between ${mm(inner)}`],
+    ["Bays", bays.map(({ from, to }) => mm(to - from)).join(", ")],
+    ...(drawers.length > 0
+      ? [
+          [
+            "Drawers",
+            drawers.map(({ n, width, high }) => `${n}: ${mm(width)} by ${mm(high.to - high.from)}`).join("; "),
+          ] as [string, string],
+        ]
+      : []),
+  ],
+};

@@ -1,0 +1,162 @@
+import type { AssemblyPart, Worked } from "../../../assembly/part";
+import type { Place } from "../../../assembly/place";
+import type { Vec } from "../../../assembly/vector";
+import type { Form } from "../../../piece/schema";
+import type { BaseFacts } from "../base";
+import { endShape } from "../standing-end";
+import { cut, PULL } from "./cut";
+import { drawerParts } from "./drawer-parts";
+import type { Case } from "./case";
+import { KICK, shelvesOf } from "./place";
+import { framesOf, RUNNER, Runner, runnersOf } from "./frames";
+
+type Plain = Omit<AssemblyPart, "adds" | "cuts"> & { cuts?: Worked[] };
+
+/** Lying in the case: length along the piece, width from the front back, thickness up. */
+const LYING = { x: [1, 0, 0] as Vec, y: [0, 0, -1] as Vec };
+/** Standing across it: length up, width from the back to the front, thickness along the piece. */
+const STANDING = { x: [0, 1, 0] as Vec, y: [0, 0, 1] as Vec };
+
+const solid = { make: "solid" } as const;
+const panel = { ...solid, role: "panel" } as const;
+const stick = { ...solid, role: "rail" } as const;
+
+/** How deep the back's rebate is, mm: half a side, 10 at most. @source common practice */
+export const rebateOf = ({ side }: Pick<Case, "side">) => Math.min(10, side / 2);
+
+/** A case: sides, bottom, the rails under the top, dividers, shelves, rails and runners, the back, drawers. */
+export function caseParts({ form, at }: BaseFacts<Case>): AssemblyPart[] {
+  const all: Plain[] = [
+    ...sides(form, at),
+    bottom(at),
+    ...rails(at),
+    ...dividers(at),
+    ...shelves(at),
+    ...drawerRails(at),
+    ...runnersOf(at).map(runner),
+    ...(at.kick ? [kick(at)] : []),
+    ...(at.back > 0 ? [back(at)] : []),
+  ];
+  return [
+    ...all.map(({ cuts = [], ...part }): AssemblyPart => ({ ...part, adds: [], cuts })),
+    ...drawerParts(form, at),
+  ];
+}
+
+function sides(form: Form, at: Case): Plain[] {
+  const { side, deep, under, outside, back } = at;
+  const width = deep.to - deep.from;
+  return [-1, 1].map((way, i): Plain => {
+    const x = way < 0 ? outside.from : outside.to - side;
+    const place: Place = { at: [x, 0, deep.from], ...STANDING };
+    const rebate = rebateOf(at);
+    const inner = way < 0 ? x + side - rebate : x;
+    return {
+      ...{ id: `P${i + 1}`, kind: "case-side", name: "Side", letter: "P", ...panel },
+      note: `Glued from the boards chosen for it, its grain upright${back > 0 ? "; a rebate for the back along its inner edge" : ""}.`,
+      shape: endShape({ width, thickness: side }, under, form.case.relief),
+      place,
+      opens: [way * PULL.along, 0, 0],
+      cuts:
+        back > 0
+          ? [
+              cut(
+                "case-back",
+                place,
+                { length: under - at.lift, width: back, thickness: rebate },
+                { at: [inner, at.lift, deep.from], ...STANDING },
+              ),
+            ]
+          : [],
+    };
+  });
+}
+
+const bottom = ({ inside, deep, insideBack, lift, inner }: Case): Plain => ({
+  ...{ id: "Q", kind: "case-bottom", name: "Bottom", letter: "Q", ...panel },
+  note: "Glued from the boards chosen for it; let into the sides, its front edge flush with theirs.",
+  shape: { length: inside.to - inside.from, width: deep.to - insideBack, thickness: inner },
+  place: { at: [inside.from, lift, deep.to], ...LYING },
+  opens: [0, -PULL.down, 0],
+});
+
+const rails = ({ inside, deep, insideBack, under, inner, rail }: Case): Plain[] =>
+  [deep.to, insideBack + rail].map((front, i): Plain => ({
+    ...{ id: `A${i + 1}`, kind: "case-rail", name: "Rail under the top", plural: "Rails under the top", letter: "A" },
+    ...stick,
+    note: "Its dovetails are included; flush with the sides above, holes for the top’s screws drilled before it is glued.",
+    shape: { length: inside.to - inside.from, width: rail, thickness: inner },
+    place: { at: [inside.from, under - inner, front], ...LYING },
+    opens: [0, PULL.down, 0],
+  }));
+
+const dividers = ({ dividers: xs, inner, high, insideBack, deep }: Case): Plain[] =>
+  xs.map((x, i): Plain => ({
+    ...{ id: xs.length > 1 ? `D${i + 1}` : "D", kind: "divider", name: "Divider", letter: "D", ...panel },
+    note: "Glued from the boards chosen for it, its grain upright; let into the bottom and into the rails.",
+    shape: { length: high.to - high.from, width: deep.to - insideBack, thickness: inner },
+    place: { at: [x - inner / 2, high.from, insideBack], ...STANDING },
+    opens: [0, PULL.down / 2, 0],
+  }));
+
+function shelves(at: Case): Plain[] {
+  const all = shelvesOf(at);
+  const { bays, deep, insideBack, inner } = at;
+  return all.map(({ bay, at: { from } }, i): Plain => ({
+    ...{ id: all.length > 1 ? `H${i + 1}` : "H", kind: shelfKind(bay), name: "Shelf", plural: "Shelves", letter: "H" },
+    ...panel,
+    note: "Glued from the boards chosen for it; let in at both ends, its front edge flush with the case.",
+    shape: { length: bays[bay].to - bays[bay].from, width: deep.to - insideBack, thickness: inner },
+    place: { at: [bays[bay].from, from, deep.to], ...LYING },
+    opens: [0, 0, PULL.back],
+  }));
+}
+/** Shelves of one bay are alike. */
+export const shelfKind = (bay: number) => (bay > 0 ? `case-shelf-${bay + 1}` : "case-shelf");
+/** Rails between drawers of one bay are alike. */
+export const railKind = (bay: number) => (bay > 0 ? `drawer-rail-${bay + 1}` : "drawer-rail");
+
+const drawerRails = (at: Case): Plain[] =>
+  framesOf(at).map(({ id, bay, at: { from } }): Plain => {
+    const { from: left, to } = at.bays[bay];
+    return {
+      ...{ id, kind: railKind(bay), name: "Drawer rail", letter: "W", ...stick },
+      note: "Its stub tenons are included; its front edge flush with the case.",
+      shape: { length: to - left, width: at.rail, thickness: at.inner },
+      place: { at: [left, from, at.deep.to], ...LYING },
+      opens: [0, 0, PULL.back],
+    };
+  });
+
+const runner = ({ id, kind, x, y, thickness, from, to }: Runner): Plain => ({
+  ...{ id, kind, name: kind === "kicker" ? "Kicker" : "Runner", letter: id[0], ...stick },
+  note:
+    kind === "kicker"
+      ? "Keeps a drawer from tipping as it is drawn out: tenoned in front, screwed through slots to what stands beside it."
+      : "Tenoned into the rail in front, where it is glued; screwed through slots to what stands beside it, which moves along it.",
+  shape: { length: to - from, width: RUNNER.width, thickness },
+  // along it from the back, across it to the right, up
+  place: { at: [x, y, from], x: [0, 0, 1], y: [1, 0, 0] },
+  opens: [0, 0, PULL.back / 2],
+});
+
+const kick = ({ inside, deep, lift, inner }: Case): Plain => ({
+  ...{ id: "K", kind: "kick", name: "Kick board", letter: "K", ...stick },
+  note: "Let into the sides, clear of the floor.",
+  shape: { length: inside.to - inside.from, width: lift - KICK.off, thickness: inner },
+  place: { at: [inside.from, KICK.off, deep.to - KICK.back - inner], x: [1, 0, 0], y: [0, 1, 0] },
+  opens: [0, -PULL.down, 0],
+});
+
+function back(at: Case): Plain {
+  const { inside, deep, lift, under, back: thickness } = at;
+  const rebate = rebateOf(at);
+  return {
+    ...{ id: "M", kind: "case-back", name: "Back", letter: "M", ...solid, role: "sheet" },
+    note: "In the sides’ rebates, screwed to the bottom, the rail above and the dividers.",
+    sheet: { material: "plywood", thickness },
+    shape: { length: inside.to - inside.from + 2 * rebate, width: under - lift, thickness },
+    place: { at: [inside.from - rebate, lift, deep.from], x: [1, 0, 0], y: [0, 1, 0] },
+    opens: [0, 0, -PULL.back],
+  };
+}

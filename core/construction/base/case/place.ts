@@ -1,0 +1,172 @@
+import { measuredOr } from "../../../piece/measured";
+import type { CaseBay } from "../../../piece/case-choices";
+import type { AsBuilt, Form } from "../../../piece/schema";
+import { Bearer, Footprint, frameRound, PanelPlace } from "../../geometry";
+import { topOf } from "../../top/core";
+import { footLength, reliefOf } from "../standing-end";
+import type { Bay, Case, Division, Drawer, Opening, Span } from "./case";
+import { drawerOf, drawerPanels } from "./drawer";
+
+/** Shares what there is among those that don't say: those that do keep it; where all do, the last takes what is left. */
+export function shared(room: number, asked: readonly (number | null)[]): number[] {
+  const free = asked.filter((each) => each === null).length;
+  const known = asked.reduce<number>((sum, each) => sum + (each ?? 0), 0);
+  if (free > 0) return asked.map((each) => each ?? (room - known) / free);
+  return asked.map((each, i) => (i === asked.length - 1 ? room - known + each! : each!));
+}
+
+function bayOf({ rows, width }: CaseBay, { from, to }: Span, high: Span, inner: number): Bay {
+  const room = high.to - high.from - (rows.length - 1) * inner;
+  const heights = shared(
+    room,
+    rows.map(({ height }) => height),
+  );
+  let upper = high.to;
+  const openings = rows.map(({ holds, height }, i): Opening => {
+    const opening = { from: upper - heights[i], to: upper, holds, typed: height };
+    upper = opening.from - inner;
+    return opening;
+  });
+  const divisions = openings.slice(1).map((below, i): Division => ({
+    from: below.to,
+    to: openings[i].from,
+    kind: below.holds === "drawer" && openings[i].holds === "drawer" ? "rail" : "shelf",
+  }));
+  return { from, to, typed: width, openings, divisions };
+}
+
+/** A kick board stands back from the front by so much, and so far off the floor, mm. @source common practice */
+export const KICK = { back: 40, off: 3, least: 25 };
+
+/** @returns geometry; sizes may come out at or below 0, which its rules judge */
+export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
+  const { top, core } = topOf(form, asBuilt);
+  const { case: choice, overhang, height } = form;
+  const side = measuredOr(asBuilt, "case-side", "thickness", choice.thickness);
+  const inner = measuredOr(asBuilt, "case-bottom", "thickness", choice.inner);
+  const under = height - top.thickness;
+  const half = top.length / 2 - overhang.end;
+  const deep = { from: -top.width / 2 + choice.behind, to: top.width / 2 - overhang.side };
+  const back = choice.back === "sheet" ? choice.sheet : 0;
+  const inside = { from: -half + side, to: half - side };
+  const high = { from: choice.lift + inner, to: under - inner };
+  const insideBack = deep.from + back;
+  const widths = shared(
+    inside.to - inside.from - (choice.bays.length - 1) * inner,
+    choice.bays.map(({ width }) => width),
+  );
+  let left = inside.from;
+  const bays = choice.bays.map((bay, i) => {
+    const made = bayOf(bay, { from: left, to: left + widths[i] }, high, inner);
+    left = made.to + inner;
+    return made;
+  });
+  const rail = Math.min(choice.rails, Math.max(1, (deep.to - insideBack) / 2));
+  const space = { front: deep.to, back: insideBack };
+  const drawers = bays.flatMap((bay, i) =>
+    bay.openings.flatMap((opening, j) => {
+      const drawer = opening.holds === "drawer" ? drawerOf(choice.drawers, bay, opening, space) : null;
+      return drawer ? [{ ...drawer, bay: i, row: j }] : [];
+    }),
+  );
+  const feet = feetOf(half, side, deep, reliefOf(choice.relief, under));
+  const at: Case = {
+    kind: "case",
+    keeps: { end: true, side: true },
+    ...{ top, core, under, side, inner, back, deep, inside, insideBack, high, rail, bays, feet },
+    outside: { from: -half, to: half },
+    lift: choice.lift,
+    kick: choice.kick && choice.lift >= KICK.least,
+    relief: choice.relief,
+    dividers: bays.slice(1).map(({ from }) => from - inner / 2),
+    drawers: classed(drawers),
+    frame: frameRound(feet),
+    bearers: bearersOf(inside, { deep, insideBack, rail, inner }),
+    posts: [],
+    through: null,
+    sticks: [],
+    seats: [],
+    kneeRoom: 0,
+    between: Math.min(...bays.map(({ from, to }) => to - from)),
+  };
+  return { ...at, panels: casePanels(at, form) };
+}
+
+function feetOf(half: number, side: number, deep: Span, relief: number): Footprint[] {
+  const width = deep.to - deep.from;
+  const foot = relief > 0 ? footLength(width) : width / 2;
+  return [-1, 1].flatMap((x) =>
+    [deep.from + foot / 2, deep.to - foot / 2].map((z) => ({
+      ...{ x: x * (half - side / 2), z, length: side, width: foot },
+    })),
+  );
+}
+
+/** The two rails under the top: they are carried apart by the sides, which move as the top does. */
+function bearersOf(
+  inside: Span,
+  { deep, insideBack, rail, inner }: Pick<Case, "deep" | "insideBack" | "rail" | "inner">,
+): Bearer[] {
+  return [
+    { name: "front", said: "front rail", at: deep.to - rail / 2, inside: -1 as const },
+    { name: "back", said: "back rail", at: insideBack + rail / 2, inside: 1 as const },
+  ].map(({ name, said, at, inside: side }, i): Bearer => ({
+    ...{ part: `A${i + 1}`, kind: "case-rail", said, name, run: "along", at, inside: side },
+    ...{ length: inside.to - inside.from, thickness: rail, depth: inner, alike: true },
+  }));
+}
+
+/** Drawers of one size share a class, so that a row of the cut list is what one setting cuts: the first is plain, others are numbered. */
+function classed(drawers: readonly Drawer[]): Drawer[] {
+  const sizes: string[] = [];
+  return drawers.map((drawer, n) => {
+    const key = [drawer.width, drawer.high.to - drawer.high.from, drawer.deep.to - drawer.deep.from]
+      .map((each) => Math.round(each * 100))
+      .join();
+    if (!sizes.includes(key)) sizes.push(key);
+    return { ...drawer, n: n + 1, size: sizes.indexOf(key) + 1 };
+  });
+}
+
+/** What is glued up from boards: sides, bottom, dividers, shelves, and drawer bottoms that are solid. */
+export function casePanels(at: Case, form: Form): PanelPlace[] {
+  const { side, inner, deep, inside, insideBack, under, high, bays, dividers } = at;
+  const sizesAt = ["form", "case"];
+  const depth = deep.to - insideBack;
+  const plain = { width: depth, thickness: inner, sizesAt };
+  const shelves = shelvesOf(at);
+  return [
+    ...[1, 2].map((n) => ({
+      ...{ id: `side-${n}`, kind: "case-side", part: `P${n}`, name: n === 1 ? "left side" : "right side" },
+      ...{ length: under, width: deep.to - deep.from, thickness: side, sizesAt },
+    })),
+    {
+      ...{ id: "bottom", kind: "case-bottom", part: "Q", name: "bottom" },
+      ...{ ...plain, length: inside.to - inside.from + 2 * letInto(side) },
+    },
+    ...dividers.map((_, i) => ({
+      ...{ id: `divider-${i + 1}`, kind: "divider", part: dividers.length > 1 ? `D${i + 1}` : "D" },
+      name: dividers.length > 1 ? `divider ${i + 1}` : "divider",
+      ...{ ...plain, length: high.to - high.from + 2 * letInto(inner) },
+    })),
+    ...shelves.map(({ bay }, i) => {
+      const several = shelves.length > 1;
+      const { from, to } = bays[bay];
+      return {
+        ...{ id: `shelf-${i + 1}`, kind: `case-shelf${bay > 0 ? `-${bay + 1}` : ""}` },
+        ...{ part: several ? `H${i + 1}` : "H", name: several ? `shelf ${i + 1}` : "shelf" },
+        ...{ ...plain, length: to - from + 2 * letInto(Math.min(side, inner)) },
+      };
+    }),
+    ...drawerPanels(at, form),
+  ];
+}
+
+/** Shelves between openings, bay by bay, from above. */
+export const shelvesOf = ({ bays }: Pick<Case, "bays">): { bay: number; at: Division }[] =>
+  bays.flatMap((bay, i) =>
+    bay.to - bay.from > 0 ? bay.divisions.filter(({ kind }) => kind === "shelf").map((at) => ({ bay: i, at })) : [],
+  );
+
+/** How far a board is let into another: a third of its thickness, 8 mm at most. @source common practice */
+export const letInto = (thickness: number) => Math.max(1, Math.floor(Math.min(8, thickness / 3)));

@@ -1,0 +1,177 @@
+import { fine, grade, set, mm, Verdict, verdict } from "../../../verdict/verdict";
+import { sagOf } from "../../sag";
+import { usualRange } from "../../usual";
+import type { Rule } from "../base";
+import { drawersMade, drawersRun, pulledOver } from "./drawer-rules";
+import { at, CaseFacts } from "./facts";
+import { addsUp, fits, opens } from "./opening-rules";
+import { KICK, shelvesOf } from "./place";
+
+/** Sizes of a case, mm. @source common practice */
+const CASE = { sides: { low: 18, high: 28 }, inner: { low: 16, high: 25 } };
+
+/** Every rule of a case, in the order a maker would ask. */
+export const CASE_RULES: readonly Rule<CaseFacts>[] = [
+  fits,
+  opens,
+  addsUp,
+  sides,
+  inside,
+  drawersMade,
+  drawersRun,
+  sags,
+  racks,
+  fastening,
+  slope,
+  kick,
+  pulledOver,
+];
+
+function sides({ at: { side } }: CaseFacts): Verdict {
+  return usualRange("form.case-side", "case-side", "A side’s thickness", side, CASE.sides, at("thickness"), {
+    low: "Housings and dovetails leave little behind them.",
+    high: "The case weighs more than it must.",
+  });
+}
+
+function inside({ at: { inner } }: CaseFacts): Verdict {
+  return usualRange("form.case-inner", "case-bottom", "A divider’s thickness", inner, CASE.inner, at("inner"), {
+    low: "A divider is let into from both sides: little is left in its middle.",
+    high: "Dividers and shelves take the room of what they part.",
+  });
+}
+
+/** Bottom and shelves between what holds them. */
+function sags({ at: place, species }: CaseFacts): Verdict {
+  const wide = Math.max(1, place.deep.to - place.insideBack);
+  const spans = [
+    ...place.bays.map(({ from, to }) => ({ what: "bottom", kind: "case-bottom", span: to - from })),
+    ...shelvesOf(place).map(({ bay }) => ({
+      ...{ what: "shelf", kind: "case-shelf" },
+      span: place.bays[bay].to - place.bays[bay].from,
+    })),
+  ];
+  const worst = spans.reduce((a, b) => (b.span >= a.span ? b : a));
+  const span = Math.max(1, worst.span);
+  const { sag, limit, thick } = sagOf({ span, wide, thickness: place.inner }, species.stiffness);
+  const level = grade(sag, "at most", limit, 2.5 * limit);
+  return verdict({
+    id: "form.case-sag",
+    stage: "form",
+    subject: [worst.kind],
+    level,
+    text:
+      level === "holds"
+        ? `The ${worst.what} sags ${fine(sag)} after years: nobody sees it`
+        : `The ${worst.what} sags ${fine(sag)} after years`,
+    why: `${mm(span)} between what holds it with about 25 kg a metre, ${mm(place.inner)} thick; ${fine(limit)} begins to show.`,
+    limit: Math.round(limit * 10) / 10,
+    actual: Math.round(sag * 10) / 10,
+    sense: "at most",
+    unit: "mm",
+    source: "derived: a beam on two supports; creep about double",
+    remedies:
+      level === "holds"
+        ? []
+        : [
+            ...(thick <= 40 ? [set(`Make bottom, dividers and shelves ${thick} mm thick`, at("inner"), thick)] : []),
+            ...(place.bays.length === 1
+              ? [
+                  {
+                    label: "Set a divider in its middle",
+                    patches: [
+                      {
+                        path: at("bays"),
+                        value: [
+                          { width: null, rows: [{ height: null, holds: "nothing" }] },
+                          { width: null, rows: [{ height: null, holds: "nothing" }] },
+                        ],
+                      },
+                    ],
+                  },
+                ]
+              : []),
+          ],
+  });
+}
+
+/** A back keeps it square. */
+function racks({ at: { back, dividers, kick: kicked } }: CaseFacts): Verdict {
+  return verdict({
+    id: "form.racking",
+    stage: "form",
+    subject: ["case-back", "case-side"],
+    level: back > 0 ? "holds" : "tight",
+    text: back > 0 ? "The back keeps the case square" : "Nothing but its corners keeps the case square",
+    why:
+      back > 0
+        ? `A sheet of ${fine(back)} screwed round its edges does not go out of square.`
+        : `Housings and dovetails of the rails alone stop it racking sideways${dividers.length > 0 || kicked ? ", with the dividers and the kick board to help" : ""}.`,
+    remedies: back > 0 ? [] : [set("Give it a back of sheet", at("back"), "sheet")],
+  });
+}
+
+/** What rails that lie flat can hold a top by. */
+const TAKES = ["oversized", "figure-8", "screwed", "loose"];
+
+function fastening({ choices: { fastening: way } }: CaseFacts): Verdict {
+  const takes = TAKES.includes(way);
+  return verdict({
+    id: "form.case-top",
+    stage: "form",
+    subject: ["case-rail", "top"],
+    level: takes ? "holds" : "fix",
+    text: takes ? "The rails take what holds the top" : "Rails that lie flat take no buttons, clips or cleats",
+    why: "The top is screwed up through the rails, which the sides carry apart as they and the top swell together: the holes are large all the same, for the weeks in which thick and thin part company.",
+    remedies: takes ? [] : [set("Screw it up through oversized holes", ["joints", "fastening"], "oversized")],
+  });
+}
+
+/** Soft wood crushes at a steep tail, hard wood breaks at a flat one. @source common practice */
+const SOFT = 550;
+
+function slope({ at: place, form, species }: CaseFacts): Verdict {
+  const soft = species.density < SOFT;
+  const usual = soft ? "1:6" : "1:8";
+  const fitsWood = form.case.slope === usual;
+  return verdict({
+    id: "form.dovetail-slope",
+    stage: "form",
+    subject: place.drawers.length > 0 ? ["drawer-side", "case-rail"] : ["case-rail"],
+    level: fitsWood ? "holds" : "tight",
+    text: fitsWood
+      ? `Tails slope ${form.case.slope.replace(":", " in ")}, as ${soft ? "soft" : "hard"} wood has them`
+      : `Tails that slope ${form.case.slope.replace(":", " in ")} suit ${soft ? "hard" : "soft"} wood`,
+    why: soft
+      ? "Soft wood crushes under the slope as the joint is pulled: more of it holds longer."
+      : "The corners of steep tails are short grain, which hard wood lets break.",
+    remedies: fitsWood ? [] : [set(`Slope them ${usual.replace(":", " in ")}`, at("slope"), usual)],
+  });
+}
+
+/** Something keeps the dust out and the foot from the bottom's edge. */
+function kick({ at: { lift, inner, relief }, form }: CaseFacts): Verdict | null {
+  if (!form.case.kick && lift === 0) return null;
+  const wanted = form.case.kick;
+  const low = wanted && lift < KICK.least;
+  const bare = lift - relief;
+  return verdict({
+    id: "form.kick",
+    stage: "form",
+    subject: ["kick", "case-bottom"],
+    level: low || (relief > 0 && bare < 0) ? "tight" : "holds",
+    text: low
+      ? `${mm(lift)} below the bottom are too low for a kick board`
+      : bare < 0 && relief > 0
+        ? `The sides’ relief of ${mm(relief)} reaches above the bottom’s underside`
+        : wanted
+          ? `The kick board stands ${mm(KICK.back)} back from the front`
+          : `${mm(lift)} stay open below the bottom`,
+    why: `Toes go under; the bottom of ${mm(inner)} lies ${mm(lift)} above the floor.`,
+    remedies: low
+      ? [set("Raise the bottom to 60 mm", at("lift"), 60), set("Leave the kick board out", at("kick"), false)]
+      : bare < 0 && relief > 0
+        ? [set("Leave the relief out", at("relief"), 0)]
+        : [],
+  });
+}

@@ -1,0 +1,226 @@
+import { FRAME_CLAMPS, Step, stepOf as step, TIME } from "../../../steps/step";
+import { fine, mm } from "../../../verdict/verdict";
+import type { BaseWork, WorkFacts } from "../base";
+import { DRAWER, ofSize } from "./drawer";
+import { framesOf, runnersOf } from "./frames";
+import type { Case } from "./case";
+import { shelvesOf } from "./place";
+import { railKind, shelfKind } from "./parts";
+
+/** A back of sheet is screwed so often along its edges, mm. @source common practice */
+const BACK_SCREWS = 220;
+
+/** The order of a case: panels, joints, a dry fit, insides finished, everything between the sides closed at once; then back and drawers. */
+export function caseWork({ form, at, milled, grooved, fullHours, clampHours }: WorkFacts<Case>): BaseWork {
+  const { bays, dividers, drawers, kick, back } = at;
+  const shelves = [...new Set(shelvesOf(at).map(({ bay }) => shelfKind(bay)))];
+  const frames = [...new Set(framesOf(at).map(({ bay }) => railKind(bay)))];
+  const runners = runnersOf(at);
+  const kinds = [...new Set(runners.map(({ kind }) => kind))];
+  const panels = ["case-side", "case-bottom", ...(dividers.length > 0 ? ["divider"] : []), ...shelves];
+  const between = ["case-bottom", ...panels.slice(2), "case-rail", ...frames, ...(kick ? ["kick"] : [])];
+  const sized = panels.map((kind) => `${kind}-size`);
+  const several = bays.length > 1;
+  const steps: Step[] = [
+    step({
+      id: "case-housings",
+      title: "Cut the housings of sides, bottom and dividers",
+      detail: `Both sides from one fence setting, front edges together, so that left and right can't differ; stopped short of the front and squared with a chisel.${back > 0 ? ` Then the back’s rebate, ${fine(back)} deep, along both sides.` : ""}${frames.length > 0 ? " Stub mortises for the drawer rails from the same layout stick." : ""}`,
+      parts: panels,
+      after: sized,
+      hours: 1 + 0.3 * (2 + 2 * dividers.length + 2 * shelves.length),
+      check: "Sides held together: every housing runs on from one to the other.",
+    }),
+    ...(grooved
+      ? [
+          step({
+            id: "rail-holes",
+            ...grooved,
+            detail: `${grooved.detail} Now: once the case is glued no drill stands upright in it.`,
+            parts: ["case-rail"],
+            after: milled,
+          }),
+        ]
+      : []),
+    step({
+      id: "case-dovetails",
+      title: "Dovetail the rails under the top into the sides",
+      detail:
+        "Tails first, on both rails and to one gauge; the sides’ sockets are marked from the very tails that go there, each corner numbered. They go in from above: the top hides them.",
+      parts: ["case-rail", "case-side"],
+      after: ["case-housings", ...milled],
+      hours: 2.5,
+      check: "Rails flush with the sides’ upper edges, or a hair above.",
+    }),
+    ...(frames.length > 0 || kinds.length > 0
+      ? [
+          step({
+            id: "frames",
+            title: "Tenon the drawer rails, make runners and kickers",
+            detail: `Rails between their shoulders exactly as long as the bottom is between its own. Each runner a stub tenon in front; behind it two slots of ${fine(form.case.slot)} for its screws, counterbored below.`,
+            parts: [...frames, ...kinds],
+            after: ["case-housings", ...milled],
+            hours: 0.5 + 0.3 * runners.length,
+          }),
+        ]
+      : []),
+    step({
+      id: "dry-fit",
+      title: "Dry-fit the case",
+      detail:
+        "On its back, sides over bottom, dividers and shelves, rails in last from above. Diagonals of the front and of every opening; number what goes where.",
+      parts: [...panels, "case-rail"],
+      after: [
+        "case-dovetails",
+        ...(frames.length > 0 || kinds.length > 0 ? ["frames"] : []),
+        ...(grooved ? ["rail-holes"] : []),
+      ],
+      hours: TIME.dryFit,
+      check: "Every opening square within half a millimetre: drawers show the rest.",
+    }),
+    step({
+      id: "sand-base",
+      title: "Plane, sand and finish the insides",
+      detail:
+        "All faces that lie inside, with their finish, now: no brush reaches the corners later. Tape over what takes glue; nothing on the runners’ upper faces and where drawers run but wax.",
+      parts: [...panels, "case-rail"],
+      after: ["dry-fit"],
+      hours: 0.5 * panels.length + TIME.coat,
+    }),
+    step({
+      id: "glue-base",
+      title: "Glue the case",
+      detail: `Slow glue: ${several ? "dividers into the bottom first, then everything between the sides, then both sides" : "everything between the sides, then both sides"}, the rails from above. Cauls over the housings, crowned by a shaving, so that the middle of a wide side is pressed too.${frames.length > 0 ? " The drawer rails go in with it: their tenons can’t afterwards." : ""}`,
+      parts: [...new Set([...between, "case-side"])],
+      after: ["sand-base"],
+      hours: TIME.glueFrame * 2,
+      wait: fullHours,
+      waitFor: "the case to cure",
+      clamps: Math.max(FRAME_CLAMPS, 4 + 2 * (shelves.length + frames.length)),
+      clampHours,
+      check:
+        "Diagonals of the front and of the back alike within 1 mm while the glue is wet; no side bowed by a clamp.",
+    }),
+    ...(kinds.length > 0
+      ? [
+          step({
+            id: "runners",
+            title: "Set the runners and kickers",
+            detail:
+              "Glue in the front mortise only. Level with the rail in front, square to it by a straightedge across both; screws in the middle of their slots, a turn loose: the sides move along them.",
+            parts: kinds,
+            after: ["glue-base"],
+            hours: 0.25 * runners.length,
+            check: "A straightedge on both runners of an opening does not rock.",
+          }),
+        ]
+      : []),
+    ...drawerSteps(at, form.case.drawers.above, { fullHours, clampHours, milled }, kinds.length > 0),
+  ];
+  const whole = kinds.length > 0 ? "runners" : "glue-base";
+  const made = drawers.length > 0 ? "drawers-stops" : whole;
+  return {
+    steps,
+    levelling: [
+      ...(back > 0
+        ? [
+            step({
+              id: "back",
+              title: "Screw the back on",
+              detail: `After its finish, and after the drawers were fitted through the open back. A screw every ${BACK_SCREWS} mm, the first at two corners with the case held square.`,
+              parts: ["case-back"],
+              after: [made],
+              hours: 0.75,
+            }),
+          ]
+        : []),
+      step({
+        id: "cut-feet",
+        title: "Level the feet and ease them",
+        detail: "On the flat floor, marked from a block: a shaving, no more. Chamfer every foot 2 mm.",
+        parts: ["case-side"],
+        after: [whole],
+        hours: 0.5,
+        check: "No rock on a flat floor.",
+      }),
+      ...(form.case.wall
+        ? [
+            step({
+              id: "wall",
+              title: "Make the bracket for the wall",
+              detail:
+                "A steel angle under the rail at the back, its hole a slot up and down; into a stud, or a plug in sound masonry. It is the last thing done in the room.",
+              parts: ["case-rail"],
+              after: [whole],
+              hours: 0.5,
+              caution: "Tall cases and open drawers tip: it is not left standing there unfixed.",
+            }),
+          ]
+        : []),
+    ],
+    apart: ["sand-base", "glue-base"],
+    closing: "glue-base",
+    closed: [made],
+    standing: ["cut-feet", ...(back > 0 ? ["back"] : [])],
+    seen: [
+      "case-side",
+      ...(drawers.length > 0 ? [...new Set(drawers.map((each) => ofSize("drawer-front", each)))] : []),
+    ],
+  };
+}
+
+interface Times {
+  fullHours: number;
+  clampHours: number;
+  milled: string[];
+}
+
+/** Drawers after the case: each from its own opening. */
+function drawerSteps({ drawers }: Case, above: number, { fullHours, clampHours, milled }: Times, run: boolean): Step[] {
+  if (drawers.length === 0) return [];
+  const kinds = (of: string) => [...new Set(drawers.map((each) => ofSize(of, each)))];
+  const closed = run ? "runners" : "glue-base";
+  return [
+    step({
+      id: "drawers-fronts",
+      title: "Fit the drawer fronts to their openings",
+      detail: `One after another, from the board in the order they hang: first the lower edge and the ends, until each just goes in, then ${mm(above)} off above. Sides and backs are cut from what fits, never from the list.`,
+      parts: [...kinds("drawer-front"), ...kinds("drawer-side"), ...kinds("drawer-back")],
+      after: [closed, ...milled],
+      hours: 0.5 * drawers.length,
+      check: "An even gap all round, each front numbered inside with its opening.",
+    }),
+    step({
+      id: "drawers-dovetails",
+      title: "Dovetail the drawers and groove them",
+      detail: `The bottom’s groove first, ${mm(DRAWER.up)} above the lower edge, in sides and front: the lowest tail hides its end. Tails on both sides at once, taped together; pins from the tails.`,
+      parts: [...kinds("drawer-front"), ...kinds("drawer-side"), ...kinds("drawer-back")],
+      after: ["drawers-fronts"],
+      hours: 2.5 * drawers.length,
+      caution: "Chop from both sides to the line; hands behind the edge.",
+    }),
+    step({
+      id: "drawers-glue",
+      title: "Glue the drawers",
+      detail:
+        "On a flat board, bottom in dry to keep it square, diagonals alike. Two clamps across the front’s corners, two at the back.",
+      parts: [...kinds("drawer-front"), ...kinds("drawer-side"), ...kinds("drawer-back"), ...kinds("drawer-bottom")],
+      after: ["drawers-dovetails"],
+      hours: 0.5 * drawers.length,
+      wait: fullHours,
+      waitFor: "the drawers to cure",
+      clamps: FRAME_CLAMPS,
+      clampHours,
+      check: "No wind: it lies flat on the saw’s table.",
+    }),
+    step({
+      id: "drawers-stops",
+      title: "Plane the drawers in, set the stops",
+      detail: `Sides planed to the pins until it runs without shake; bottoms in from behind. Stops on the rail behind the front, glued to bare wood, lower than the ${mm(DRAWER.up)} below the bottom; wax where it runs.`,
+      parts: [...kinds("drawer-side"), ...kinds("drawer-bottom")],
+      after: ["drawers-glue"],
+      hours: 1 * drawers.length,
+      check: "Pushed with one finger it closes and stops flush.",
+    }),
+  ];
+}

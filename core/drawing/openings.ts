@@ -1,0 +1,87 @@
+/** A case from the front by its openings: what each holds, the lines between them to be moved, sizes to be typed. */
+import type { Case } from "../construction/base/case/case";
+import { dimension, formEdit, Item, rect, Scene } from "./scene";
+
+/** Names of what can be picked and moved: an opening, a line under an opening, a line right of a bay. */
+export const openingId = (bay: number, row: number) => `opening ${bay} ${row}`;
+export const underId = (bay: number, row: number) => `under ${bay} ${row}`;
+export const besideId = (bay: number) => `beside ${bay}`;
+
+/** What a drawn name stands for; null for anything else. */
+export function readId(id: string): { kind: "opening" | "under" | "beside"; bay: number; row: number } | null {
+  const [kind, bay, row = "0"] = id.split(" ");
+  return kind === "opening" || kind === "under" || kind === "beside"
+    ? { kind, bay: Number(bay), row: Number(row) }
+    : null;
+}
+
+/** A division drawn no thinner than a finger finds, mm. */
+const GRIP = 14;
+const HOLDS = { nothing: "open", drawer: "drawer" } as const;
+
+/** @param chosen  the opening that is looked at */
+export function openingsScene(at: Case, chosen: { bay: number; row: number } | null): Scene {
+  const { bays, outside, under, lift, inner } = at;
+  const edit = (name: string, ...path: (string | number)[]) => formEdit(name, "case", ...path.map(String));
+  const grip = Math.max(inner, GRIP);
+  const items: Item[] = [
+    rect(outside.from, 0, outside.to - outside.from, under, "outline", "case-side"),
+    ...bays.flatMap(({ from, to, openings }, i): Item[] =>
+      openings.flatMap((opening, j): Item[] => {
+        const picked = chosen?.bay === i && chosen.row === j;
+        const high = opening.to - opening.from;
+        const drawer = at.drawers.find(({ bay, row }) => bay === i && row === j);
+        return [
+          {
+            ...{ kind: "rect", x: from, y: opening.from, w: to - from, h: high, id: openingId(i, j) },
+            ink: picked ? "wash" : "void",
+            label: `Opening ${j + 1} of bay ${i + 1}: ${Math.round(to - from)} by ${Math.round(high)} mm, ${HOLDS[opening.holds]}`,
+          },
+          {
+            kind: "text",
+            x: (from + to) / 2,
+            y: (opening.from + opening.to) / 2,
+            text: opening.holds === "drawer" ? (drawer ? `drawer ${drawer.n}` : "no room for a drawer") : "open",
+            anchor: "middle",
+            ink: drawer ? "ink" : "graphite",
+            dy: 4,
+          },
+        ];
+      }),
+    ),
+    ...bays.flatMap(({ from, to, divisions }, i): Item[] =>
+      divisions.map((each, j) => ({
+        ...{ kind: "rect", x: from, y: (each.from + each.to - grip) / 2, w: to - from, h: grip, ink: "paper" },
+        id: underId(i, j),
+        label: `Line under opening ${j + 1} of bay ${i + 1}: move it`,
+      })),
+    ),
+    ...at.dividers.map((x, i): Item => ({
+      ...{ kind: "rect", x: x - grip / 2, y: lift + inner, w: grip, h: under - inner - lift - inner, ink: "paper" },
+      id: besideId(i),
+      label: `Line right of bay ${i + 1}: move it`,
+    })),
+    ...bays.map(({ from, to }, i) =>
+      dimension([from, 0], [to, 0], -16, to - from, edit(`Width of bay ${i + 1}`, "bays", i, "width")),
+    ),
+    ...bays.flatMap(({ from, to, openings }, i) =>
+      openings.map((opening, j) => {
+        const x = i === bays.length - 1 ? to - 0.1 * (to - from) : from + 0.1 * (to - from);
+        return dimension(
+          [x, opening.to],
+          [x, opening.from],
+          0,
+          opening.to - opening.from,
+          edit(`Height of opening ${j + 1} in bay ${i + 1}`, "bays", i, "rows", j, "height"),
+        );
+      }),
+    ),
+  ];
+  return {
+    id: "openings",
+    title: `The case from the front: ${bays.map(({ openings }) => openings.map(({ holds }) => HOLDS[holds]).join(", ")).join("; ")}.`,
+    bounds: { x: outside.from, y: 0, w: outside.to - outside.from, h: under },
+    margin: [10, 20, 34, 20],
+    items,
+  };
+}

@@ -1,0 +1,76 @@
+/** Fields of the form: a case of solid boards, its openings and what they hold. */
+import * as v from "valibot";
+import { choice, count, distance, list, size } from "./fields";
+
+/** What an opening holds. */
+export const HOLDS = ["nothing", "drawer"] as const;
+
+const rowSchema = v.strictObject({
+  /** null: an equal share of what is left */
+  height: v.nullable(size("height of the opening", 20, 1500)),
+  holds: choice("what the opening holds", HOLDS),
+});
+const baySchema = v.strictObject({
+  /** null: an equal share of what is left */
+  width: v.nullable(size("width of the bay", 30, 6000)),
+  /** from above */
+  rows: list("openings of the bay", rowSchema, 8, 1),
+});
+
+const caseSchema = v.strictObject({
+  thickness: size("thickness of the sides", 8, 80),
+  /** of bottom, dividers, shelves and drawer rails */
+  inner: size("thickness of bottom and dividers", 6, 60),
+  /** rails that bear the top, and those between drawers: across the piece, from front to back */
+  rails: size("width of the rails", 20, 300),
+  /** from the top's back edge to the case's back */
+  behind: distance("overhang at the back", 300),
+  /** of the bottom's underside above the floor */
+  lift: distance("bottom above the floor", 500),
+  kick: v.boolean("A kick board is there or not."),
+  relief: distance("foot relief", 150),
+  back: choice("back", ["none", "sheet"]),
+  /** as measured: sheets are seldom as thick as they are called */
+  sheet: size("thickness of the back's sheet", 2, 30),
+  slope: choice("slope of dovetails", ["1:6", "1:8"]),
+  /** slots of the screws that hold runners to the sides */
+  slot: size("slot of a runner's screws", 5, 40),
+  /** fixed to the wall so that nobody pulls it over */
+  wall: v.boolean("It is fixed to the wall or not."),
+  bays: list("bays", baySchema, 6, 1),
+  drawers: v.strictObject({
+    front: size("thickness of drawer fronts", 8, 60),
+    side: size("thickness of drawer sides", 5, 40),
+    bottom: choice("drawer bottoms", ["sheet", "solid"]),
+    bottomThickness: size("thickness of drawer bottoms", 2, 25),
+    /** on the day, mm */
+    above: distance("gap above a drawer", 20),
+    beside: distance("gap beside a drawer", 10),
+    behind: distance("gap behind a drawer", 200),
+    tails: v.nullable(count("tails on a drawer's side", 1, 16)),
+  }),
+});
+export type CaseChoices = v.InferOutput<typeof caseSchema>;
+export type CaseRow = v.InferOutput<typeof rowSchema>;
+export type CaseBay = v.InferOutput<typeof baySchema>;
+
+/** @source common practice */
+export const USUAL_CASE: CaseChoices = {
+  ...{ thickness: 21, inner: 20, rails: 60, behind: 0, lift: 60, kick: true, relief: 12 },
+  ...{ back: "sheet", sheet: 6.2, slope: "1:8", slot: 12, wall: false },
+  bays: [
+    {
+      width: null,
+      rows: [
+        { height: null, holds: "drawer" },
+        { height: null, holds: "drawer" },
+      ],
+    },
+    { width: null, rows: [{ height: null, holds: "nothing" }] },
+  ],
+  drawers: {
+    ...{ front: 20, side: 12, bottom: "sheet", bottomThickness: 6.2 },
+    ...{ above: 3, beside: 1, behind: 15, tails: null },
+  },
+};
+export const caseFields = { case: v.optional(caseSchema, USUAL_CASE) };

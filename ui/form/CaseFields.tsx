@@ -1,0 +1,87 @@
+"use client";
+import type { Case } from "../../core/construction/base/case/case";
+import { Choice, LengthField, NumberField, Tick } from "../fields/fields";
+import { usePiece } from "../piece/PieceProvider";
+import { useSet } from "../piece/useSet";
+import { CaseOpenings } from "./CaseOpenings";
+import { Group } from "./Group";
+
+/** The choices of a case: its openings from the front, then its boards, its back, its drawers. */
+export function CaseFields() {
+  const { piece, plan } = usePiece();
+  const { set } = useSet();
+  const choice = piece.form.case;
+  const { drawers } = choice;
+  const at = (...path: string[]) => ["form", "case", ...path];
+  const size = (label: string, value: number, ...path: string[]) => (
+    <LengthField label={label} value={value} onTake={(to) => set(label, at(...path), to)} />
+  );
+  return (
+    <>
+      {plan.geometry.kind === "case" && <CaseOpenings at={plan.geometry satisfies Case} />}
+      <Group name="Boards">
+        {size("Thickness of the sides", choice.thickness, "thickness")}
+        {size("Bottom, dividers, shelves", choice.inner, "inner")}
+        {size("Width of the rails", choice.rails, "rails")}
+        {size("Overhang at the back", choice.behind, "behind")}
+        {size("Bottom above the floor", choice.lift, "lift")}
+        {size("Foot relief", choice.relief, "relief")}
+        <Tick label="A kick board" checked={choice.kick} onTake={(value) => set("Kick board", at("kick"), value)} />
+        <Choice
+          label="Back"
+          value={choice.back}
+          options={[
+            { value: "sheet", name: "Sheet in a rebate" },
+            { value: "none", name: "None" },
+          ]}
+          onTake={(value) => set("Back", at("back"), value)}
+        />
+        {choice.back === "sheet" && size("Sheet, as measured", choice.sheet, "sheet")}
+        <Choice
+          label="Dovetails slope"
+          value={choice.slope}
+          options={[
+            { value: "1:8", name: "1 in 8" },
+            { value: "1:6", name: "1 in 6" },
+          ]}
+          onTake={(value) => set("Slope of dovetails", at("slope"), value)}
+        />
+        <Tick
+          label="Fixed to the wall"
+          checked={choice.wall}
+          onTake={(value) => set("Fixed to the wall", at("wall"), value)}
+        />
+      </Group>
+      <Group name="Drawers">
+        {size("Fronts", drawers.front, "drawers", "front")}
+        {size("Sides and backs", drawers.side, "drawers", "side")}
+        <Choice
+          label="Bottoms"
+          value={drawers.bottom}
+          options={[
+            { value: "sheet", name: "Sheet" },
+            { value: "solid", name: "Solid, grain from side to side" },
+          ]}
+          onTake={(value) => set("Drawer bottoms", at("drawers", "bottom"), value)}
+        />
+        {size("Thickness of bottoms", drawers.bottomThickness, "drawers", "bottomThickness")}
+        {size("Gap above, on the day", drawers.above, "drawers", "above")}
+        {size("Gap beside", drawers.beside, "drawers", "beside")}
+        {size("Gap behind", drawers.behind, "drawers", "behind")}
+        {size("Slots of the runners", choice.slot, "slot")}
+        <Tick
+          label="Taller chooses the tails"
+          checked={drawers.tails === null}
+          onTake={(value) => set("Tails", at("drawers", "tails"), value ? null : 4)}
+        />
+        {drawers.tails !== null && (
+          <NumberField
+            label="Tails on a side"
+            value={drawers.tails}
+            onTake={(value) => set("Tails on a side", at("drawers", "tails"), value)}
+          />
+        )}
+      </Group>
+    </>
+  );
+}
