@@ -53,7 +53,12 @@ export interface AssemblyPart {
   /** bought or made of metal to order: its own mass, kg; how long it is waited for, weeks; whether what came was measured */
   bought?: { mass: number; weeks: number; measured: boolean };
   /** bought by the sheet, in the thickness it was measured at: it does not move across, and comes from no board */
-  sheet?: { material: SheetName; thickness: number };
+  sheet?: {
+    material: SheetName;
+    thickness: number;
+    /** nobody sees which way its face's grain runs */
+    turns?: boolean;
+  };
   /** the way it leaves its joints when the piece is pulled apart, in the piece's frame; its length says how far before others */
   opens: Vec;
 }
@@ -71,6 +76,10 @@ export interface Assembly {
   parts: readonly AssemblyPart[];
   poses?: readonly Pose[];
 }
+
+/** Every part as it stands in a pose. */
+export const posed = (parts: readonly AssemblyPart[], { places }: Pick<Pose, "places">): AssemblyPart[] =>
+  parts.map((part) => (places[part.id] ? { ...part, place: places[part.id] } : part));
 
 /** The box a part needs with what its joints add, in its own frame: what is milled for it, mm. */
 export function extentOf({ shape, adds }: Pick<AssemblyPart, "shape" | "adds">): {

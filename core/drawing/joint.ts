@@ -52,6 +52,8 @@ export const jointSections = (joints: readonly KindOfJoint[], facts: JointFacts)
 /** Arcs are drawn so fine, mm. */
 const FINE = 0.2;
 type Range = readonly [from: number, to: number];
+/** What no saw would see, mm. */
+const HAIR = 0.013;
 /** How far a drawing reaches in the frame of the face, and where it is sawn. */
 interface Window {
   x: Range;
@@ -77,8 +79,9 @@ function windowOf(joint: KindOfJoint): Window {
     x: [-stub, Math.max(behind, joint.length) + beyond],
     y: [-around, section.width + around],
     z: [-around, section.thickness + around],
-    side: (least[2] + most[2]) / 2,
-    edge: (least[1] + most[1]) / 2,
+    // a hair beside the middle: a groove may end just there
+    side: (least[2] + most[2]) / 2 + HAIR,
+    edge: (least[1] + most[1]) / 2 + HAIR,
   };
 }
 

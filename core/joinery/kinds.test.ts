@@ -5,6 +5,7 @@ import { bulkOf, Solid, stood } from "../assembly/solid";
 import { USUAL_TENON } from "../piece/base-choices";
 import { USUAL_SHOP } from "../piece/shop";
 import { blindTenon, Meets, TENON } from "./blind-tenon";
+import { dovetail } from "./dovetail";
 import { housing } from "./housing";
 import type { JointBody } from "./joint";
 import { bodiesOf, cardOf, heldBy, KindOfJoint } from "./kinds";
@@ -30,6 +31,9 @@ const KINDS: [string, KindOfJoint][] = [
   ["a sliding dovetail", slidingDovetail({ meets, section: { width: 60, thickness: 30 }, into })],
   ["a lag screw", lagged({ meets, section, into })],
   ["a housing", housing({ meets, section, into })],
+  ["a housing stopped short of one edge", housing({ meets, section, into, stops: { from: 0, to: 10 } })],
+  ["dovetails through", dovetail({ meets, section, into, slope: "1:8", lapped: false, tails: null, kerf: 1 })],
+  ["dovetails lapped", dovetail({ meets, section, into, slope: "1:6", lapped: true, tails: 3, kerf: 1 })],
 ];
 
 const whole = (bodies: readonly JointBody[]): Solid =>
@@ -47,7 +51,12 @@ describe("every kind of joint, closed", () => {
     const gap = volume(less(whole(cuts), whole(adds)));
     if (joint.kind === "blind-tenon" && joint.made === "tenon")
       expect(gap).toBeCloseTo(TENON.mortiseDeeper * joint.thickness * joint.tenonWidth * joint.tenons * joint.rows, 3);
-    if (joint.kind === "sliding-dovetail" || joint.kind === "housing" || joint.kind === "through-tenon")
+    if (
+      joint.kind === "sliding-dovetail" ||
+      joint.kind === "housing" ||
+      joint.kind === "through-tenon" ||
+      joint.kind === "dovetail"
+    )
       expect(gap).toBeCloseTo(0, 3);
   });
   it.each(KINDS)("%s: its card speaks of it, and it holds something along its face", (_, joint) => {

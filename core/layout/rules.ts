@@ -3,6 +3,7 @@ import { Verdict } from "../verdict/verdict";
 import type { CuttingFacts } from "./cutting-facts";
 import { legStock } from "./leg-rules";
 import { flattened, jointerLength, shortParts, withinSaws } from "./machine-rules";
+import { fromSheets } from "./sheet-rules";
 import { circular, movedAway, placedAll, spoiledPieces, unknownMatch, yieldOf } from "./placed-rules";
 
 /** Every rule of the cutting stage. */
@@ -18,4 +19,5 @@ export const CUTTING_RULES: ((facts: CuttingFacts) => Verdict | null)[] = [
   jointerLength,
   shortParts,
   yieldOf,
+  fromSheets,
 ];

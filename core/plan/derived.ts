@@ -11,6 +11,7 @@ import type { SettingCard } from "../joinery/joint";
 import type { Pair } from "../construction/own/joins";
 import type { KindOfJoint } from "../joinery/kinds";
 import type { Part } from "../layout/cut-list";
+import type { SheetPlan } from "../layout/sheets";
 import type { CuttingStage } from "../layout/stage";
 import type { PanelRecord } from "../learning/records";
 import type { Learned } from "../learning/offers";
@@ -76,6 +77,8 @@ export interface Plan {
   /** gluings of thick parts from leaves */
   blanks: GlueStage[];
   cutting: CuttingStage;
+  /** what is cut from sheets, kind by kind of sheet */
+  sheets: SheetPlan[];
   steps: DatedStep[];
   /** every panel's years, the top's as Movement would have told them from the first moisture that is known, and the widths it told */
   records: PanelRecord[];

@@ -126,8 +126,11 @@ export const JOINED = SHAPE.stage(
   .stage(
     "assembly",
     "form",
-    ({ assembled }) => [assembled],
-    (parts) => ({ parts }),
+    ({ assembled, geometry, piece }) => [assembled, geometry, piece.form.kind],
+    (parts, at, kind) => {
+      const poses = baseOf(kind).poses?.(at, parts) ?? [];
+      return poses.length > 0 ? { parts, poses } : { parts };
+    },
   )
   .stage(
     "small",

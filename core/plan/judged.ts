@@ -191,10 +191,19 @@ export const JUDGED = WORK.stage(
   .stage(
     "cuttingJudged",
     "cutting",
-    ({ piece, parts, cutting, shop, rack, species, woods }) => [piece, parts, cutting, shop, rack, species, woods],
-    (piece, parts, cutting, shop, boards, species, woods) =>
+    ({ piece, parts, cutting, shop, rack, species, woods, sheets }) => [
+      piece,
+      parts,
+      cutting,
+      shop,
+      rack,
+      species,
+      woods,
+      sheets,
+    ],
+    (piece, parts, cutting, shop, boards, species, woods, sheets) =>
       judge("cutting", CUTTING_RULES, {
-        ...{ piece, parts, ...cutting, shop },
+        ...{ piece, parts: parts.filter(({ role }) => role !== "sheet"), ...cutting, shop, sheets },
         rack: boards.filter((board) => board.species === woodOf(woods, "leg", species).id && board.reservedBy === null),
       }),
   )

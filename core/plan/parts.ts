@@ -1,5 +1,6 @@
 /** Third of the list: the cut list, and how moisture goes through each part. */
 import { cutParts } from "../layout/cut-list";
+import { sheetPlans } from "../layout/sheets";
 import {
   courseOfSection,
   coursesByKind,
@@ -29,6 +30,7 @@ export const PARTS = JOINED.stage(
   ],
   (parts, count, joints, asBuilt, choices, shop) => cutParts(parts, { joints, count }, { asBuilt, choices }, shop),
 )
+  .stage("sheets", "cutting", ({ parts, shop }) => [parts, shop.kerf], sheetPlans, [])
   .each(
     "bySection",
     "movement",

@@ -47,6 +47,7 @@ export function asPlan({ values: at, failures, waiting }: Stood<Required<Values>
     adhesive,
     cutting,
     ...(at.held ?? NOTHING_HELD),
+    sheets: at.sheets ?? [],
     fasteners: at.fasteners ?? [],
     insets: at.insets ?? [],
     stopped: at.stopped ?? [],

@@ -81,6 +81,19 @@ describe("the demo tells true stories", () => {
     // its ends are panels of their own boards
     expect(plan("9-hall-bench").panels.map(({ laid }) => laid.length)).toEqual([2, 2]);
   });
+  it("a chest of four drawers has all its boards and one sheet: only its drawers, left too little above, bind", () => {
+    const chest = plan("11-linen-chest");
+    expect(chest.verdicts.filter((each) => each.level === "fix").map((each) => each.text)).toEqual([
+      "Drawer 4 binds in its opening in the wettest month",
+    ]);
+    expect(chest.cutting.missing).toEqual([]);
+    expect(chest.panels.map(({ place, laid }) => [place.name, laid.length])).toEqual([
+      ["left side", 3],
+      ["right side", 3],
+      ["bottom", 2],
+    ]);
+    expect(chest.sheets.map(({ sheets }) => sheets.length)).toEqual([1]);
+  });
   it("no board stands in two pieces", () => {
     const boards = readdirSync("demo/pieces").flatMap((file) => {
       const made = plan(file.replace(".json", ""));

@@ -9,8 +9,10 @@ import { holdingScene } from "../../core/drawing/holding";
 import { glueScene } from "../../core/drawing/glue-up";
 import { insetScene } from "../../core/drawing/inset";
 import { buttonScene } from "../../core/drawing/button";
+import { openingsScene } from "../../core/drawing/openings";
 import { roomScene } from "../../core/drawing/room";
 import type { Scene } from "../../core/drawing/scene";
+import { sheetScene } from "../../core/drawing/sheet";
 import { endGrainScene, movementScene } from "../../core/drawing/top";
 import { writeCutList } from "../../core/formats/cut-list-csv";
 import { writePiece } from "../../core/formats/piece-file";
@@ -41,6 +43,7 @@ export function scenesOf(plan: Plan, piece: Piece, shop: Shop): Scene[] {
     ]),
     endGrainScene(plan, false),
     // one joint a piece: over many draws each kind comes up, and none is carved for nothing
+    ...(plan.geometry.kind === "case" ? [openingsScene(plan.geometry, null)] : []),
     ...jointDrawings(drawable, one?.id ?? null).map((each) => each.scene),
     buttonScene(plan, piece.joints.buttons),
     fasteningScene(plan, piece),
@@ -49,6 +52,7 @@ export function scenesOf(plan: Plan, piece: Piece, shop: Shop): Scene[] {
     ...[...plan.glueUp, ...plan.blanks].map((stage) => glueScene(plan, stage)),
     ...plan.cutting.boards.map((cut) => cuttingScene(cut, plan.species.colour, byId, shop.kerf, 2400)),
     ...plan.cutting.boards.map((cut) => boardScene(cut.board, plan.species.colour, 2400, 160, false)),
+    ...plan.sheets.flatMap((sheet) => sheet.sheets.map((_, n) => sheetScene(sheet, n))),
     ...plan.insets.map((moved, i) => insetScene(piece.insets[i], moved, plan.species)),
   ].filter((scene): scene is Scene => scene !== null);
 }

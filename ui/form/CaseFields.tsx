@@ -1,14 +1,12 @@
 "use client";
-import type { Case } from "../../core/construction/base/case/case";
 import { Choice, LengthField, NumberField, Tick } from "../fields/fields";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
-import { CaseOpenings } from "./CaseOpenings";
 import { Group } from "./Group";
 
-/** The choices of a case: its openings from the front, then its boards, its back, its drawers. */
+/** The choices of a case beside its openings: its boards, its back, its drawers. */
 export function CaseFields() {
-  const { piece, plan } = usePiece();
+  const { piece } = usePiece();
   const { set } = useSet();
   const choice = piece.form.case;
   const { drawers } = choice;
@@ -18,7 +16,6 @@ export function CaseFields() {
   );
   return (
     <>
-      {plan.geometry.kind === "case" && <CaseOpenings at={plan.geometry satisfies Case} />}
       <Group name="Boards">
         {size("Thickness of the sides", choice.thickness, "thickness")}
         {size("Bottom, dividers, shelves", choice.inner, "inner")}

@@ -15,6 +15,7 @@ import { SceneView } from "../drawing/SceneView";
 import { shortDay } from "../frame/sentences";
 import { useUnit } from "../frame/unit";
 import { usePiece } from "../piece/PieceProvider";
+import { SheetCuts } from "../stages/SheetCuts";
 import { CutDiagrams, CutTable, ShoppingTable, SmallTable } from "../stages/CutList";
 import { SettingCards } from "../stages/SettingCards";
 
@@ -110,6 +111,7 @@ export function ShopSheets() {
         {plan.cutting.shopping.length > 0 && <ShoppingTable plan={plan} />}
         <div className="mt-3">
           <CutDiagrams plan={plan} width={PAPER / 2 - 12} />
+          <SheetCuts plan={plan} width={PAPER / 2 - 12} />
         </div>
       </Sheet>
       <Sheet number={4} name="Glue-up">

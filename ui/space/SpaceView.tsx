@@ -1,6 +1,7 @@
 "use client";
 import { useMemo, useRef, useState } from "react";
 import { coloursOf } from "../../core/assembly/material";
+import { posed } from "../../core/assembly/part";
 import { boundsOf } from "../../core/assembly/solid";
 import { massOf, weighed } from "../../core/assembly/weight";
 import { bodyWhereItStands } from "../../core/drawing/standing";
@@ -15,12 +16,17 @@ import { Turning } from "./Turning";
 /** Height of the view, pixels, and how many of a piece's own lengths away it is seen from. */
 const HEIGHT = 420;
 const AWAY = 1.6;
+/** What stands high needs more: so many times what it shows from below to above. Ours: a lens of 30° */
+const UPRIGHT = 2.1;
 
 /** The piece in space: turned by pointer or keys, one part by itself, or all pulled apart along the ways their joints open. */
 export function SpaceView() {
   const { plan } = usePiece();
   const { species, woods } = plan;
-  const { parts } = plan.assembly;
+  const { parts: closed, poses = [] } = plan.assembly;
+  const [stands, setStands] = useState("");
+  const pose = poses.find(({ id }) => id === stands);
+  const parts = useMemo(() => (pose ? posed(closed, pose) : closed), [closed, pose]);
   const [apart, setApart] = useState(0);
   const [alone, setAlone] = useState<string | null>(null);
   const frame = useRef<HTMLDivElement>(null);
@@ -28,9 +34,10 @@ export function SpaceView() {
   const seen = useMemo(() => parts.filter((part) => shown === null || part.id === shown), [parts, shown]);
   const { middle, reach } = useMemo(() => {
     const { least, most } = boundsOf(seen.flatMap((part) => bodyWhereItStands(part).solid));
-    const size = Math.hypot(most[0] - least[0], most[1] - least[1], most[2] - least[2]);
+    const [long, high, wide] = [0, 1, 2].map((i) => most[i] - least[i]);
+    const size = Math.hypot(long, high, wide);
     const centre = [0, 1, 2].map((i) => (least[i] + most[i]) / 2) as [number, number, number];
-    return { middle: centre, reach: AWAY * size };
+    return { middle: centre, reach: Math.max(AWAY * size, UPRIGHT * (high + 0.4 * (long + wide))) };
   }, [seen]);
   const weight = useMemo(
     () =>
@@ -66,6 +73,23 @@ export function SpaceView() {
             ))}
           </select>
         </label>
+        {poses.length > 0 && (
+          <label className="text-[13px] text-graphite">
+            Stands
+            <select
+              className="input block text-ink"
+              value={pose?.id ?? ""}
+              onChange={(event) => setStands(event.target.value)}
+            >
+              <option value="">closed</option>
+              {poses.map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
         {webgl && (
           <label className="text-[13px] text-graphite">
             Pull apart

@@ -6,6 +6,7 @@ import { useUnit } from "../frame/unit";
 import { usePiece } from "../piece/PieceProvider";
 import { Buying } from "./Buying";
 import { CutDiagrams, CutTable, SmallTable } from "./CutList";
+import { SheetCuts } from "./SheetCuts";
 import { CuttingChoices } from "./CuttingChoices";
 import { LegWays } from "./LegWays";
 import { Settings } from "./MachineSettings";
@@ -115,6 +116,7 @@ export function CuttingStage() {
           )
         }
       />
+      <SheetCuts plan={plan} width={null} />
       <FieldRow>
         <CuttingChoices />
         <Spoil />

@@ -13,6 +13,7 @@ import { PartList } from "../form/PartList";
 import { ShelfFields } from "../form/ShelfFields";
 import { BentFields } from "../form/BentFields";
 import { BoughtFields } from "../form/BoughtFields";
+import { CaseOpenings } from "../form/CaseOpenings";
 import { CaseFields } from "../form/CaseFields";
 import { ExistingFields } from "../form/ExistingFields";
 import { PlankFields } from "../form/PlankFields";
@@ -81,6 +82,7 @@ export function FormStage() {
           <SceneView scene={scenes[1]} height={250} onEdit={fromDrawing} onPick={pick} picked={part} />
         </>
       )}
+      {plan.geometry.kind === "case" && !inSpace && <CaseOpenings at={plan.geometry} />}
       <Guarded at={piece} instead={<p role="alert">What could stand below can’t be drawn at these sizes.</p>}>
         <BySmallDrawing />
       </Guarded>

@@ -1,6 +1,6 @@
 /** What every base is: choices in, parts and meetings out. A new base is a folder here and a line in `index.ts`. */
 import type { Meeting } from "../../assembly/meeting";
-import type { AssemblyPart } from "../../assembly/part";
+import type { AssemblyPart, Pose } from "../../assembly/part";
 import type { JointSection } from "../../drawing/joint";
 import type { Item } from "../../drawing/scene";
 import type { KindOfJoint } from "../../joinery/kinds";
@@ -89,6 +89,8 @@ export interface Base<G extends PieceGeometry> {
   jointRules: readonly Rule<BaseRuleFacts<G>>[];
   /** of its own parts through the year, where they run in one another */
   moveRules?: readonly Rule<BaseMoveFacts<G>>[];
+  /** how else it may stand: opened, drawn out */
+  poses?(at: G, parts: readonly AssemblyPart[]): Pose[];
   work(facts: WorkFacts<G>): BaseWork;
   /** dimensions a maker may type on each view; what only says a size has no path */
   dimensions(form: Form, at: G): { plan: Item[]; front: Item[]; side: Item[] };

@@ -48,7 +48,7 @@ export function contactsOf(at: Case): Contact[] {
     ...inBays(at),
     ...atRunners(at),
     ...(at.back > 0 ? atBack(at) : []),
-    ...at.drawers.flatMap(atDrawer),
+    ...at.drawers.flatMap((drawer) => atDrawer(drawer, calledOf(drawer, at.drawers))),
   ].filter(({ section }) => section.width > 0 && section.thickness > 0);
 }
 
@@ -158,7 +158,9 @@ function atRunners(at: Case): Contact[] {
 }
 
 /** Screws through the back into the edges behind which it lies. */
-function atBack({ inside, insideBack, lift, inner, under, high, dividers, deep, rail }: Case): Contact[] {
+function atBack(at: Case): Contact[] {
+  const { inside, insideBack, lift, inner, under, high, dividers, deep, rail, bays } = at;
+  const shelves = shelvesOf(at);
   const screwed = { enters: "M", how: "screws" } as const;
   const length = inside.to - inside.from;
   // seen from behind: in, along, and across to what is right of that
@@ -172,6 +174,12 @@ function atBack({ inside, insideBack, lift, inner, under, high, dividers, deep, 
       ...{ ...screwed, group: "case-rail+case-back", name: "Back to rail", receives: "A2" },
       ...{ section: { width: length, thickness: inner }, depth: rail, face: along(under - inner) },
     },
+    ...shelves.map(({ bay, at: { from } }, i): Contact => ({
+      ...{ ...screwed, group: `${shelfKind(bay)}+case-back`, name: "Back to shelf" },
+      receives: shelves.length > 1 ? `H${i + 1}` : "H",
+      ...{ section: { width: bays[bay].to - bays[bay].from, thickness: inner }, depth: deep.to - insideBack },
+      face: { at: [bays[bay].from, from, insideBack], x: FRONT, y: RIGHT },
+    })),
     ...dividers.map((x, i): Contact => ({
       ...{ ...screwed, group: "divider+case-back", name: "Back to divider" },
       receives: dividers.length > 1 ? `D${i + 1}` : "D",
@@ -181,7 +189,14 @@ function atBack({ inside, insideBack, lift, inner, under, high, dividers, deep, 
   ];
 }
 
-function atDrawer(drawer: Drawer): Contact[] {
+/** Drawers of one size as a joint's name calls them: by their numbers, where there are several sizes. */
+function calledOf({ size }: Drawer, all: readonly Drawer[]): string {
+  if (all.every((each) => each.size === size)) return "Drawer";
+  const same = all.filter((each) => each.size === size).map(({ n }) => n);
+  return `Drawer ${same.join(", ")}`;
+}
+
+function atDrawer(drawer: Drawer, called: string): Contact[] {
   const { n, size, across, high, deep, side, front, back } = drawer;
   const kind = (of: string) => ofSize(of, drawer);
   const inner = { front: deep.to - front.thickness, back: deep.from + side };
@@ -191,12 +206,12 @@ function atDrawer(drawer: Drawer): Contact[] {
     const enters = `V${2 * n - 1 + i}`;
     return [
       {
-        ...{ group: group("front"), name: "Drawer side to front", enters, receives: `F${n}`, how: "lapped", size },
+        ...{ group: group("front"), name: `${called}: side to front`, enters, receives: `F${n}`, how: "lapped", size },
         ...{ section: { width: high.to - high.from, thickness: side }, depth: front.thickness },
         face: { at: [left + side, high.from, inner.front], x: FRONT, y: UP },
       },
       {
-        ...{ group: group("back"), name: "Drawer side to back", enters, receives: `G${n}`, how: "through", size },
+        ...{ group: group("back"), name: `${called}: side to back`, enters, receives: `G${n}`, how: "through", size },
         ...{ section: { width: back.to - back.from, thickness: side }, depth: side },
         face: { at: [left, back.from, inner.back], x: BACK, y: UP },
       },

@@ -2,7 +2,7 @@ import { dimension, formEdit, Item } from "../../../drawing/scene";
 import type { Form } from "../../../piece/schema";
 import type { Case } from "./case";
 
-/** What may be typed on the views of a case: bays and openings from the front, depth from the end. */
+/** What may be typed on the views of a case: bays from the front, depth from the end. Heights of openings stand on their own drawing. */
 export function caseDimensions(form: Form, at: Case): { plan: Item[]; front: Item[]; side: Item[] } {
   const { bays, under, outside, deep, lift, top } = at;
   const edit = (name: string, ...path: (string | number)[]) => formEdit(name, "case", ...path.map(String));
@@ -12,19 +12,6 @@ export function caseDimensions(form: Form, at: Case): { plan: Item[]; front: Ite
       ...bays.map(({ from, to }, i) =>
         dimension([from, 0], [to, 0], -16, to - from, edit(`Width of bay ${i + 1}`, "bays", i, "width")),
       ),
-      ...bays.flatMap(({ from, to, openings }, i) => {
-        // on the side that is nearer the piece’s own end, clear of what is drawn in the middle
-        const x = i === 0 ? from + 0.12 * (to - from) : to - 0.12 * (to - from);
-        return openings.map((opening, j) =>
-          dimension(
-            [x, opening.to],
-            [x, opening.from],
-            0,
-            opening.to - opening.from,
-            edit(`Height of opening ${j + 1} in bay ${i + 1}`, "bays", i, "rows", j, "height"),
-          ),
-        );
-      }),
       ...(lift > 0
         ? [dimension([outside.from, lift], [outside.from, 0], -22, lift, edit("Bottom above the floor", "lift"))]
         : []),

@@ -94,7 +94,7 @@ function partsOf(drawer: Drawer, solid: boolean): AssemblyPart[] {
           }
         : {
             role: "sheet",
-            sheet: { material: "plywood", thickness: size.thickness },
+            sheet: { material: "plywood", thickness: size.thickness, turns: true },
             note: "In the grooves of front and sides, screwed to the back from below.",
           }),
       shape: size,

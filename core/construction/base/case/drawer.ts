@@ -8,9 +8,10 @@ import type { Case, Drawer, Span } from "./case";
 export const DRAWER = {
   /** its front stands so much clear of the rail below it */
   clear: 1,
-  /** the bottom's groove: so far above the sides' lower edge, so deep, and no deeper than half a side */
+  /** the bottom's groove: so far above the sides' lower edge, so deep, and no deeper than this share of a side */
   up: 9,
-  groove: 6,
+  groove: 5,
+  share: 0.45,
   /** the back ends so far below the sides' upper edge: air goes out there */
   lower: 6,
   /** a solid bottom is left so much short behind, for what it swells; and so much in its length */
@@ -29,7 +30,11 @@ export function drawerOf(
   const across = { from: bay.from + beside, to: bay.to - beside };
   const high = { from: opening.from, to: opening.to - above };
   const deep = { from: back + behind, to: face };
-  const bottom = { thickness: bottomThickness, from: high.from + DRAWER.up, groove: Math.min(DRAWER.groove, side / 2) };
+  const bottom = {
+    thickness: bottomThickness,
+    from: high.from + DRAWER.up,
+    groove: Math.min(DRAWER.groove, side * DRAWER.share),
+  };
   const width = across.to - across.from;
   const behindFront = deep.to - front - deep.from - side;
   const backFrom = bottom.from + bottom.thickness;

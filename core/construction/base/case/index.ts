@@ -8,6 +8,7 @@ import { caseParts } from "./parts";
 import type { Case } from "./case";
 import { placeCase } from "./place";
 import { CASE_MOVE_RULES } from "./move-rules";
+import { casePoses } from "./poses";
 import { CASE_RULES } from "./rules";
 import { caseWork } from "./work";
 
@@ -22,6 +23,7 @@ export const caseBase: Base<Case> = {
   formRules: CASE_RULES,
   jointRules: KIND_RULES,
   moveRules: CASE_MOVE_RULES,
+  poses: casePoses,
   work: caseWork,
   dimensions: caseDimensions,
   setOuts: () => [],

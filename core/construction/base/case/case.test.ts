@@ -1,0 +1,253 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { clashesOf } from "../../../assembly/clashes";
+import { bodyOf, posed } from "../../../assembly/part";
+import { bulkOf, stood } from "../../../assembly/solid";
+import type { CaseBay } from "../../../piece/case-choices";
+import type { Patch } from "../../../piece/patch";
+import { USUAL_SHOP } from "../../../piece/shop";
+import { clashes } from "../../../testing/clashes";
+import { at, find, planOf, tableWith } from "../../../testing/plans";
+import { preview } from "../../preview";
+import type { Case } from "./case";
+import { casePoses } from "./poses";
+
+const SEED = Number(process.env.SEED ?? 20261126);
+const set = (path: string, value: unknown) => at(`form.case.${path}`, value);
+const rows = (...all: [number | null, "nothing" | "drawer"][]): CaseBay["rows"] =>
+  all.map(([height, holds]) => ({ height, holds }));
+const bays = (...all: CaseBay["rows"][]) =>
+  set(
+    "bays",
+    all.map((each) => ({ width: null, rows: each })),
+  );
+
+/** A bookcase of eight parts: 900 by 400, 700 high, sides 20, what lies between 18, a back of 6. */
+const EIGHT: Patch[] = [
+  ...[at("form.kind", "case"), at("form.use", "case"), at("form.height", 700), at("brief.topHeight", 700)],
+  ...[at("form.top.length", 900), at("form.top.width", 400), at("form.top.thickness", 20)],
+  ...[at("form.overhang", { end: 10, side: 10 }), at("joints.fastening", "oversized")],
+  ...[set("thickness", 20), set("inner", 18), set("rails", 60), set("lift", 60), set("kick", false)],
+  ...[set("relief", 0), set("sheet", 6), bays(rows([null, "nothing"], [null, "nothing"]))],
+];
+const eight = (...patches: Patch[]) => planOf(tableWith(...EIGHT, ...patches));
+const chest = (...patches: Patch[]) =>
+  eight(bays(rows([140, "drawer"], [160, "drawer"], [null, "drawer"])), set("drawers.bottomThickness", 6), ...patches);
+const listed = (plan: ReturnType<typeof planOf>, id: string) => {
+  const { length, width, thickness } = plan.parts.find((part) => part.id === id)!.finished;
+  return [length, width, thickness].map((each) => Math.round(each * 1e6) / 1e6);
+};
+const caseOf = (plan: ReturnType<typeof planOf>) => plan.geometry as Case;
+
+describe("a case of eight parts, worked by hand from its brief to its cut list", () => {
+  const plan = eight();
+  it("top, two sides, bottom, two rails, a shelf, a back", () =>
+    expect(plan.assembly.parts.map(({ id }) => id).sort()).toEqual(["A1", "A2", "H", "M", "P1", "P2", "Q", "T"]));
+  it("sides to the top’s underside, 390 deep: 400 less 10 in front", () =>
+    expect(listed(plan, "case-side")).toEqual([680, 390, 20]));
+  it("840 between the sides; let in 6 at each end, 384 deep in front of the back", () => {
+    expect(listed(plan, "case-bottom")).toEqual([852, 384, 18]);
+    expect(listed(plan, "case-shelf")).toEqual([852, 384, 18]);
+  });
+  it("rails 840 and two tails of 15 in sides of 20", () => expect(listed(plan, "case-rail")).toEqual([870, 60, 18]));
+  it("the back from rebate to rebate, from the bottom’s underside to the top’s", () =>
+    expect(listed(plan, "case-back")).toEqual([860, 620, 6]));
+  it("584 high inside, less a shelf of 18: two openings of 283", () =>
+    expect(caseOf(plan).bays[0].openings.map(({ from, to }) => to - from)).toEqual([283, 283]));
+  it("comes from boards, but for the back; weighs what its bodies hold", () => {
+    expect(plan.cutting.missing.map(({ part }) => part)).not.toContain("case-back");
+    const { density } = plan.species;
+    const kilos = plan.assembly.parts.reduce(
+      // plywood at 650 kg/m³
+      (sum, part) => sum + (bulkOf(bodyOf(part)).volume / 1e9) * (part.kind === "case-back" ? 650 : density),
+      0,
+    );
+    expect(Math.abs(plan.weight / kilos - 1)).toBeLessThan(1e-3);
+  });
+  it("is judged without a fault of its own", () =>
+    expect(plan.verdicts.filter(({ stage, level }) => stage === "form" && level !== "holds")).toEqual([]));
+});
+
+describe("drawers, worked by hand", () => {
+  const plan = chest();
+  const { drawers } = caseOf(plan);
+  it("838 wide in 840; 584 less two rails of 18 leaves 248 for the last", () => {
+    expect(drawers.map(({ width }) => width)).toEqual([838, 838, 838]);
+    expect(drawers.map(({ opening }) => opening)).toEqual([140, 160, 248]);
+  });
+  it("fronts 3 and 1 less than their opening, sides 3 less, the back from the bottom to 6 below the sides", () => {
+    expect(listed(plan, "drawer-front")).toEqual([838, 136, 20]);
+    // 384 deep less 15 behind: 369, the front 20, and 15 of tails in it
+    expect(listed(plan, "drawer-side")).toEqual([369 - 20 + 15, 137, 12]);
+    expect(listed(plan, "drawer-back")).toEqual([838, 137 - 9 - 6 - 6, 12]);
+  });
+  it("a bottom in grooves of 5: 838 less two sides of 12, and 10; in front 5 in the front, behind to the back’s face", () =>
+    expect(listed(plan, "drawer-bottom")).toEqual([838 - 24 + 10 - 1, 369 - 20 + 5 - 0.5, 6]));
+  it("drawers of one size are one row of the list", () => {
+    const alike = eight(bays(rows([null, "drawer"], [null, "drawer"])));
+    expect(alike.parts.find(({ id }) => id === "drawer-side")!.count).toBe(4);
+    expect(alike.parts.some(({ id }) => id === "drawer-side-2")).toBe(false);
+  });
+  it("a solid bottom is a panel of its own, composed and glued like any other", () => {
+    const solid = chest(set("drawers.bottom", "solid"), set("drawers.bottomThickness", 9));
+    expect(solid.panels.map(({ place }) => place.name)).toContain("bottom of drawer 2");
+    expect(find(solid, "boards.chosen.drawer-bottom-1").level).toBe("fix");
+  });
+  it("are made after the case, from their own openings; the back goes on behind them", () => {
+    const of = (id: string) => plan.steps.findIndex((step) => step.id === id);
+    expect(of("glue-base")).toBeLessThan(of("drawers-fronts"));
+    expect(of("drawers-fronts")).toBeLessThan(of("drawers-dovetails"));
+    expect(of("drawers-stops")).toBeLessThan(of("back"));
+    expect(of("rail-holes")).toBeLessThan(of("glue-base"));
+    expect(plan.parts.find(({ id }) => id === "drawer-side")!.markedFrom).toContain("opening");
+  });
+});
+
+const opening = fc.record({
+  height: fc.option(fc.integer({ min: 60, max: 140 }), { nil: null }),
+  holds: fc.constantFrom("nothing" as const, "drawer" as const),
+});
+const drawn = fc.record({
+  bays: fc.array(fc.record({ width: fc.constant(null), rows: fc.array(opening, { minLength: 1, maxLength: 4 }) }), {
+    minLength: 1,
+    maxLength: 3,
+  }),
+  thickness: fc.integer({ min: 16, max: 30 }),
+  inner: fc.integer({ min: 15, max: 28 }),
+  back: fc.constantFrom("sheet", "none"),
+  kick: fc.boolean(),
+  behind: fc.integer({ min: 0, max: 30 }),
+  lift: fc.integer({ min: 0, max: 120 }),
+});
+
+describe(`a case of any bays (seed ${SEED})`, () => {
+  const made = (given: Record<string, unknown>) => {
+    const piece = tableWith(...EIGHT, ...Object.entries(given).map(([path, value]) => set(path, value)));
+    const { geometry, assembly } = preview(piece.form, piece.joints, USUAL_SHOP);
+    return { at: geometry as Case, parts: assembly.parts };
+  };
+  it("closed, no two parts fill the same room", () =>
+    fc.assert(
+      fc.property(drawn, (given) => {
+        expect(clashesOf(made(given).parts)).toEqual([]);
+      }),
+      { numRuns: 40, seed: SEED },
+    ));
+  it(
+    "and none do by their whole bodies",
+    () =>
+      fc.assert(
+        fc.property(drawn, (given) => {
+          expect(clashes(made(given).parts)).toEqual([]);
+        }),
+        { numRuns: 3, seed: SEED },
+      ),
+    60_000,
+  );
+  it("with its drawers drawn out, none either, and nothing but drawers has moved", () =>
+    fc.assert(
+      fc.property(drawn, (given) => {
+        const { at: place, parts } = made(given);
+        for (const pose of casePoses(place, parts).slice(0, 1)) {
+          const open = posed(parts, pose);
+          expect(clashesOf(open)).toEqual([]);
+          const moved = open.filter((part, i) => part.place !== parts[i].place).map(({ kind }) => kind);
+          expect(moved.every((kind) => kind.startsWith("drawer-") && !kind.startsWith("drawer-rail"))).toBe(true);
+        }
+      }),
+      { numRuns: 15, seed: SEED + 1 },
+    ));
+  it("openings and what divides them fill the inside to the last hair", () =>
+    fc.assert(
+      fc.property(drawn, (given) => {
+        const { at: place } = made(given);
+        for (const { openings } of place.bays) {
+          const sum = openings.reduce((total, { from, to }) => total + to - from, 0);
+          expect(sum + (openings.length - 1) * place.inner).toBeCloseTo(place.high.to - place.high.from, 6);
+        }
+        const wide = place.bays.reduce((total, { from, to }) => total + to - from, 0);
+        expect(wide + place.dividers.length * place.inner).toBeCloseTo(place.inside.to - place.inside.from, 6);
+      }),
+      { numRuns: 60, seed: SEED },
+    ));
+});
+
+describe("a case that can’t be, or should not", () => {
+  it("a drawer with no room is named, and can be left out", () => {
+    const plan = chest(bays(rows([30, "drawer"], [null, "drawer"])));
+    const said = find(plan, "form.drawers");
+    expect([said.level, said.text]).toEqual(["fix", "No drawer goes into the first opening of the first bay"]);
+    expect(said.remedies.map(({ label }) => label)).toEqual(["Leave that opening empty"]);
+  });
+  it("sizes that are all typed and don’t add up are told: the last takes what is left", () => {
+    const said = find(eight(bays(rows([200, "nothing"], [300, "nothing"]))), "form.openings-sum");
+    // 584 less 18, less 500
+    expect(said.text).toBe("The openings of the first bay add up to 500 mm: 66 mm are left over");
+  });
+  it("buttons are refused by rails that lie flat", () =>
+    expect(find(eight(at("joints.fastening", "button")), "form.case-top")).toMatchObject({
+      level: "fix",
+      remedies: [{ label: "Screw it up through oversized holes" }],
+    }));
+  it("soft wood wants another slope", () => {
+    expect(find(eight(at("species", "norway-spruce")), "form.dovetail-slope").level).toBe("tight");
+    expect(find(eight(at("species", "norway-spruce"), set("slope", "1:6")), "form.dovetail-slope").level).toBe("holds");
+  });
+  it("pins thinner than the saw’s kerf are no pins", () => {
+    const many = chest(set("drawers.tails", 14), set("drawers.side", 6));
+    expect(find(many, "joints.walls").level).not.toBe("holds");
+  });
+  it("it is pulled over by who hangs on a drawer: statics by hand", () => {
+    const plan = chest();
+    const said = find(plan, "form.tips");
+    // feet to the front edge: 195 before the middle; a drawer 369 deep hangs out by three quarters
+    const holds = (plan.weight * 195) / (0.75 * 369);
+    expect(said.text).toBe(`Empty, with a drawer drawn out, it tips under ${Math.round(holds)} kg`);
+    expect(find(chest(set("wall", true)), "form.tips").level).toBe("holds");
+  });
+  it("a case of no size at all is planned, and says so", () => {
+    const plan = eight(at("form.top.length", 200), at("form.top.width", 60), at("form.height", 150));
+    expect(plan.failures).toEqual([]);
+    expect(find(plan, "form.ends-fit").level).toBe("fix");
+  });
+});
+
+describe("what the year does to it", () => {
+  it("the sides move along their runners: without slots the runners are torn, with them nothing is held", () => {
+    const tight = chest(set("slot", 5));
+    expect(find(tight, "movement.runners").level).toBe("fix");
+    const longer = find(tight, "movement.runners").remedies[0].patches[0].value as number;
+    expect(find(chest(set("slot", longer)), "movement.runners").level).toBe("holds");
+  });
+  it("top, sides and bottom move alike from front to back: the top has nowhere to go against its rails", () => {
+    const plan = chest();
+    expect(plan.stopped.filter(({ load }) => load > 0.5)).toEqual([]);
+    expect(plan.fasteners.every(({ under, dry, wet }) => under === "alike" && dry === 0 && wet === 0)).toBe(true);
+  });
+  it("a drawer that is left no room binds, and the remedy mends it", () => {
+    const said = find(chest(set("drawers.above", 0)), "movement.drawers");
+    expect(said.level).toBe("fix");
+    const { value } = said.remedies[0].patches[0];
+    expect(find(chest(set("drawers.above", value)), "movement.drawers").level).toBe("holds");
+  });
+  it("drawer sides of their own wood are all of it, whatever their size", () => {
+    const wood = { species: "sugar-maple", moisture: null, finish: null, edges: null };
+    const plan = chest(at("kinds.drawer-side", wood));
+    const woods = plan.cutting.pieces
+      .filter(({ part }) => part.startsWith("drawer-side"))
+      .map(({ species }) => species);
+    expect(new Set(woods)).toEqual(new Set(["sugar-maple"]));
+  });
+});
+
+it("every part stands where its body is drawn: a drawer’s bottom lies in its grooves, not in wood", () => {
+  const { parts } = chest().assembly;
+  const [side, bottom] = ["V1", "X1"].map((id) => parts.find((part) => part.id === id)!);
+  const whole = bulkOf(stood(bodyOf({ ...side, cuts: [] }), side.place)).volume;
+  // the groove runs through the side and its tail: 5 by 6 over all its length
+  expect(whole - bulkOf(bodyOf({ ...side, cuts: side.cuts.slice(0, 1) })).volume).toBeCloseTo(
+    5 * 6 * (12 + 337 + 15),
+    1,
+  );
+  expect(bottom.sheet).toEqual({ material: "plywood", thickness: 6, turns: true });
+});
