@@ -17,7 +17,27 @@ export function readId(id: string): { kind: "opening" | "under" | "beside"; bay:
 
 /** A division drawn no thinner than a finger finds, mm. */
 const GRIP = 14;
-const HOLDS = { nothing: "open", drawer: "drawer" } as const;
+const HOLDS = {
+  nothing: "open",
+  drawer: "drawer",
+  "door-left": "door, hung left",
+  "door-right": "door, hung right",
+  doors: "two doors",
+} as const;
+
+/** What stands in an opening, as its drawing says it. */
+function saidOf(at: Case, bay: number, row: number): { text: string; made: boolean } {
+  const { holds, shelves } = at.bays[bay].openings[row];
+  const here = <T extends { bay: number; row: number }>(all: readonly T[]) =>
+    all.filter((each) => each.bay === bay && each.row === row);
+  if (holds === "drawer") {
+    const [drawer] = here(at.drawers);
+    return drawer ? { text: `drawer ${drawer.n}`, made: true } : { text: "no room for a drawer", made: false };
+  }
+  const loose = shelves > 0 ? `, ${shelves === 1 ? "a loose shelf" : `${shelves} loose shelves`}` : "";
+  const made = holds === "nothing" || here(at.doors).length > 0;
+  return { text: made ? `${HOLDS[holds]}${loose}` : "no room for a door", made };
+}
 
 /** @param chosen  the opening that is looked at */
 export function openingsScene(at: Case, chosen: { bay: number; row: number } | null): Scene {
@@ -30,7 +50,7 @@ export function openingsScene(at: Case, chosen: { bay: number; row: number } | n
       openings.flatMap((opening, j): Item[] => {
         const picked = chosen?.bay === i && chosen.row === j;
         const high = opening.to - opening.from;
-        const drawer = at.drawers.find(({ bay, row }) => bay === i && row === j);
+        const said = saidOf(at, i, j);
         return [
           {
             ...{ kind: "rect", x: from, y: opening.from, w: to - from, h: high, id: openingId(i, j) },
@@ -41,9 +61,9 @@ export function openingsScene(at: Case, chosen: { bay: number; row: number } | n
             kind: "text",
             x: (from + to) / 2,
             y: (opening.from + opening.to) / 2,
-            text: opening.holds === "drawer" ? (drawer ? `drawer ${drawer.n}` : "no room for a drawer") : "open",
+            text: said.text,
             anchor: "middle",
-            ink: drawer ? "ink" : "graphite",
+            ink: said.made ? "ink" : "graphite",
             dy: 4,
           },
         ];

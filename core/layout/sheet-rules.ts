@@ -1,6 +1,6 @@
 /** Whether what is cut from sheets comes out of them as they are sold. */
 import { SHEETS } from "../assembly/material";
-import { mm, Verdict, verdict } from "../verdict/verdict";
+import { fine, mm, Verdict, verdict } from "../verdict/verdict";
 import type { CuttingFacts } from "./cutting-facts";
 
 export function fromSheets({ sheets }: CuttingFacts): Verdict | null {
@@ -19,7 +19,7 @@ export function fromSheets({ sheets }: CuttingFacts): Verdict | null {
     .filter((each) => each.sheets.length > 0)
     .map(
       ({ material, thickness, sheets: all }) =>
-        `${all.length} of ${SHEETS[material].name.toLowerCase()} ${mm(thickness)} thick`,
+        `${all.length} of ${SHEETS[material].name.toLowerCase()} ${fine(thickness)} thick`,
     )
     .join(", ");
   return verdict({

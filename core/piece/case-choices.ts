@@ -2,13 +2,15 @@
 import * as v from "valibot";
 import { choice, count, distance, list, size } from "./fields";
 
-/** What an opening holds. */
-export const HOLDS = ["nothing", "drawer"] as const;
+/** What an opening holds: a door is hung on its left or on its right, two meet in the middle. */
+export const HOLDS = ["nothing", "drawer", "door-left", "door-right", "doors"] as const;
 
 const rowSchema = v.strictObject({
   /** null: an equal share of what is left */
   height: v.nullable(size("height of the opening", 20, 1500)),
   holds: choice("what the opening holds", HOLDS),
+  /** on pins, evenly spread; none beside a drawer */
+  shelves: v.optional(count("loose shelves", 0, 6), 0),
 });
 const baySchema = v.strictObject({
   /** null: an equal share of what is left */
@@ -16,6 +18,12 @@ const baySchema = v.strictObject({
   /** from above */
   rows: list("openings of the bay", rowSchema, 8, 1),
 });
+
+/** @source common practice */
+const USUAL_DOORS = {
+  ...{ thickness: 20, stile: 55, rail: 60, panelThickness: 10, groove: 10, free: 3, gap: 2 },
+  panel: "solid" as "solid" | "sheet",
+};
 
 const caseSchema = v.strictObject({
   thickness: size("thickness of the sides", 8, 80),
@@ -49,6 +57,21 @@ const caseSchema = v.strictObject({
     behind: distance("gap behind a drawer", 200),
     tails: v.nullable(count("tails on a drawer's side", 1, 16)),
   }),
+  doors: v.optional(
+    v.strictObject({
+      thickness: size("thickness of doors", 10, 50),
+      stile: size("width of a door's stiles", 20, 200),
+      rail: size("width of a door's rails", 20, 250),
+      panel: choice("door panels", ["solid", "sheet"]),
+      panelThickness: size("thickness of door panels", 3, 25),
+      groove: size("depth of a panel's groove", 3, 25),
+      /** a solid panel's, at each side on the day */
+      free: distance("gap beside a panel in its groove", 10),
+      /** round a door on the day */
+      gap: distance("gap round a door", 8),
+    }),
+    USUAL_DOORS,
+  ),
 });
 export type CaseChoices = v.InferOutput<typeof caseSchema>;
 export type CaseRow = v.InferOutput<typeof rowSchema>;
@@ -62,15 +85,16 @@ export const USUAL_CASE: CaseChoices = {
     {
       width: null,
       rows: [
-        { height: null, holds: "drawer" },
-        { height: null, holds: "drawer" },
+        { height: null, holds: "drawer", shelves: 0 },
+        { height: null, holds: "drawer", shelves: 0 },
       ],
     },
-    { width: null, rows: [{ height: null, holds: "nothing" }] },
+    { width: null, rows: [{ height: null, holds: "nothing", shelves: 1 }] },
   ],
   drawers: {
     ...{ front: 20, side: 12, bottom: "sheet", bottomThickness: 6.2 },
     ...{ above: 3, beside: 1, behind: 15, tails: null },
   },
+  doors: USUAL_DOORS,
 };
 export const caseFields = { case: v.optional(caseSchema, USUAL_CASE) };

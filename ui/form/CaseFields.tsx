@@ -4,12 +4,12 @@ import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
 import { Group } from "./Group";
 
-/** The choices of a case beside its openings: its boards, its back, its drawers. */
+/** The choices of a case beside its openings: its boards, its back, its drawers and doors. */
 export function CaseFields() {
   const { piece } = usePiece();
   const { set } = useSet();
   const choice = piece.form.case;
-  const { drawers } = choice;
+  const { drawers, doors } = choice;
   const at = (...path: string[]) => ["form", "case", ...path];
   const size = (label: string, value: number, ...path: string[]) => (
     <LengthField label={label} value={value} onTake={(to) => set(label, at(...path), to)} />
@@ -78,6 +78,24 @@ export function CaseFields() {
             onTake={(value) => set("Tails on a side", at("drawers", "tails"), value)}
           />
         )}
+      </Group>
+      <Group name="Doors">
+        {size("Thickness of doors", doors.thickness, "doors", "thickness")}
+        {size("Stiles", doors.stile, "doors", "stile")}
+        {size("Rails of doors", doors.rail, "doors", "rail")}
+        <Choice
+          label="Panels"
+          value={doors.panel}
+          options={[
+            { value: "solid", name: "Solid, free in their grooves" },
+            { value: "sheet", name: "Sheet" },
+          ]}
+          onTake={(value) => set("Door panels", at("doors", "panel"), value)}
+        />
+        {size("Thickness of panels", doors.panelThickness, "doors", "panelThickness")}
+        {size("Grooves, deep", doors.groove, "doors", "groove")}
+        {doors.panel === "solid" && size("Free at each side, on the day", doors.free, "doors", "free")}
+        {size("Gap round a door, on the day", doors.gap, "doors", "gap")}
       </Group>
     </>
   );

@@ -77,6 +77,9 @@ export function CaseOpenings({ at }: { at: Case }) {
             options={[
               { value: "nothing", name: "Nothing" },
               { value: "drawer", name: "A drawer" },
+              { value: "door-left", name: "A door, hung left" },
+              { value: "door-right", name: "A door, hung right" },
+              { value: "doors", name: "Two doors" },
             ]}
             onTake={(holds) =>
               rows(
@@ -86,6 +89,19 @@ export function CaseOpenings({ at }: { at: Case }) {
               )
             }
           />
+          {opening.holds !== "drawer" && (
+            <NumberField
+              label="Loose shelves"
+              value={opening.shelves}
+              onTake={(shelves) =>
+                rows(
+                  "Loose shelves",
+                  bay,
+                  bays[bay].rows.map((each, i) => (i === row ? { ...each, shelves } : each)),
+                )
+              }
+            />
+          )}
           <Tick
             label="Shares what is left"
             checked={opening.typed === null}

@@ -3,42 +3,16 @@ import { describe, expect, it } from "vitest";
 import { clashesOf } from "../../../assembly/clashes";
 import { bodyOf, posed } from "../../../assembly/part";
 import { bulkOf, stood } from "../../../assembly/solid";
-import type { CaseBay } from "../../../piece/case-choices";
-import type { Patch } from "../../../piece/patch";
+import { HOLDS } from "../../../piece/case-choices";
 import { USUAL_SHOP } from "../../../piece/shop";
 import { clashes } from "../../../testing/clashes";
-import { at, find, planOf, tableWith } from "../../../testing/plans";
+import { bays, caseOf, chest, EIGHT, eight, listed, rows, set } from "../../../testing/cases";
+import { at, find, tableWith } from "../../../testing/plans";
 import { preview } from "../../preview";
 import type { Case } from "./case";
 import { casePoses } from "./poses";
 
 const SEED = Number(process.env.SEED ?? 20261126);
-const set = (path: string, value: unknown) => at(`form.case.${path}`, value);
-const rows = (...all: [number | null, "nothing" | "drawer"][]): CaseBay["rows"] =>
-  all.map(([height, holds]) => ({ height, holds }));
-const bays = (...all: CaseBay["rows"][]) =>
-  set(
-    "bays",
-    all.map((each) => ({ width: null, rows: each })),
-  );
-
-/** A bookcase of eight parts: 900 by 400, 700 high, sides 20, what lies between 18, a back of 6. */
-const EIGHT: Patch[] = [
-  ...[at("form.kind", "case"), at("form.use", "case"), at("form.height", 700), at("brief.topHeight", 700)],
-  ...[at("form.top.length", 900), at("form.top.width", 400), at("form.top.thickness", 20)],
-  ...[at("form.overhang", { end: 10, side: 10 }), at("joints.fastening", "oversized")],
-  ...[set("thickness", 20), set("inner", 18), set("rails", 60), set("lift", 60), set("kick", false)],
-  ...[set("relief", 0), set("sheet", 6), bays(rows([null, "nothing"], [null, "nothing"]))],
-];
-const eight = (...patches: Patch[]) => planOf(tableWith(...EIGHT, ...patches));
-const chest = (...patches: Patch[]) =>
-  eight(bays(rows([140, "drawer"], [160, "drawer"], [null, "drawer"])), set("drawers.bottomThickness", 6), ...patches);
-const listed = (plan: ReturnType<typeof planOf>, id: string) => {
-  const { length, width, thickness } = plan.parts.find((part) => part.id === id)!.finished;
-  return [length, width, thickness].map((each) => Math.round(each * 1e6) / 1e6);
-};
-const caseOf = (plan: ReturnType<typeof planOf>) => plan.geometry as Case;
-
 describe("a case of eight parts, worked by hand from its brief to its cut list", () => {
   const plan = eight();
   it("top, two sides, bottom, two rails, a shelf, a back", () =>
@@ -105,7 +79,8 @@ describe("drawers, worked by hand", () => {
 
 const opening = fc.record({
   height: fc.option(fc.integer({ min: 60, max: 140 }), { nil: null }),
-  holds: fc.constantFrom("nothing" as const, "drawer" as const),
+  holds: fc.constantFrom(...HOLDS),
+  shelves: fc.integer({ min: 0, max: 2 }),
 });
 const drawn = fc.record({
   bays: fc.array(fc.record({ width: fc.constant(null), rows: fc.array(opening, { minLength: 1, maxLength: 4 }) }), {
@@ -144,15 +119,16 @@ describe(`a case of any bays (seed ${SEED})`, () => {
       ),
     60_000,
   );
-  it("with its drawers drawn out, none either, and nothing but drawers has moved", () =>
+  it("with its drawers drawn out or its doors open, none either, and nothing else has moved", () =>
     fc.assert(
       fc.property(drawn, (given) => {
         const { at: place, parts } = made(given);
-        for (const pose of casePoses(place, parts).slice(0, 1)) {
+        for (const pose of casePoses(place, parts).filter(({ id }) => id === "drawers" || id === "doors")) {
           const open = posed(parts, pose);
           expect(clashesOf(open)).toEqual([]);
           const moved = open.filter((part, i) => part.place !== parts[i].place).map(({ kind }) => kind);
-          expect(moved.every((kind) => kind.startsWith("drawer-") && !kind.startsWith("drawer-rail"))).toBe(true);
+          const of = pose.id === "doors" ? /^door-/ : /^drawer-(?!rail)/;
+          expect(moved.every((kind) => of.test(kind))).toBe(true);
         }
       }),
       { numRuns: 15, seed: SEED + 1 },

@@ -15,6 +15,8 @@ export interface Division extends Span {
 
 export interface Opening extends Span {
   holds: CaseRow["holds"];
+  /** on pins */
+  shelves: number;
   /** what is typed, null where it takes its share */
   typed: number | null;
 }
@@ -49,6 +51,37 @@ export interface Case extends PieceGeometry {
   /** middle of each divider */
   dividers: number[];
   drawers: Drawer[];
+  doors: Door[];
+  loose: LooseShelf[];
+}
+
+/** A leaf of a door in its opening, flush with the case: framed, a panel in grooves. */
+export interface Door {
+  /** its number from above and the left, the class of its size, where it hangs */
+  n: number;
+  size: number;
+  bay: number;
+  row: number;
+  hung: -1 | 1;
+  across: Span;
+  high: Span;
+  thickness: number;
+  stile: number;
+  rail: number;
+  /** of the panel: how thick it is, how deep its grooves are, how free it is in them beside */
+  panel: { thickness: number; groove: number; free: number };
+}
+
+/** A shelf on four pins: how high its underside is, how far it reaches. */
+export interface LooseShelf {
+  n: number;
+  bay: number;
+  row: number;
+  /** whether a door closes before it: those of one bay that reach alike share a kind */
+  kind: string;
+  y: number;
+  across: Span;
+  deep: Span;
 }
 
 export interface Drawer {

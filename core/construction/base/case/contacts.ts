@@ -1,10 +1,10 @@
 /** Where the parts of a case touch, and how they are held there. */
 import type { Place } from "../../../assembly/place";
 import type { Vec } from "../../../assembly/vector";
-import type { Drawer } from "./case";
+import { ofDoor } from "./door";
 import { ofSize } from "./drawer";
 import { besideOf, framesOf, RUNNER, runnersOf } from "./frames";
-import type { Case, Span } from "./case";
+import type { Case, Door, Drawer, Span } from "./case";
 import { KICK, shelvesOf } from "./place";
 import { railKind, shelfKind } from "./parts";
 
@@ -48,7 +48,8 @@ export function contactsOf(at: Case): Contact[] {
     ...inBays(at),
     ...atRunners(at),
     ...(at.back > 0 ? atBack(at) : []),
-    ...at.drawers.flatMap((drawer) => atDrawer(drawer, calledOf(drawer, at.drawers))),
+    ...at.doors.flatMap((door) => atDoor(door, at.deep.to, called(door, at.doors, "Door"))),
+    ...at.drawers.flatMap((drawer) => atDrawer(drawer, called(drawer, at.drawers, "Drawer"))),
   ].filter(({ section }) => section.width > 0 && section.thickness > 0);
 }
 
@@ -189,14 +190,32 @@ function atBack(at: Case): Contact[] {
   ];
 }
 
-/** Drawers of one size as a joint's name calls them: by their numbers, where there are several sizes. */
-function calledOf({ size }: Drawer, all: readonly Drawer[]): string {
-  if (all.every((each) => each.size === size)) return "Drawer";
+/** Drawers or doors of one size as a joint's name calls them: by their numbers, where there are several sizes. */
+function called<T extends { size: number; n: number }>({ size }: T, all: readonly T[], one: string): string {
+  if (all.every((each) => each.size === size)) return one;
   const same = all.filter((each) => each.size === size).map(({ n }) => n);
-  return `Drawer ${same.join(", ")}`;
+  return `${one} ${same.join(", ")}`;
 }
 
-function atDrawer(drawer: Drawer, called: string): Contact[] {
+function atDoor(door: Door, front: number, named: string): Contact[] {
+  const { n, across, high, stile, rail, thickness } = door;
+  const known: Omit<Contact, "enters" | "receives" | "face"> = {
+    ...{ group: `${ofDoor("door-stile", door)}+${ofDoor("door-rail", door)}`, name: `${named}: rail to stile` },
+    ...{ how: "stub", section: { width: rail, thickness }, depth: stile },
+  };
+  return [high.from, high.to - rail].flatMap((y, i): Contact[] => {
+    const enters = `R${2 * n - 1 + i}`;
+    return [
+      { ...known, enters, receives: `S${2 * n - 1}`, face: { at: [across.from + stile, y, front], x: LEFT, y: UP } },
+      {
+        ...{ ...known, enters, receives: `S${2 * n}` },
+        face: { at: [across.to - stile, y, front - thickness], x: RIGHT, y: UP },
+      },
+    ];
+  });
+}
+
+function atDrawer(drawer: Drawer, named: string): Contact[] {
   const { n, size, across, high, deep, side, front, back } = drawer;
   const kind = (of: string) => ofSize(of, drawer);
   const inner = { front: deep.to - front.thickness, back: deep.from + side };
@@ -206,12 +225,12 @@ function atDrawer(drawer: Drawer, called: string): Contact[] {
     const enters = `V${2 * n - 1 + i}`;
     return [
       {
-        ...{ group: group("front"), name: `${called}: side to front`, enters, receives: `F${n}`, how: "lapped", size },
+        ...{ group: group("front"), name: `${named}: side to front`, enters, receives: `F${n}`, how: "lapped", size },
         ...{ section: { width: high.to - high.from, thickness: side }, depth: front.thickness },
         face: { at: [left + side, high.from, inner.front], x: FRONT, y: UP },
       },
       {
-        ...{ group: group("back"), name: `${called}: side to back`, enters, receives: `G${n}`, how: "through", size },
+        ...{ group: group("back"), name: `${named}: side to back`, enters, receives: `G${n}`, how: "through", size },
         ...{ section: { width: back.to - back.from, thickness: side }, depth: side },
         face: { at: [left, back.from, inner.back], x: BACK, y: UP },
       },

@@ -30,7 +30,7 @@ describe(`a division moved by hand (seed ${SEED})`, () => {
   it("what was all typed stays typed", () => expect(moved([100, 100], [100, 100], 0, 140)).toEqual([140, 60]));
 });
 
-const row = (height: number | null, holds: CaseRow["holds"] = "drawer"): CaseRow => ({ height, holds });
+const row = (height: number | null, holds: CaseRow["holds"] = "drawer"): CaseRow => ({ height, holds, shelves: 0 });
 describe("openings split, taken out, grown", () => {
   it("two halves and what divides them are what one was", () => {
     const two = split([row(220), row(null)], 0, 220, 20);

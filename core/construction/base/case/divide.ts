@@ -65,6 +65,6 @@ export function growing(rows: readonly CaseRow[], room: number, times: number): 
 /** A bay beside the one at `i`, half as wide each where it says how wide it is. */
 export function bayAdded(bays: readonly CaseBay[], i: number): CaseBay[] {
   const one = bays[i];
-  const fresh: CaseBay = { width: null, rows: [{ height: null, holds: "nothing" }] };
+  const fresh: CaseBay = { width: null, rows: [{ height: null, holds: "nothing", shelves: 0 }] };
   return [...bays.slice(0, i), { ...one, width: null }, fresh, ...bays.slice(i + 1)];
 }

@@ -1,4 +1,4 @@
-/** Rules of drawers by their size, and of what is pulled over by them. */
+/** Rules of drawers and doors by their size, and of what is pulled over by them. */
 import { grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
 import { DRAWER } from "./drawer";
 import { at, CaseFacts, openingsOf, ordinal } from "./facts";
@@ -100,3 +100,38 @@ export function pulledOver({ at: place, form, weight }: CaseFacts): Verdict | nu
     remedies: level === "holds" ? [] : [set("Fix it to the wall", at("wall"), true)],
   });
 }
+
+/** Every opening that should be closed by a door is, and no door is wider than its frame carries. */
+export function doorsMade({ at: place }: CaseFacts): Verdict | null {
+  const wanted = openingsOf(place).filter(({ opening: { holds } }) => holds !== "nothing" && holds !== "drawer");
+  if (wanted.length === 0) return null;
+  const without = wanted.find(({ i, j }) => !place.doors.some(({ bay, row }) => bay === i && row === j));
+  const wide = place.doors.reduce((most, { across }) => Math.max(most, across.to - across.from), 0);
+  const level: Level = without ? "fix" : grade(wide, "at most", LEAF.good, LEAF.most);
+  const pair = place.doors.find(({ across }) => across.to - across.from === wide);
+  return verdict({
+    id: "form.doors",
+    stage: "form",
+    subject: without ? ["case-side", "divider"] : ["door-stile", "door-rail"],
+    level,
+    text: without
+      ? `No door goes into the ${ordinal(without.j)} opening of the ${ordinal(without.i)} bay`
+      : level === "holds"
+        ? `${place.doors.length} door${place.doors.length > 1 ? "s fit their openings" : " fits its opening"}`
+        : `A door ${mm(wide)} wide sags on its hinges and swings far into the room`,
+    why: without
+      ? "Two stiles, two rails and a panel in their grooves want more room than there is, or the grooves are too deep for the frame."
+      : `Each is its opening less the gap round it. Framed in solid wood a door hangs well up to about ${mm(LEAF.good)}.`,
+    limit: LEAF.good,
+    actual: Math.round(wide),
+    sense: "at most",
+    unit: "mm",
+    remedies: without
+      ? [set("Leave that opening open", [...at("bays"), without.i, "rows", without.j, "holds"], "nothing")]
+      : level !== "holds" && pair
+        ? [set("Close it by two doors", [...at("bays"), pair.bay, "rows", pair.row, "holds"], "doors")]
+        : [],
+  });
+}
+/** How wide a leaf is. @source common practice */
+const LEAF = { good: 550, most: 750 };

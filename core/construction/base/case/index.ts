@@ -1,5 +1,5 @@
 import { KIND_RULES } from "../../../joinery/joint-rules";
-import { mm } from "../../../verdict/verdict";
+import { listed, mm } from "../../../verdict/verdict";
 import type { Base } from "../base";
 import { caseDimensions } from "./dimensions";
 import { caseJoints } from "./joints";
@@ -27,8 +27,8 @@ export const caseBase: Base<Case> = {
   work: caseWork,
   dimensions: caseDimensions,
   setOuts: () => [],
-  describe: (_, { bays, drawers, back }) =>
-    `A case of ${bays.length === 1 ? "one bay" : `${bays.length} bays`}${drawers.length > 0 ? ` with ${drawers.length === 1 ? "a drawer" : `${drawers.length} drawers`}` : ""}, ${back > 0 ? "a back of sheet" : "open behind"}.`,
+  describe: (_, { bays, drawers, doors, loose, back }) =>
+    `A case of ${bays.length === 1 ? "one bay" : `${bays.length} bays`}${withAll([counted(drawers.length, "drawer"), counted(doors.length, "door"), counted(loose.length, "loose shelf", "loose shelves")])}, ${back > 0 ? "a back of sheet" : "open behind"}.`,
   sizes: (_, { outside, deep, under, side, inner, bays, drawers }) => [
     ["Case", `${mm(outside.to - outside.from)} by ${mm(deep.to - deep.from)}, ${mm(under)} high`],
     ["Boards", `sides ${mm(side)}, what lies between ${mm(inner)}`],
@@ -42,4 +42,10 @@ export const caseBase: Base<Case> = {
         ]
       : []),
   ],
+};
+
+const counted = (n: number, one: string, many = `${one}s`) => (n === 0 ? "" : n === 1 ? `a ${one}` : `${n} ${many}`);
+const withAll = (all: readonly string[]) => {
+  const said = all.filter(Boolean);
+  return said.length > 0 ? ` with ${listed(said)}` : "";
 };

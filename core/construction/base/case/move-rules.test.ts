@@ -54,8 +54,8 @@ describe(`a drawer through a year (seed ${SEED})`, () => {
               {
                 width: null,
                 rows: [
-                  { height, holds: "drawer" },
-                  { height: null, holds: "nothing" },
+                  { height, holds: "drawer", shelves: 0 },
+                  { height: null, holds: "nothing", shelves: 0 },
                 ],
               },
             ]),

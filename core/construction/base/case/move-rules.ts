@@ -1,14 +1,15 @@
-/** What the year does to drawers and to the runners they slide on. */
+/** What the year does to drawers, to the runners they slide on, to doors and their panels. */
 import { HOLD_LIMITS, TRAVEL } from "../../../movement/hold-limits";
-import { WIDEST_GAP } from "../../../movement/insets";
+import { LEAST_IN_GROOVE, WIDEST_GAP } from "../../../movement/insets";
 import { fine, Level, round1, set, Verdict, verdict } from "../../../verdict/verdict";
 import type { BaseMoveFacts, Rule } from "../base";
+import { ofDoor } from "./door";
 import { ofSize } from "./drawer";
 import { at } from "./facts";
 import type { Case } from "./case";
 
 type Facts = BaseMoveFacts<Case>;
-export const CASE_MOVE_RULES: readonly Rule<Facts>[] = [drawersBind, runnersHave];
+export const CASE_MOVE_RULES: readonly Rule<Facts>[] = [drawersBind, runnersHave, doorsBind, panelsStay];
 
 const up = (size: number) => Math.ceil(size * 2) / 2;
 
@@ -82,5 +83,99 @@ function runnersHave({ stopped, form, at: { bays } }: Facts): Verdict | null {
     why: "A runner keeps its length, the side beside it swells and shrinks from front to back. Glued in front, it is screwed through slots behind.",
     source: TRAVEL,
     remedies: level === "holds" ? [] : [set(`Make the slots ${longer} mm long`, at("slot"), longer)],
+  });
+}
+
+/**
+ * A framed door grows by its two stiles, its opening by nothing: across it, uprights stand as far apart as what lies between them is long.
+ *
+ * @source derived: change of width of two stiles, shared by the gaps on both sides
+ */
+function doorsBind({ at: { doors }, form, moves }: Facts): Verdict | null {
+  if (doors.length === 0) return null;
+  const { gap } = form.case.doors;
+  const all = doors.flatMap((door) => {
+    const move = moves.find(({ id }) => id === ofDoor("door-stile", door));
+    return move ? [{ door, wet: Math.max(0, move.wet.width), dry: Math.min(0, move.dry.width) }] : [];
+  });
+  if (all.length === 0) return null;
+  // two leaves share three gaps, one leaf two
+  const leaves = ({ bay, row }: (typeof doors)[number]) =>
+    doors.filter((each) => each.bay === bay && each.row === row).length;
+  const share = (door: (typeof doors)[number], change: number) => (2 * leaves(door) * change) / (leaves(door) + 1);
+  const wet = Math.max(...all.map((each) => share(each.door, each.wet)));
+  const dry = Math.min(...all.map((each) => share(each.door, each.dry)));
+  const [left, most] = [gap - wet, gap - dry];
+  const level: Level = left < 0 ? "fix" : left < HOLD_LIMITS.clearance || most > WIDEST_GAP + 0.05 ? "tight" : "holds";
+  const better = up(wet + HOLD_LIMITS.clearance + 0.3);
+  return verdict({
+    id: "movement.doors",
+    stage: "movement",
+    subject: ["door-stile"],
+    level,
+    text:
+      left < 0
+        ? "A door binds in its opening in the wettest month"
+        : level === "holds"
+          ? `Every door keeps ${fine(left)} or more round it in the wettest month`
+          : left < HOLD_LIMITS.clearance
+            ? `A door keeps only ${fine(left)} at its edges in the wettest month`
+            : `A gap of ${fine(most)} shows beside a door in the driest month`,
+    why: `${fine(gap)} round it on the day. Its stiles grow and shrink, each gap loses ${fine(wet)} and gains ${fine(-dry)}; up and down nothing changes.`,
+    limit: round1(wet + HOLD_LIMITS.clearance),
+    actual: gap,
+    sense: "at least",
+    unit: "mm",
+    source: TRAVEL,
+    remedies:
+      level === "holds" || better === gap
+        ? []
+        : [set(`Leave ${fine(better)} round the doors`, at("doors", "gap"), better)],
+  });
+}
+
+/** A solid panel has room for its wet month in its grooves, and is still in them in its dry one. */
+function panelsStay({ at: { doors }, form, moves }: Facts): Verdict | null {
+  const { doors: choice } = form.case;
+  if (doors.length === 0 || choice.panel !== "solid") return null;
+  const all = doors.flatMap((door) => {
+    const move = moves.find(({ id }) => id === ofDoor("door-panel", door));
+    return move ? [{ door, wet: Math.max(0, move.wet.width) / 2, dry: Math.max(0, -move.dry.width) / 2 }] : [];
+  });
+  if (all.length === 0) return null;
+  const worst = all.reduce((a, b) => (b.wet + b.dry > a.wet + a.dry ? b : a));
+  const { groove, free } = worst.door.panel;
+  const [spare, inside] = [free - worst.wet, groove - free - worst.dry];
+  const level: Level =
+    spare < 0 || inside < 1 ? "fix" : spare < HOLD_LIMITS.clearance || inside < LEAST_IN_GROOVE ? "tight" : "holds";
+  const wanted = up(worst.wet + HOLD_LIMITS.clearance + 0.3);
+  const deep = Math.ceil(wanted + worst.dry + LEAST_IN_GROOVE + 0.5);
+  return verdict({
+    id: "movement.door-panels",
+    stage: "movement",
+    subject: ["door-panel"],
+    level,
+    text:
+      spare < 0
+        ? `The panel of door ${worst.door.n} pushes its frame apart in the wettest month`
+        : level === "holds"
+          ? `The panels have ${fine(spare)} to spare in the wettest month, ${fine(inside)} stay in their grooves in the driest`
+          : inside < LEAST_IN_GROOVE
+            ? `Only ${fine(inside)} of a panel stay in its grooves in the driest month`
+            : `A panel has only ${fine(spare)} to spare in the wettest month`,
+    why: `It grows ${fine(worst.wet)} and shrinks ${fine(worst.dry)} at each side; ${fine(free)} are free there on the day in grooves ${fine(groove)} deep.`,
+    source: TRAVEL,
+    remedies:
+      level === "holds"
+        ? []
+        : [
+            {
+              label: `Grooves ${fine(Math.max(deep, choice.groove))} deep, ${fine(wanted)} free`,
+              patches: [
+                { path: at("doors", "free"), value: wanted },
+                { path: at("doors", "groove"), value: Math.min(25, Math.max(deep, choice.groove)) },
+              ],
+            },
+          ],
   });
 }

@@ -5,6 +5,8 @@ import type { Form } from "../../../piece/schema";
 import type { BaseFacts } from "../base";
 import { endShape } from "../standing-end";
 import { cut, PULL } from "./cut";
+import { doorParts, hinged } from "./door-parts";
+import { bored, looseShelfParts } from "./loose-shelf";
 import { drawerParts } from "./drawer-parts";
 import type { Case } from "./case";
 import { KICK, shelvesOf } from "./place";
@@ -37,10 +39,8 @@ export function caseParts({ form, at }: BaseFacts<Case>): AssemblyPart[] {
     ...(at.kick ? [kick(at)] : []),
     ...(at.back > 0 ? [back(at)] : []),
   ];
-  return [
-    ...all.map(({ cuts = [], ...part }): AssemblyPart => ({ ...part, adds: [], cuts })),
-    ...drawerParts(form, at),
-  ];
+  const standing = all.map(({ cuts = [], ...part }): AssemblyPart => ({ ...part, adds: [], cuts }));
+  return [...bored(hinged(standing, at), at), ...looseShelfParts(at), ...doorParts(form, at), ...drawerParts(form, at)];
 }
 
 function sides(form: Form, at: Case): Plain[] {

@@ -5,7 +5,9 @@ import { Bearer, Footprint, frameRound, PanelPlace } from "../../geometry";
 import { topOf } from "../../top/core";
 import { footLength, reliefOf } from "../standing-end";
 import type { Bay, Case, Division, Drawer, Opening, Span } from "./case";
+import { doorPanels, doorsOf } from "./door";
 import { drawerOf, drawerPanels } from "./drawer";
+import { looseShelfPanels, looseShelves } from "./loose-shelf";
 
 /** Shares what there is among those that don't say: those that do keep it; where all do, the last takes what is left. */
 export function shared(room: number, asked: readonly (number | null)[]): number[] {
@@ -22,8 +24,14 @@ function bayOf({ rows, width }: CaseBay, { from, to }: Span, high: Span, inner: 
     rows.map(({ height }) => height),
   );
   let upper = high.to;
-  const openings = rows.map(({ holds, height }, i): Opening => {
-    const opening = { from: upper - heights[i], to: upper, holds, typed: height };
+  const openings = rows.map(({ holds, height, shelves }, i): Opening => {
+    const opening = {
+      from: upper - heights[i],
+      to: upper,
+      holds,
+      typed: height,
+      shelves: holds === "drawer" ? 0 : shelves,
+    };
     upper = opening.from - inner;
     return opening;
   });
@@ -80,6 +88,8 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
     relief: choice.relief,
     dividers: bays.slice(1).map(({ from }) => from - inner / 2),
     drawers: classed(drawers),
+    doors: doorsOf(choice.doors, bays),
+    loose: looseShelves(bays, { front: deep.to, back: insideBack, inner, door: choice.doors.thickness }),
     frame: frameRound(feet),
     bearers: bearersOf(inside, { deep, insideBack, rail, inner }),
     posts: [],
@@ -158,6 +168,8 @@ export function casePanels(at: Case, form: Form): PanelPlace[] {
         ...{ ...plain, length: to - from + 2 * letInto(Math.min(side, inner)) },
       };
     }),
+    ...looseShelfPanels(at),
+    ...doorPanels(at, form),
     ...drawerPanels(at, form),
   ];
 }

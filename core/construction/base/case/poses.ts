@@ -1,5 +1,5 @@
 import type { AssemblyPart, Pose } from "../../../assembly/part";
-import { add } from "../../../assembly/vector";
+import { add, Vec } from "../../../assembly/vector";
 import type { Case, Drawer } from "./case";
 
 /** A drawer is drawn out by so much of its depth; of several each lower one further, so that all are looked into. Ours. */
@@ -8,8 +8,36 @@ const OUT = { one: 0.75, first: 0.3, last: 0.8 };
 /** Which parts are a drawer's, by their marks. */
 const partsOf = ({ n }: Pick<Drawer, "n">) => [`F${n}`, `V${2 * n - 1}`, `V${2 * n}`, `G${n}`, `X${n}`];
 
-/** The case with its drawers drawn out: all of them, and each by itself. */
-export function casePoses({ drawers, bays }: Case, parts: readonly AssemblyPart[]): Pose[] {
+/** The case with its drawers drawn out, all of them and each by itself, and with its doors open. */
+export function casePoses(at: Case, parts: readonly AssemblyPart[]): Pose[] {
+  return [...drawnOut(at, parts), ...opened(at, parts)];
+}
+
+/** Doors turned a right angle about the edge they hang on. */
+function opened({ doors, deep }: Case, parts: readonly AssemblyPart[]): Pose[] {
+  if (doors.length === 0) return [];
+  const byId = new Map(parts.map((part) => [part.id, part]));
+  const places = Object.fromEntries(
+    doors.flatMap(({ n, hung, across }) => {
+      const hinge = hung < 0 ? across.from : across.to;
+      // what points right turns to the front when it hangs left, to the back when it hangs right
+      const turn = ([x, y, z]: Vec): Vec => [hung * z + 0, y, -hung * x + 0];
+      const about = (spot: Vec): Vec => {
+        const [x, y, z] = turn([spot[0] - hinge, spot[1], spot[2] - deep.to]);
+        return [x + hinge, y, z + deep.to];
+      };
+      return [`S${2 * n - 1}`, `S${2 * n}`, `R${2 * n - 1}`, `R${2 * n}`, `B${n}`].flatMap((id) => {
+        const part = byId.get(id);
+        if (!part) return [];
+        const { at, x, y } = part.place;
+        return [[id, { at: about(at), x: turn(x), y: turn(y) }] as const];
+      });
+    }),
+  );
+  return [{ id: "doors", name: doors.length > 1 ? "all doors open" : "its door open", places }];
+}
+
+function drawnOut({ drawers, bays }: Case, parts: readonly AssemblyPart[]): Pose[] {
   if (drawers.length === 0) return [];
   const byId = new Map(parts.map((part) => [part.id, part]));
   const out = (drawer: Drawer, share: number): Pose["places"] =>

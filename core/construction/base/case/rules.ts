@@ -2,7 +2,7 @@ import { fine, grade, set, mm, Verdict, verdict } from "../../../verdict/verdict
 import { sagOf } from "../../sag";
 import { usualRange } from "../../usual";
 import type { Rule } from "../base";
-import { drawersMade, drawersRun, pulledOver } from "./drawer-rules";
+import { doorsMade, drawersMade, drawersRun, pulledOver } from "./drawer-rules";
 import { at, CaseFacts } from "./facts";
 import { addsUp, fits, opens } from "./opening-rules";
 import { KICK, shelvesOf } from "./place";
@@ -19,6 +19,7 @@ export const CASE_RULES: readonly Rule<CaseFacts>[] = [
   inside,
   drawersMade,
   drawersRun,
+  doorsMade,
   sags,
   racks,
   fastening,
@@ -46,6 +47,7 @@ function sags({ at: place, species }: CaseFacts): Verdict {
   const wide = Math.max(1, place.deep.to - place.insideBack);
   const spans = [
     ...place.bays.map(({ from, to }) => ({ what: "bottom", kind: "case-bottom", span: to - from })),
+    ...place.loose.map(({ kind, across }) => ({ what: "loose shelf", kind, span: across.to - across.from })),
     ...shelvesOf(place).map(({ bay }) => ({
       ...{ what: "shelf", kind: "case-shelf" },
       span: place.bays[bay].to - place.bays[bay].from,
@@ -83,8 +85,8 @@ function sags({ at: place, species }: CaseFacts): Verdict {
                       {
                         path: at("bays"),
                         value: [
-                          { width: null, rows: [{ height: null, holds: "nothing" }] },
-                          { width: null, rows: [{ height: null, holds: "nothing" }] },
+                          { width: null, rows: [{ height: null, holds: "nothing", shelves: 0 }] },
+                          { width: null, rows: [{ height: null, holds: "nothing", shelves: 0 }] },
                         ],
                       },
                     ],

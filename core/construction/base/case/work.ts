@@ -1,8 +1,11 @@
 import { FRAME_CLAMPS, Step, stepOf as step, TIME } from "../../../steps/step";
 import { fine, mm } from "../../../verdict/verdict";
 import type { BaseWork, WorkFacts } from "../base";
+import { ofDoor } from "./door";
+import { doorSteps, Times } from "./door-work";
 import { DRAWER, ofSize } from "./drawer";
 import { framesOf, runnersOf } from "./frames";
+import { PIN } from "./loose-shelf";
 import type { Case } from "./case";
 import { shelvesOf } from "./place";
 import { railKind, shelfKind } from "./parts";
@@ -12,7 +15,7 @@ const BACK_SCREWS = 220;
 
 /** The order of a case: panels, joints, a dry fit, insides finished, everything between the sides closed at once; then back and drawers. */
 export function caseWork({ form, at, milled, grooved, fullHours, clampHours }: WorkFacts<Case>): BaseWork {
-  const { bays, dividers, drawers, kick, back } = at;
+  const { bays, dividers, drawers, doors, loose, kick, back } = at;
   const shelves = [...new Set(shelvesOf(at).map(({ bay }) => shelfKind(bay)))];
   const frames = [...new Set(framesOf(at).map(({ bay }) => railKind(bay)))];
   const runners = runnersOf(at);
@@ -25,7 +28,7 @@ export function caseWork({ form, at, milled, grooved, fullHours, clampHours }: W
     step({
       id: "case-housings",
       title: "Cut the housings of sides, bottom and dividers",
-      detail: `Both sides from one fence setting, front edges together, so that left and right can't differ; stopped short of the front and squared with a chisel.${back > 0 ? ` Then the back’s rebate, ${fine(back)} deep, along both sides.` : ""}${frames.length > 0 ? " Stub mortises for the drawer rails from the same layout stick." : ""}`,
+      detail: `Both sides from one fence setting, front edges together, so that left and right can't differ; stopped short of the front and squared with a chisel.${back > 0 ? ` Then the back’s rebate, ${fine(back)} deep, along both sides.` : ""}${frames.length > 0 ? " Stub mortises for the drawer rails from the same layout stick." : ""}${loose.length > 0 ? ` Holes of ${PIN.diameter} mm for the shelves’ pins from one template, its foot always down.` : ""}`,
       parts: panels,
       after: sized,
       hours: 1 + 0.3 * (2 + 2 * dividers.length + 2 * shelves.length),
@@ -116,9 +119,10 @@ export function caseWork({ form, at, milled, grooved, fullHours, clampHours }: W
         ]
       : []),
     ...drawerSteps(at, form.case.drawers.above, { fullHours, clampHours, milled }, kinds.length > 0),
+    ...doorSteps(at, form.case.doors, { fullHours, clampHours, milled }),
   ];
   const whole = kinds.length > 0 ? "runners" : "glue-base";
-  const made = drawers.length > 0 ? "drawers-stops" : whole;
+  const made = [drawers.length > 0 ? "drawers-stops" : whole, ...(doors.length > 0 ? ["doors-hang"] : [])];
   return {
     steps,
     levelling: [
@@ -129,7 +133,7 @@ export function caseWork({ form, at, milled, grooved, fullHours, clampHours }: W
               title: "Screw the back on",
               detail: `After its finish, and after the drawers were fitted through the open back. A screw every ${BACK_SCREWS} mm, the first at two corners with the case held square.`,
               parts: ["case-back"],
-              after: [made],
+              after: made,
               hours: 0.75,
             }),
           ]
@@ -160,19 +164,17 @@ export function caseWork({ form, at, milled, grooved, fullHours, clampHours }: W
     ],
     apart: ["sand-base", "glue-base"],
     closing: "glue-base",
-    closed: [made],
+    closed: made,
     standing: ["cut-feet", ...(back > 0 ? ["back"] : [])],
     seen: [
       "case-side",
-      ...(drawers.length > 0 ? [...new Set(drawers.map((each) => ofSize("drawer-front", each)))] : []),
+      ...new Set([
+        ...loose.map(({ kind }) => kind),
+        ...doors.map((each) => ofDoor("door-stile", each)),
+        ...drawers.map((each) => ofSize("drawer-front", each)),
+      ]),
     ],
   };
-}
-
-interface Times {
-  fullHours: number;
-  clampHours: number;
-  milled: string[];
 }
 
 /** Drawers after the case: each from its own opening. */

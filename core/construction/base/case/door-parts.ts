@@ -1,0 +1,132 @@
+import type { AssemblyPart, Worked } from "../../../assembly/part";
+import type { Place } from "../../../assembly/place";
+import type { Vec } from "../../../assembly/vector";
+import type { Form } from "../../../piece/schema";
+import type { Case, Door } from "./case";
+import { cut, PULL } from "./cut";
+import { DOOR, hingesOf, ofDoor, panelOf } from "./door";
+import { besideOf } from "./frames";
+
+const stick = { make: "solid", role: "rail" } as const;
+const FRAME = "its opening, once the case is closed";
+/** Standing flat to the front: up, to the right, back. */
+const UPRIGHT = { x: [0, 1, 0] as Vec, y: [1, 0, 0] as Vec };
+/** Lying flat to the front: to the right, up, forward. */
+const LEVEL = { x: [1, 0, 0] as Vec, y: [0, 1, 0] as Vec };
+
+/** Every door, closed: stiles S, rails R, the panel B. */
+export const doorParts = ({ case: { doors } }: Form, at: Case): AssemblyPart[] =>
+  at.doors.flatMap((door) => partsOf(door, at.deep.to, doors.panel === "solid"));
+
+function partsOf(door: Door, front: number, solid: boolean): AssemblyPart[] {
+  const { n, across, high, thickness, stile, rail, panel, hung } = door;
+  const opens: Vec = [0, 0, PULL.front];
+  const panelKind = ofDoor("door-panel", door);
+  const { between, x, y } = panelOf(door);
+  const middle = front - thickness / 2;
+  const groove = (part: Place, from: Vec, long: number, wide: number): Worked =>
+    cut(panelKind, part, { length: long, width: wide, thickness: panel.thickness }, { at: from, ...LEVEL });
+  const stiles = [-1, 1].map((way, i): AssemblyPart => {
+    const left = way < 0 ? across.from : across.to - stile;
+    const place: Place = { at: [left, high.from, front], ...UPRIGHT };
+    const in_ = way < 0 ? between.x.from - panel.groove : between.x.to;
+    return {
+      ...{
+        id: `S${2 * n - 1 + i}`,
+        kind: ofDoor("door-stile", door),
+        name: "Door stile",
+        letter: "S",
+        ...stick,
+        opens,
+      },
+      markedFrom: FRAME,
+      note: "Grooved between the rails; let in for the hinges on the side it hangs.",
+      shape: { length: high.to - high.from, width: stile, thickness },
+      place,
+      adds: [],
+      cuts: [
+        groove(
+          place,
+          [in_, between.y.from - panel.groove, middle - panel.thickness / 2],
+          panel.groove,
+          between.y.to - between.y.from + 2 * panel.groove,
+        ),
+        ...(way === hung
+          ? hingesOf(door).map((middle) =>
+              hingeIn(place, { x: hung < 0 ? across.from : across.to, way: hung < 0 ? 1 : -1, middle, front }),
+            )
+          : []),
+      ],
+    };
+  });
+  const rails = [high.from, high.to - rail].map((low, i): AssemblyPart => {
+    const place: Place = { at: [between.x.from, low, front - thickness], ...LEVEL };
+    const up = i === 0 ? between.y.from - panel.groove : between.y.to;
+    return {
+      ...{ id: `R${2 * n - 1 + i}`, kind: ofDoor("door-rail", door), name: "Door rail", letter: "R", ...stick, opens },
+      markedFrom: FRAME,
+      note: "Its tenons are included; its groove is ploughed through them.",
+      shape: { length: between.x.to - between.x.from, width: rail, thickness },
+      place,
+      adds: [],
+      cuts: [groove(place, [across.from, up, middle - panel.thickness / 2], across.to - across.from, panel.groove)],
+    };
+  });
+  return [
+    ...stiles,
+    ...rails,
+    {
+      ...{ id: `B${n}`, kind: panelKind, name: "Door panel", letter: "B", make: "solid", opens },
+      ...(solid
+        ? {
+            role: "panel",
+            note: "Its grain upright; finished before it goes in, free in its grooves but for a dab of glue in the middle of each rail.",
+          }
+        : {
+            role: "sheet",
+            sheet: { material: "plywood", thickness: panel.thickness },
+            note: "In the grooves, its face’s grain upright.",
+          }),
+      shape: { length: y.to - y.from, width: x.to - x.from, thickness: panel.thickness },
+      place: { at: [x.from, y.from, middle + panel.thickness / 2], ...UPRIGHT },
+      ...{ adds: [], cuts: [] },
+    },
+  ];
+}
+
+/** A hinge's leaf let into an edge at `x`, to the right of it or to the left. */
+function hingeIn(
+  part: Place,
+  { x, way, middle, front }: { x: number; way: 1 | -1; middle: number; front: number },
+): Worked {
+  const { long, wide, deep } = DOOR.hinge;
+  return {
+    ...cut(
+      "hinge",
+      part,
+      { length: deep, width: long, thickness: wide },
+      { at: [way > 0 ? x : x - deep, middle - long / 2, front - wide], ...LEVEL },
+    ),
+    markedFrom: "the hinges that came",
+  };
+}
+
+/** The same parts with hinges let into what doors hang on. */
+export function hinged(parts: readonly AssemblyPart[], at: Case): AssemblyPart[] {
+  const byId = new Map(parts.map((part) => [part.id, part]));
+  const cuts = new Map<string, Worked[]>();
+  for (const door of at.doors) {
+    const { from, to } = at.bays[door.bay];
+    const { id } = besideOf(at, door.bay, door.hung);
+    const part = byId.get(id);
+    if (!part) continue;
+    const mine = hingesOf(door).map((middle) =>
+      hingeIn(part.place, { x: door.hung < 0 ? from : to, way: door.hung, middle, front: at.deep.to }),
+    );
+    cuts.set(id, [...(cuts.get(id) ?? []), ...mine]);
+  }
+  return parts.map((part) => {
+    const mine = cuts.get(part.id);
+    return mine ? { ...part, cuts: [...part.cuts, ...mine] } : part;
+  });
+}

@@ -1,0 +1,69 @@
+import { FRAME_CLAMPS, Step, stepOf as step } from "../../../steps/step";
+import { sizeStep } from "../../../steps/panel";
+import { fine, mm } from "../../../verdict/verdict";
+import type { CaseChoices } from "../../../piece/case-choices";
+import type { Case } from "./case";
+import { DOOR, hingesOf, ofDoor } from "./door";
+
+export interface Times {
+  fullHours: number;
+  clampHours: number;
+  milled: string[];
+}
+
+/** Doors after the case, from their own openings; panels finished before they are closed in. */
+export function doorSteps(
+  { doors }: Pick<Case, "doors">,
+  { panel, groove, free, gap }: CaseChoices["doors"],
+  { fullHours, clampHours, milled }: Times,
+): Step[] {
+  if (doors.length === 0) return [];
+  const kinds = (of: string) => [...new Set(doors.map((each) => ofDoor(of, each)))];
+  const frames = [...kinds("door-stile"), ...kinds("door-rail")];
+  const panels = kinds("door-panel");
+  const hinges = doors.reduce((sum, door) => sum + hingesOf(door).length, 0);
+  return [
+    step({
+      id: "doors-frames",
+      title: "Joint the doors’ frames to their openings",
+      detail: `Stiles and rails from straight-grained wood, a few mm over what the openings measure. The groove ${mm(groove)} deep first, rails through from end to end, stiles between the rails; then mortises in line with it, tenons to them.`,
+      parts: frames,
+      after: ["glue-base", ...milled],
+      hours: 2 * doors.length,
+      check: "Dry, no wind over the diagonals; each frame numbered with its opening.",
+    }),
+    step({
+      id: "doors-panels",
+      title: panel === "solid" ? "Fit and finish the doors’ panels" : "Fit the doors’ panels",
+      detail:
+        panel === "solid"
+          ? `Their edges thinned to slide in the grooves by hand, ${fine(free)} free at each side on the day, tight at neither end. Finished on both faces now: what is hidden shows bare wood when it shrinks.`
+          : "They slide in by hand; sheet does not move, and may be glued.",
+      parts: panels,
+      after: ["doors-frames", ...(panel === "solid" ? panels.map(sizeStep) : [])],
+      hours: 0.75 * doors.length,
+    }),
+    step({
+      id: "doors-glue",
+      title: "Glue the doors",
+      detail: `Rails into one stile, the panel in ${panel === "solid" ? "dry, a dab of glue in the middle of each rail only" : "with them"}, the other stile. Flat on the bench, both clamps over the rails.`,
+      parts: [...frames, ...panels],
+      after: ["doors-panels"],
+      hours: 0.75 * doors.length,
+      wait: fullHours,
+      waitFor: "the doors to cure",
+      clamps: Math.max(2, FRAME_CLAMPS / 2) * doors.length,
+      clampHours,
+      check: "Diagonals alike within half a millimetre; sighted along, both stiles in one plane.",
+    }),
+    step({
+      id: "doors-hang",
+      title: "Hang the doors",
+      detail: `Planed to ${fine(gap)} all round, the hinged edge first. ${hinges} butt hinges ${mm(DOOR.hinge.long)} long, let in ${mm(DOOR.hinge.deep)} on both sides, marked from the hinges that came; steel screws first, brass ones last. Then the catch.`,
+      parts: kinds("door-stile"),
+      after: ["doors-glue"],
+      hours: 1.5 * doors.length,
+      check: "Let go half open it stays; shut, the gap is even to the eye.",
+    }),
+  ];
+}
