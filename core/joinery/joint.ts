@@ -109,8 +109,9 @@ export interface Held {
   /** along the face, from the corner, mm */
   from: number;
   to: number;
-  /** room along the face each way, mm; none where it is rigid */
+  /** room each way, mm, along the face or across it; none where it is rigid */
   play?: number;
+  way?: "along" | "across";
   mend?: Remedy[];
 }
 

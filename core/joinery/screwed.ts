@@ -16,8 +16,9 @@ export interface Screwed extends Joint {
   at: number;
   section: { width: number; thickness: number };
   behind: number;
-  /** how long the slots along the face are, in which the screws let the part go; null where they hold it still */
+  /** how long the slots are, along the face or across it, in which the screws let the part go; null where they hold it still */
   slot: number | null;
+  slotWay: "along" | "across";
 }
 
 export interface ScrewedInputs {
@@ -32,15 +33,26 @@ export interface ScrewedInputs {
   /** across the face; its middle where it isn't said */
   at?: number;
   slot?: number | null;
+  slotWay?: Screwed["slotWay"];
 }
 
 /** Places the screws: so many along the face, the outer ones a quarter of their distance from its ends. */
-export const screwed = ({ meets, section, into, screws, long, through, at, slot = null }: ScrewedInputs): Screwed => ({
+export const screwed = ({
+  meets,
+  section,
+  into,
+  screws,
+  long,
+  through,
+  at,
+  slot = null,
+  slotWay = "along",
+}: ScrewedInputs): Screwed => ({
   ...meets,
   kind: "screwed",
   screws,
   screw: { ...SCREW, long },
-  ...{ through, at: at ?? section.thickness / 2, section, slot },
+  ...{ through, at: at ?? section.thickness / 2, section, slot, slotWay },
   behind: into.depth,
   length: 0,
   glueArea: 0,
@@ -68,9 +80,10 @@ export function screwedBodies(joint: Screwed): JointBodies {
   };
 }
 
-/** Slots along the face through the part that enters, round at their ends. */
+/** Slots through the part that enters, round at their ends. */
 function slots(joint: Screwed, long: number): JointBody[] {
   const d = joint.screw.diameter;
+  const lengthwise = joint.slotWay === "along";
   const end: Outline = {
     outer: [
       { at: [d / 2, 0], rise: 0 },
@@ -85,7 +98,9 @@ function slots(joint: Screwed, long: number): JointBody[] {
       ? round("x", d, [-joint.through, y, joint.at], joint.through)
       : {
           shape: { length: joint.through, width: long, thickness: d, end },
-          place: { at: [-joint.through, y - long / 2, joint.at - d / 2], x: [1, 0, 0], y: [0, 1, 0] },
+          place: lengthwise
+            ? { at: [-joint.through, y - long / 2, joint.at - d / 2], x: [1, 0, 0], y: [0, 1, 0] }
+            : { at: [-joint.through, y + d / 2, joint.at - long / 2], x: [1, 0, 0], y: [0, 0, 1] },
         },
   );
 }
@@ -96,7 +111,7 @@ export const screwedHeld = (joint: Screwed): Held[] =>
       ? { kind: "screw", name: "its screw", from: y, to: y }
       : {
           ...{ kind: "slot", name: "its screw in a slot", from: y, to: y },
-          play: Math.max(0, (joint.slot - joint.screw.diameter) / 2),
+          ...{ play: Math.max(0, (joint.slot - joint.screw.diameter) / 2), way: joint.slotWay },
         },
   );
 
@@ -119,7 +134,7 @@ export function screwedCard(joint: Screwed): SettingCard {
       joint.slot === null
         ? { what: "Hole through the part", setting: `${mm(screw.diameter)}, ${fine(through)} long` }
         : {
-            what: "Slot through the part, along it",
+            what: `Slot through the part, ${joint.slotWay} it`,
             setting: `${mm(screw.diameter)} by ${fine(joint.slot)}: the screw in its middle under a washer, a turn loose`,
           },
       {

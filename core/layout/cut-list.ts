@@ -86,7 +86,10 @@ export function cutParts(
     };
   });
   const small = fasteners.count > 0 ? SMALL[fasteners.joints.fastening]?.(fasteners.joints) : undefined;
-  return small ? [...all, smallPart(small, fasteners.count, asBuilt, shop)] : all;
+  if (!small) return all;
+  // no two pieces carry one mark: where another part has the letter, it is doubled
+  const letter = all.some((part) => part.letter === small.letter) ? small.letter.repeat(2) : small.letter;
+  return [...all, smallPart({ ...small, letter }, fasteners.count, asBuilt, shop)];
 }
 
 /** A kind that there is one of stands by its letter alone. */

@@ -11,7 +11,7 @@ export function linksOf(meetings: readonly Meeting[], choices: JointChoices): Li
   return meetings.flatMap((meeting, n) => {
     const { joint, face, enters, receives } = meeting;
     const depth = joint.length / 2;
-    return heldBy(joint).map(({ kind, name, from, to, mend, play }, i): Link => {
+    return heldBy(joint).map(({ kind, name, from, to, mend, play, way }, i): Link => {
       const hold: Link["hold"] = [null, null, null];
       const along = mainAxis(face.y);
       const ends = [from, to].map((at) => face.at[along.axis] + along.sign * at);
@@ -32,7 +32,9 @@ export function linksOf(meetings: readonly Meeting[], choices: JointChoices): Li
         hold,
         mend: mend ?? mends(meeting, choices),
         stretched: true,
-        ...(play === undefined ? {} : { play: { axis: along.axis, range: [-play, play] } }),
+        ...(play === undefined
+          ? {}
+          : { play: { axis: way === "across" ? acrossAxis(face.x, face.y).axis : along.axis, range: [-play, play] } }),
       };
     });
   });

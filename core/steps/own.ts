@@ -12,7 +12,7 @@ export function withOwn(base: BaseWork, { parts, pairs }: OwnStanding, milled: r
   const joinsOf = (kind: string) => pairs.filter((pair) => pair.own === kind && pair.how !== "none");
   // what only meets the top goes on with it
   const trapped = kinds.filter((kind) =>
-    joinsOf(kind).some(({ how, to }) => how !== "screwed" && to !== "top" && !kinds.includes(to)),
+    joinsOf(kind).some(({ how, to }) => how !== "screwed" && how !== "slotted" && to !== "top" && !kinds.includes(to)),
   );
   const later = kinds.filter((kind) => !trapped.includes(kind));
   const said = (all: readonly string[]) =>

@@ -2,7 +2,7 @@
 import { freshPiece } from "../../core/piece/fresh";
 import type { Piece } from "../../core/piece/schema";
 import type { Shop } from "../../core/piece/shop";
-import { planPiece } from "../../core/plan";
+import { Plan, planPiece } from "../../core/plan";
 import type { RackBoard } from "../../core/stock/board";
 import { differences } from "../../ui/piece/differences";
 import { DEMO_PIECES, DEMO_RACK, DEMO_SHOP, TODAY } from "./pieces";
@@ -41,6 +41,17 @@ export function oddIn({ piece, shop, rack }: { piece: Piece; shop: Shop; rack: r
   );
 }
 
+/** A mark that two pieces of wood would carry: on the bench nobody could tell them apart. */
+function markedTwice({ parts }: Plan): string | null {
+  const kinds = new Map<string, string>();
+  for (const { id, marks } of parts)
+    for (const mark of marks) {
+      if (kinds.has(mark)) return `${mark}: ${kinds.get(mark)} and ${id}`;
+      kinds.set(mark, id);
+    }
+  return null;
+}
+
 /** The first thing wrong with what a piece plans and draws, as a sentence; null when all is well. */
 export function faultOf({
   piece,
@@ -53,6 +64,8 @@ export function faultOf({
 }): string | null {
   const plan = planPiece({ piece, shop, rack, ownSpecies: [], today: TODAY });
   if (plan.failures.length > 0) return plan.failures.map((each) => `${each.stage}: ${each.stack}`).join("\n");
+  const twice = markedTwice(plan);
+  if (twice) return `two kinds of part carry the mark ${twice}`;
   const odd = nonsenseIn(plan);
   if (odd.length > 0) return odd.join("; ");
   for (const scene of scenesOf(plan, piece, shop)) {

@@ -8,6 +8,7 @@ import { usePiece } from "../piece/PieceProvider";
 const HOW: Record<OwnJoin["how"], string> = {
   none: "Not joined",
   screwed: "Screws",
+  slotted: "Screws in slots",
   tenoned: "Mortise and tenon",
   "loose-tenons": "Loose tenons",
 };

@@ -22,6 +22,9 @@ export interface SharedFace {
   otherEnd: boolean;
   /** how much of the rectangle round it really touches, 0 to 1 */
   full: number;
+  /** the way the other swells across its grain, and how far from where it is held still, mm */
+  slides: "along" | "across";
+  reach: number;
 }
 
 /** Planes nearer than this are one, mm; smaller in common than this is an edge, mm². Ours, as of faces that touch. */
@@ -93,5 +96,18 @@ function laidOn({ n, corners, area }: Common, part: AssemblyPart, other: Assembl
     end: Math.abs(dot(part.place.x, n)) > SQUARE,
     otherEnd: Math.abs(dot(other.place.x, n)) > SQUARE,
     full: area / (along.size * across.size),
+    ...slidesOn(other, { y, z, middle: add(add(at, times(y, along.size / 2)), times(z, across.size / 2)) }),
   };
+}
+
+/** Square to the other's grain: a level way is reckoned from the piece's middle, up and down from the middle of the other. */
+function slidesOn(
+  other: AssemblyPart,
+  { y, z, middle }: Record<"y" | "z" | "middle", Vec>,
+): Pick<SharedFace, "slides" | "reach"> {
+  const grain = other.place.x;
+  const slides = Math.abs(dot(grain, y)) > Math.abs(dot(grain, z)) ? "across" : "along";
+  const way = slides === "along" ? y : z;
+  const level = Math.abs(way[1]) < Math.SQRT1_2;
+  return { slides, reach: fine(level ? Math.abs(dot(middle, way)) : other.shape.width / 2) };
 }

@@ -5,7 +5,7 @@ import { blindTenon, Meets } from "../../joinery/blind-tenon";
 import type { KindOfJoint } from "../../joinery/kinds";
 import { screwed } from "../../joinery/screwed";
 import { USUAL_TENON } from "../../piece/base-choices";
-import type { Own, OwnJoin } from "../../piece/own-choices";
+import { Own, OWN_JOINS, OwnJoin } from "../../piece/own-choices";
 import type { JointChoices } from "../../piece/schema";
 import type { Shop } from "../../piece/shop";
 import { mm } from "../../verdict/verdict";
@@ -49,6 +49,14 @@ const SCREW = {
   face: 15,
   every: 120,
 };
+/**
+ * A slot is as long as its screw and so much of the wood from where it is held still, both ways, to the next even mm; so much wood stays beside it
+ * in all. @source common practice: hard wood goes some 1 % each way in heated rooms
+ */
+const SLOT = { share: 0.012, least: 10, screw: 5, beside: 8 };
+const slotFor = ({ reach }: Pick<SharedFace, "reach">) =>
+  Math.max(SLOT.least, 2 * Math.ceil((SLOT.screw + 2 * SLOT.share * reach) / 2));
+
 /** A tenon wants an end so thick, and so much wood to go into; a loose one so much on both sides, mm. @source common practice */
 const TENON = { thick: 10, into: 15, loose: 20 };
 /** Faces that share less of the rectangle round them meet in a corner only. Ours. */
@@ -84,7 +92,7 @@ export function ownJoins({ own, parts, others, choices, shop }: OwnFacts): OwnJo
   for (const [group, contacts] of pairs) {
     const [{ own: part, other }] = contacts;
     const chosen = own.joins.find((each) => each.own === part.kind && each.to === other.kind)?.how ?? "none";
-    const fits = (["none", "screwed", "tenoned", "loose-tenons"] as const).map((how) => ({
+    const fits = OWN_JOINS.map((how) => ({
       how,
       not: contacts.map(({ shared }) => refusal(how, shared)).find((each) => each !== null) ?? null,
     }));
@@ -115,16 +123,20 @@ export function ownJoins({ own, parts, others, choices, shop }: OwnFacts): OwnJo
 const saidOf = ({ said, name }: AssemblyPart) => said ?? name.toLowerCase();
 
 /** Why a kind can't be cut on a face, as a sentence; null where it can. */
-function refusal(how: OwnJoin["how"], { section, own, other, end, otherEnd, full }: SharedFace): string | null {
+function refusal(how: OwnJoin["how"], shared: SharedFace): string | null {
+  const { section, own, other, end, otherEnd, full, slides } = shared;
   if (how === "none") return null;
   if (full < FULL) return "They touch in a corner only: nothing is wide enough there to be joined.";
   const least = Math.min(section.width, section.thickness);
-  if (how === "screwed") {
+  if (how === "screwed" || how === "slotted") {
     if (own > SCREW.passes) return `A screw would pass ${mm(own)} of it before it bites: turn it, or tenon it.`;
     if (otherEnd) return "A screw into end grain pulls out: tenon it.";
     if (screwFor(own, other) === null)
       return `Through ${mm(own)} into ${mm(other)}: every screw comes through or bites too little.`;
-    return least < SCREW.face ? `The face they share is ${mm(least)} wide: a screw splits it.` : null;
+    const wanted = how === "slotted" && slides === "across" ? slotFor(shared) + SLOT.beside : SCREW.face;
+    return least < wanted
+      ? `The face they share is ${mm(least)} wide: ${how === "slotted" ? "a slot across it breaks out" : "a screw splits it"}.`
+      : null;
   }
   if (how === "tenoned") {
     if (!end) return "Its long grain lies against the other: there is no end to cut a tenon on.";
@@ -145,10 +157,11 @@ export function screwFor(own: number, other: number): number | null {
 function jointOf(
   how: Exclude<OwnJoin["how"], "none">,
   meets: Meets,
-  { section, own, other, across }: SharedFace,
+  shared: SharedFace,
   { choices, shop }: { choices: JointChoices; shop: Shop },
 ): KindOfJoint {
-  if (how !== "screwed") {
+  const { section, own, other, across, slides } = shared;
+  if (how !== "screwed" && how !== "slotted") {
     const setting = {
       ...(choices.groups[meets.group] ?? USUAL_TENON),
       kind: how === "tenoned" ? "tenon" : "loose",
@@ -156,7 +169,10 @@ function jointOf(
     return blindTenon({ meets, section, into: { depth: other, thickness: across }, setting, shop });
   }
   const screws = Math.max(1, Math.round(section.width / SCREW.every));
-  return screwed({ meets, section, into: { depth: other }, screws, long: screwFor(own, other)!, through: own });
+  return screwed({
+    ...{ meets, section, into: { depth: other }, screws, long: screwFor(own, other)!, through: own },
+    ...(how === "slotted" ? { slot: slotFor(shared), slotWay: slides } : {}),
+  });
 }
 
 const bySection = (contacts: readonly Contact[]): Contact[][] => {

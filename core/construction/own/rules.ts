@@ -15,6 +15,7 @@ export const OWN_RULES: ((facts: OwnRuleFacts) => Verdict | null)[] = [floats, f
 const HOW: Record<OwnJoin["how"], string> = {
   none: "Leave it loose",
   screwed: "Screw it on",
+  slotted: "Screw it on through slots",
   tenoned: "Tenon it",
   "loose-tenons": "Join it with loose tenons",
 };

@@ -86,7 +86,7 @@ function betweenSides(at: Case): Contact[] {
 
 function atDividers({ dividers, inner, high, deep, insideBack, rail }: Case): Contact[] {
   return dividers.flatMap((x, i): Contact[] => {
-    const known = { enters: dividers.length > 1 ? `D${i + 1}` : "D", depth: inner };
+    const known = { enters: dividers.length > 1 ? `DV${i + 1}` : "DV", depth: inner };
     return [
       {
         ...{ ...known, group: "case-bottom+divider", name: "Divider to bottom", receives: "Q", how: "stopped" },
@@ -183,7 +183,7 @@ function atBack(at: Case): Contact[] {
     })),
     ...dividers.map((x, i): Contact => ({
       ...{ ...screwed, group: "divider+case-back", name: "Back to divider" },
-      receives: dividers.length > 1 ? `D${i + 1}` : "D",
+      receives: dividers.length > 1 ? `DV${i + 1}` : "DV",
       ...{ section: { width: high.to - high.from, thickness: inner }, depth: deep.to - insideBack },
       face: { at: [x + inner / 2, high.from, insideBack], x: FRONT, y: UP },
     })),
@@ -206,9 +206,9 @@ function atDoor(door: Door, front: number, named: string): Contact[] {
   return [high.from, high.to - rail].flatMap((y, i): Contact[] => {
     const enters = `R${2 * n - 1 + i}`;
     return [
-      { ...known, enters, receives: `S${2 * n - 1}`, face: { at: [across.from + stile, y, front], x: LEFT, y: UP } },
+      { ...known, enters, receives: `RS${2 * n - 1}`, face: { at: [across.from + stile, y, front], x: LEFT, y: UP } },
       {
-        ...{ ...known, enters, receives: `S${2 * n}` },
+        ...{ ...known, enters, receives: `RS${2 * n}` },
         face: { at: [across.to - stile, y, front - thickness], x: RIGHT, y: UP },
       },
     ];
@@ -225,12 +225,12 @@ function atDrawer(drawer: Drawer, named: string): Contact[] {
     const enters = `V${2 * n - 1 + i}`;
     return [
       {
-        ...{ group: group("front"), name: `${named}: side to front`, enters, receives: `F${n}`, how: "lapped", size },
+        ...{ group: group("front"), name: `${named}: side to front`, enters, receives: `C${n}`, how: "lapped", size },
         ...{ section: { width: high.to - high.from, thickness: side }, depth: front.thickness },
         face: { at: [left + side, high.from, inner.front], x: FRONT, y: UP },
       },
       {
-        ...{ group: group("back"), name: `${named}: side to back`, enters, receives: `G${n}`, how: "through", size },
+        ...{ group: group("back"), name: `${named}: side to back`, enters, receives: `VB${n}`, how: "through", size },
         ...{ section: { width: back.to - back.from, thickness: side }, depth: side },
         face: { at: [left, back.from, inner.back], x: BACK, y: UP },
       },

@@ -14,7 +14,7 @@ const UPRIGHT = { x: [0, 1, 0] as Vec, y: [1, 0, 0] as Vec };
 /** Lying flat to the front: to the right, up, forward. */
 const LEVEL = { x: [1, 0, 0] as Vec, y: [0, 1, 0] as Vec };
 
-/** Every door, closed: stiles S, rails R, the panel B. */
+/** Every door, closed: stiles RS, rails R, the panel B. */
 export const doorParts = ({ case: { doors } }: Form, at: Case): AssemblyPart[] =>
   at.doors.flatMap((door) => partsOf(door, at.deep.to, doors.panel === "solid"));
 
@@ -32,10 +32,10 @@ function partsOf(door: Door, front: number, solid: boolean): AssemblyPart[] {
     const in_ = way < 0 ? between.x.from - panel.groove : between.x.to;
     return {
       ...{
-        id: `S${2 * n - 1 + i}`,
+        id: `RS${2 * n - 1 + i}`,
         kind: ofDoor("door-stile", door),
         name: "Door stile",
-        letter: "S",
+        letter: "RS",
         ...stick,
         opens,
       },

@@ -40,8 +40,8 @@ describe("doors and loose shelves, worked by hand", () => {
     );
     const { deep, inside } = caseOf(plan);
     for (const [id, edge] of [
-      ["S1", inside.from + 2],
-      ["S4", inside.to - 2],
+      ["RS1", inside.from + 2],
+      ["RS4", inside.to - 2],
     ] as const) {
       const { least, most } = boundsOf(
         stood(bodyOf(open.find((part) => part.id === id)!), open.find((part) => part.id === id)!.place),

@@ -15,7 +15,7 @@ const SIDE = { x: [0, 0, 1] as Vec, y: [0, 1, 0] as Vec };
 /** A groove for a bottom: along it, into the part to the right or to the front, up. */
 const GROOVE = { x: [0, 0, 1] as Vec, y: [1, 0, 0] as Vec };
 
-/** Every drawer, closed: front F, sides V, back G, bottom X. */
+/** Every drawer, closed: front C, sides V, back VB, bottom X. */
 export const drawerParts = ({ case: { drawers } }: Form, { drawers: all }: Pick<Case, "drawers">): AssemblyPart[] =>
   all.flatMap((drawer) => partsOf(drawer, drawers.bottom === "solid"));
 
@@ -63,7 +63,7 @@ function partsOf(drawer: Drawer, solid: boolean): AssemblyPart[] {
   const size = bottomSize(drawer, solid);
   return [
     {
-      ...{ id: `F${n}`, letter: "F", ...stick, ...named("drawer-front", "Drawer front") },
+      ...{ id: `C${n}`, letter: "C", ...stick, ...named("drawer-front", "Drawer front") },
       note: "Fitted to its opening before anything is marked on it; grooved for the bottom between its pins.",
       shape: { length: width, width: high.to - front.from, thickness: front.thickness },
       place: faced,
@@ -79,7 +79,7 @@ function partsOf(drawer: Drawer, solid: boolean): AssemblyPart[] {
     },
     ...sides,
     {
-      ...{ id: `G${n}`, letter: "G", ...stick, ...named("drawer-back", "Drawer back") },
+      ...{ id: `VB${n}`, letter: "VB", ...stick, ...named("drawer-back", "Drawer back") },
       note: `As long as its front; ends ${DRAWER.lower} mm below the sides, on the bottom.`,
       shape: { length: width, width: back.to - back.from, thickness: side },
       place: { at: [across.from, back.from, deep.from], x: [1, 0, 0], y: [0, 1, 0] },

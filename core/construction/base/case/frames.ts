@@ -47,10 +47,10 @@ export function besideOf({ bays, dividers }: Pick<Case, "bays" | "dividers">, ba
   const n = side < 0 ? bay : bay + 1;
   return last
     ? { id: side < 0 ? "P1" : "P2", divider: false }
-    : { id: dividers.length > 1 ? `D${n}` : "D", divider: true };
+    : { id: dividers.length > 1 ? `DV${n}` : "DV", divider: true };
 }
 
-/** Runners Y1, Y2 on rails between drawers; kickers J1, J2 above a drawer that lies under the top. */
+/** Runners Y1, Y2 on rails between drawers; kickers YK1, YK2 above a drawer that lies under the top. */
 export function runnersOf(at: Case): Runner[] {
   const { bays, deep, insideBack, rail, inner, under } = at;
   const to = deep.to - rail;
@@ -75,6 +75,6 @@ export function runnersOf(at: Case): Runner[] {
     to - from > RUNNER.width && bays[bay].to - bays[bay].from > 2 * RUNNER.width;
   return [
     ...runners.filter(room).map((each, i) => ({ ...each, id: `Y${i + 1}` })),
-    ...kickers.filter(room).map((each, i) => ({ ...each, id: `J${i + 1}` })),
+    ...kickers.filter(room).map((each, i) => ({ ...each, id: `YK${i + 1}` })),
   ];
 }

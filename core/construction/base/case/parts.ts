@@ -92,7 +92,7 @@ const rails = ({ inside, deep, insideBack, under, inner, rail }: Case): Plain[] 
 
 const dividers = ({ dividers: xs, inner, high, insideBack, deep }: Case): Plain[] =>
   xs.map((x, i): Plain => ({
-    ...{ id: xs.length > 1 ? `D${i + 1}` : "D", kind: "divider", name: "Divider", letter: "D", ...panel },
+    ...{ id: xs.length > 1 ? `DV${i + 1}` : "DV", kind: "divider", name: "Divider", letter: "DV", ...panel },
     note: "Glued from the boards chosen for it, its grain upright; let into the bottom and into the rails.",
     shape: { length: high.to - high.from, width: deep.to - insideBack, thickness: inner },
     place: { at: [x - inner / 2, high.from, insideBack], ...STANDING },
@@ -129,7 +129,7 @@ const drawerRails = (at: Case): Plain[] =>
   });
 
 const runner = ({ id, kind, x, y, thickness, from, to }: Runner): Plain => ({
-  ...{ id, kind, name: kind === "kicker" ? "Kicker" : "Runner", letter: id[0], ...stick },
+  ...{ id, kind, name: kind === "kicker" ? "Kicker" : "Runner", letter: kind === "kicker" ? "YK" : "Y", ...stick },
   note:
     kind === "kicker"
       ? "Keeps a drawer from tipping as it is drawn out: tenoned in front, screwed through slots to what stands beside it."

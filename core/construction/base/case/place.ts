@@ -155,7 +155,7 @@ export function casePanels(at: Case, form: Form): PanelPlace[] {
       ...{ ...plain, length: inside.to - inside.from + 2 * letInto(side) },
     },
     ...dividers.map((_, i) => ({
-      ...{ id: `divider-${i + 1}`, kind: "divider", part: dividers.length > 1 ? `D${i + 1}` : "D" },
+      ...{ id: `divider-${i + 1}`, kind: "divider", part: dividers.length > 1 ? `DV${i + 1}` : "DV" },
       name: dividers.length > 1 ? `divider ${i + 1}` : "divider",
       ...{ ...plain, length: high.to - high.from + 2 * letInto(inner) },
     })),

@@ -6,7 +6,7 @@ import type { Case, Drawer } from "./case";
 const OUT = { one: 0.75, first: 0.3, last: 0.8 };
 
 /** Which parts are a drawer's, by their marks. */
-const partsOf = ({ n }: Pick<Drawer, "n">) => [`F${n}`, `V${2 * n - 1}`, `V${2 * n}`, `G${n}`, `X${n}`];
+const partsOf = ({ n }: Pick<Drawer, "n">) => [`C${n}`, `V${2 * n - 1}`, `V${2 * n}`, `VB${n}`, `X${n}`];
 
 /** The case with its drawers drawn out, all of them and each by itself, and with its doors open. */
 export function casePoses(at: Case, parts: readonly AssemblyPart[]): Pose[] {
@@ -26,7 +26,7 @@ function opened({ doors, deep }: Case, parts: readonly AssemblyPart[]): Pose[] {
         const [x, y, z] = turn([spot[0] - hinge, spot[1], spot[2] - deep.to]);
         return [x + hinge, y, z + deep.to];
       };
-      return [`S${2 * n - 1}`, `S${2 * n}`, `R${2 * n - 1}`, `R${2 * n}`, `B${n}`].flatMap((id) => {
+      return [`RS${2 * n - 1}`, `RS${2 * n}`, `R${2 * n - 1}`, `R${2 * n}`, `B${n}`].flatMap((id) => {
         const part = byId.get(id);
         if (!part) return [];
         const { at, x, y } = part.place;
