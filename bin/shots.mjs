@@ -46,6 +46,14 @@ try {
   await page.waitForFunction(() => !document.querySelector("[data-planned=waiting]"));
   const ids = await page.$$eval("[data-piece]", (cards) => cards.map((card) => card.dataset.piece));
   const table = ids[0];
+  const chest = await named("Linen chest");
+  /** A piece further down the bench than its first page. */
+  async function named(name) {
+    const more = await page.$("::-p-xpath(//button[starts-with(normalize-space(.), 'Show more')])");
+    await more?.click();
+    const card = await page.waitForSelector(`::-p-xpath(//*[@data-piece][contains(., "${name}")])`);
+    return card.evaluate((each) => each.dataset.piece);
+  }
   const views = [
     ["bench", "/"],
     ...["brief", "form", "movement", "joints", "boards", "glue-up", "cutting", "build", "log"].map((stage) => [
@@ -56,8 +64,8 @@ try {
     ["sheets", `/pieces/${table}/sheets`],
     ["movement-breadboard", `/pieces/${ids[3]}/movement`],
     ["sources", `/pieces/${ids[3]}/sources`],
+    ["case", `/pieces/${chest}/form`],
     ["rack", "/rack"],
-    ["board", "/rack/B8"],
     ["cards", `/pieces/${table}/cards`],
     ["species", "/species"],
     ["shop", "/shop"],
@@ -68,6 +76,13 @@ try {
     await page.goto(address + path, { waitUntil: "networkidle0" });
     await page.evaluate(() => document.fonts.ready);
     if (name.startsWith("movement")) await page.waitForSelector(".recharts-line");
+    if (name === "case") {
+      const open = await page.waitForSelector("::-p-xpath(//button[normalize-space(.)='See it in space'])");
+      await open.click();
+      const stands = await page.waitForSelector("::-p-xpath(//label[starts-with(., 'Stands')]//select)");
+      await stands.select("drawers");
+      await new Promise((resolve) => setTimeout(resolve, 1500));
+    }
     if (name === "space") {
       const open = await page.waitForSelector("::-p-xpath(//button[normalize-space(.)='See it in space'])");
       await open.click();

@@ -142,6 +142,6 @@ export function screwedCard(joint: Screwed): SettingCard {
         setting: `${fine(screw.pilot)}, ${fine(Math.max(0, screw.long - through))} deep`,
       },
     ],
-    marked: "Drilled before anything is closed; the pilot hole is bored through the part held in its place.",
+    marked: "Its holes before anything is closed round it; the pilot hole is bored through the part held in its place.",
   };
 }

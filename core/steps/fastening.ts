@@ -14,7 +14,12 @@ function named(at: Standing): BearerWords {
   const along = bearersSaid(at, "along");
   const across = bearersSaid(at, "across") ?? "rail";
   const rails = /rail$/.test(along ?? across);
-  return { all: rails ? "rails" : `${across}s`, along: along && `${along}s`, across: `${across}s` };
+  return {
+    all: rails ? "rails" : `${across}s`,
+    along: along && `${along}s`,
+    across: `${across}s`,
+    thin: at.bearers.every(({ depth }) => depth <= COUNTERBORED),
+  };
 }
 
 /** What is cut for it; null where nothing is. */
@@ -52,7 +57,7 @@ export function attachStep(
     if (fixed.length === 0) return { title, detail };
     return {
       title,
-      detail: `First the fixed line: one screw tight up through ${fixed.length > 1 ? "parts" : "part"} ${listed(fixed)} where it crosses ${fixed.length > 1 ? "them" : "it"}, from a counterbore that leaves ${COUNTERBORED} mm, or the top wanders. ${detail}`,
+      detail: `First the fixed line: one screw tight up through ${fixed.length > 1 ? "parts" : "part"} ${listed(fixed)} where it crosses ${fixed.length > 1 ? "them" : "it"}${named(at).thin ? "" : `, from a counterbore that leaves ${COUNTERBORED} mm`}, or the top wanders. ${detail}`,
     };
   }
   return {

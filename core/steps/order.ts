@@ -21,6 +21,8 @@ import { topSteps } from "./top";
 /** From here on the inside of a board dries weeks behind its face, mm. @source common practice */
 const THICK_STOCK = 50;
 
+const STICKS = ["leg", "post", "rail"];
+
 export interface OrderInputs {
   piece: Piece;
   at: Standing & Pick<PieceGeometry, "core" | "top">;
@@ -44,12 +46,12 @@ export interface OrderInputs {
 /** Every step the design calls for, each after what it needs; not yet in order. */
 export function stepsFor(inputs: OrderInputs): Step[] {
   const { piece, at, parts, work, stages, panels, adhesive, shop, strips, filled, acclimatising } = inputs;
-  const sticks = ["leg", "post", "rail"];
-  // blocks and buttons are milled as one strip each
-  const pieces = parts
-    .filter((part) => part.role !== "panel" && part.role !== "sheet")
-    .reduce((sum, part) => sum + (sticks.includes(part.role) ? part.count * part.leaves : 1), 0);
   const laminated = parts.filter((part) => part.leaves > 1);
+  // what is cut from a sheet is neither sawn rough nor milled; blocks and buttons are milled as one strip each
+  const boarded = parts.filter((part) => part.role !== "sheet");
+  const pieces = boarded
+    .filter((part) => part.role !== "panel")
+    .reduce((sum, part) => sum + (STICKS.includes(part.role) ? part.count * part.leaves : 1), 0);
   const coats = COATS[piece.finish];
   const topPart = piece.form.field === "slats" ? "slat" : "top";
   const { top } = piece.panels;
@@ -80,7 +82,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
       id: "rough-cut",
       title: "Cut everything rough",
       detail: "Crosscut, then rip, from the diagrams. Letter each piece as it leaves the saw.",
-      parts: parts.map((part) => part.id),
+      parts: boarded.map((part) => part.id),
       after: reclaimed ? ["metal"] : first,
       hours: 1 + pieces * 0.1,
       wait: TIME.release,
@@ -93,7 +95,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
       id: "mill",
       title: "Mill to thickness and width",
       detail: `One planer setting at a time, thickest first, as the settings list has it.${stages.length > 0 && top.sawnFace !== null ? " The top’s strips are planed from below only: their upper faces stay as they were sawn." : ""}${stages.length > 0 && strips > at.core.thickness ? ` The top’s strips stay ${fine(strips - at.core.thickness)} over: the glued panel is flattened.` : ""}`,
-      parts: parts.map((part) => part.id),
+      parts: boarded.map((part) => part.id),
       after: ["rough-cut"],
       hours: 1 + pieces * TIME.mill,
       check: "Face flat to a straightedge within 0.2 mm; edges square.",

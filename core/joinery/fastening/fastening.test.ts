@@ -87,7 +87,7 @@ describe("every way", () => {
   it.each(FASTENINGS)("%s: stands beside the joints, says what is cut and how the top goes on", (fastening) => {
     const plan = table(at("joints.fastening", fastening), at("form.ends", "breadboards"));
     expect(clashes(plan.assembly.parts, bodiesOfParts(plan.assembly.parts))).toEqual([]);
-    const words = { all: "rails", along: "long rails", across: "end rails" };
+    const words = { all: "rails", along: "long rails", across: "end rails", thin: false };
     const { joints } = tableWith();
     expect(WAYS[fastening].attach(joints, words).title.length).toBeGreaterThan(8);
     const prepared = WAYS[fastening].prepare(joints, words);

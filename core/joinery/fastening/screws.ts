@@ -33,9 +33,11 @@ export const oversized: FasteningWay = {
     id: "hole",
   },
   play: ({ oversized: { hole, screw, setOff } }, _, need) => shared(Math.max(0, hole - screw), setOff, need),
-  prepare: ({ oversized: { hole, washer } }, { all }) => ({
+  prepare: ({ oversized: { hole, washer } }, { all, thin }) => ({
     title: `Drill the ${all} for the top's screws`,
-    detail: `${hole} mm holes, counterbored flat for ${washer} mm washers.`,
+    detail: thin
+      ? `${hole} mm holes; washers of ${washer} mm lie flat below.`
+      : `${hole} mm holes, counterbored flat for ${washer} mm washers.`,
     hours: 0.75,
   }),
   attach,

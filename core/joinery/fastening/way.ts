@@ -17,6 +17,8 @@ export interface BearerWords {
   all: string;
   along: string | null;
   across: string;
+  /** none of it is so deep that a screw starts from a counterbore */
+  thin: boolean;
 }
 
 /** A body that is cut away, where it stands in the piece. */

@@ -188,6 +188,40 @@ describe("a case that can’t be, or should not", () => {
   });
 });
 
+describe("read as the one who builds it", () => {
+  const plan = chest(set("wall", true));
+  const step = (id: string) => plan.steps.find((each) => each.id === id)!;
+  it("a kicker goes in between two rails that are there: its tenon is shorter than what is free behind it", () => {
+    const joint = plan.joints.find(({ id }) => id === "case-rail+kicker")!;
+    const kicker = plan.assembly.parts.find(({ kind }) => kind === "kicker")!;
+    const rail = plan.assembly.parts.find(({ id }) => id === "A2")!;
+    // the rail at the back runs from its front edge backward
+    const free = kicker.place.at[2] - rail.place.at[2];
+    expect(joint.length).toBeLessThan(free);
+  });
+  it("no counterbore is spoken of in rails too thin for one", () => {
+    expect(step("rail-holes").detail).not.toMatch(/counterbore/);
+    expect(step("attach").detail).not.toMatch(/counterbore/);
+  });
+  it("what is of sheet is neither sawn rough nor milled, and is cut when what it fits into is there", () => {
+    for (const id of ["rough-cut", "mill"]) expect(step(id).parts).not.toContain("case-back");
+    expect(step("cut-sheets").parts).toEqual(
+      expect.arrayContaining(["case-back", "drawer-bottom", "drawer-bottom-2", "drawer-bottom-3"]),
+    );
+    expect(step("drawers-glue").after).toContain("cut-sheets");
+  });
+  it("the finish waits until the back is on, and the bracket is made before it stands there", () => {
+    const of = (id: string) => plan.steps.findIndex((each) => each.id === id);
+    expect(of("back")).toBeLessThan(of("coat-1"));
+    expect(of("wall")).toBeLessThan(of("attach"));
+  });
+  it("a groove that no tail hides is told: it would show at the front’s ends", () => {
+    expect(find(chest(), "form.drawer-groove").level).toBe("holds");
+    const many = find(chest(set("drawers.tails", 12)), "form.drawer-groove");
+    expect([many.level, many.remedies[0].label]).toEqual(["tight", "Let Taller choose the tails"]);
+  });
+});
+
 describe("what the year does to it", () => {
   it("the sides move along their runners: without slots the runners are torn, with them nothing is held", () => {
     const tight = chest(set("slot", 5));

@@ -142,6 +142,7 @@ function atRunners(at: Case): Contact[] {
       {
         ...{ group: `${kind === "runner" ? railKind(bay) : "case-rail"}+${kind}`, enters: id, receives: front },
         ...{ name: kind === "runner" ? "Runner to rail" : "Kicker to rail", how: "stub", depth: at.rail },
+        most: kind === "runner" ? RUNNER.stub : RUNNER.apart - RUNNER.slack,
         section: { width: RUNNER.width, thickness },
         face: { at: [x, y, to], x: FRONT, y: RIGHT },
       },

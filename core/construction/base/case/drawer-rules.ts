@@ -1,6 +1,7 @@
 /** Rules of drawers and doors by their size, and of what is pulled over by them. */
 import { grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
-import { DRAWER } from "./drawer";
+import { Dovetail, SLOPES, tailsAt } from "../../../joinery/dovetail";
+import { DRAWER, ofSize } from "./drawer";
 import { at, CaseFacts, openingsOf, ordinal } from "./facts";
 import type { Case } from "./case";
 
@@ -135,3 +136,32 @@ export function doorsMade({ at: place }: CaseFacts): Verdict | null {
 }
 /** How wide a leaf is. @source common practice */
 const LEAF = { good: 550, most: 750 };
+
+/** A bottom's groove runs out through the front's corner unless it lies in a tail, which hides it. */
+export function grooveHidden({ at: { drawers }, joints, form }: CaseFacts): Verdict | null {
+  const rows = joints.filter((joint): joint is Dovetail => joint.kind === "dovetail" && joint.lap > 0);
+  const found = drawers.flatMap((drawer) => {
+    const row = rows.find(({ enters }) => enters === ofSize("drawer-side", drawer));
+    if (!row) return [];
+    const splay = row.length * SLOPES[row.slope];
+    const [from, to] = [DRAWER.up, DRAWER.up + drawer.bottom.thickness];
+    const hidden = tailsAt(row).some((tail) => tail.from + splay <= from + 1e-9 && tail.to - splay >= to - 1e-9);
+    return [{ drawer, hidden }];
+  });
+  if (found.length === 0) return null;
+  const shows = found.find(({ hidden }) => !hidden);
+  return verdict({
+    id: "form.drawer-groove",
+    stage: "form",
+    subject: ["drawer-front", "drawer-side"],
+    level: shows ? "tight" : "holds",
+    text: shows
+      ? `The bottom’s groove shows at the ends of drawer ${shows.drawer.n}’s front`
+      : "The bottoms’ grooves are hidden by the lowest tails",
+    why: `It lies ${mm(DRAWER.up)} above the lower edge and is ploughed from end to end: a tail covers it, a pin is cut through.`,
+    remedies:
+      shows && form.case.drawers.tails !== null
+        ? [set("Let Taller choose the tails", at("drawers", "tails"), null)]
+        : [],
+  });
+}

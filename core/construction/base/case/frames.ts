@@ -7,6 +7,9 @@ export const RUNNER = {
   /** clear of the back, and of the rail at the back that the sides carry away from it */
   clear: 3,
   apart: 8,
+  /** its stub tenon is so long at most; a kicker's goes in between two rails that are there, so it is shorter than what is free behind it */
+  stub: 15,
+  slack: 2,
   /** its screws lie in so much of its length from the back; those on the two sides of a divider pass each other by so much */
   screwed: 0.7,
   aside: 24,

@@ -2,7 +2,7 @@ import { fine, grade, set, mm, Verdict, verdict } from "../../../verdict/verdict
 import { sagOf } from "../../sag";
 import { usualRange } from "../../usual";
 import type { Rule } from "../base";
-import { doorsMade, drawersMade, drawersRun, pulledOver } from "./drawer-rules";
+import { doorsMade, drawersMade, drawersRun, grooveHidden, pulledOver } from "./drawer-rules";
 import { at, CaseFacts } from "./facts";
 import { addsUp, fits, opens } from "./opening-rules";
 import { KICK, shelvesOf } from "./place";
@@ -19,6 +19,7 @@ export const CASE_RULES: readonly Rule<CaseFacts>[] = [
   inside,
   drawersMade,
   drawersRun,
+  grooveHidden,
   doorsMade,
   sags,
   racks,

@@ -24,10 +24,15 @@ export function caseWork({ form, at, milled, grooved, fullHours, clampHours }: W
   const between = ["case-bottom", ...panels.slice(2), "case-rail", ...frames, ...(kick ? ["kick"] : [])];
   const sized = panels.map((kind) => `${kind}-size`);
   const several = bays.length > 1;
+  const sheets = [
+    ...(back > 0 ? ["case-back"] : []),
+    ...(form.case.drawers.bottom === "sheet" ? new Set(drawers.map((each) => ofSize("drawer-bottom", each))) : []),
+    ...(form.case.doors.panel === "sheet" ? new Set(doors.map((each) => ofDoor("door-panel", each))) : []),
+  ];
   const steps: Step[] = [
     step({
       id: "case-housings",
-      title: "Cut the housings of sides, bottom and dividers",
+      title: `Cut the housings of sides${dividers.length > 0 ? ", bottom and dividers" : ""}`,
       detail: `Both sides from one fence setting, front edges together, so that left and right can't differ; stopped short of the front and squared with a chisel.${back > 0 ? ` Then the back’s rebate, ${fine(back)} deep, along both sides.` : ""}${frames.length > 0 ? " Stub mortises for the drawer rails from the same layout stick." : ""}${loose.length > 0 ? ` Holes of ${PIN.diameter} mm for the shelves’ pins from one template, its foot always down.` : ""}`,
       parts: panels,
       after: sized,
@@ -118,26 +123,63 @@ export function caseWork({ form, at, milled, grooved, fullHours, clampHours }: W
           }),
         ]
       : []),
-    ...drawerSteps(at, form.case.drawers.above, { fullHours, clampHours, milled }, kinds.length > 0),
+    ...(sheets.length > 0
+      ? [
+          step({
+            id: "cut-sheets",
+            title: "Cut what is of sheet",
+            detail:
+              "By the sheets’ diagrams, strips first; a knife line under the saw’s teeth on the face that is seen. A millimetre over: each is fitted to its own grooves and rebates.",
+            parts: sheets,
+            after: ["glue-base"],
+            hours: 0.5 + 0.15 * sheets.length,
+          }),
+        ]
+      : []),
+    ...drawerSteps(
+      at,
+      form.case.drawers.above,
+      { fullHours, clampHours, milled },
+      {
+        run: kinds.length > 0,
+        sheet: form.case.drawers.bottom === "sheet",
+      },
+    ),
     ...doorSteps(at, form.case.doors, { fullHours, clampHours, milled }),
   ];
   const whole = kinds.length > 0 ? "runners" : "glue-base";
   const made = [drawers.length > 0 ? "drawers-stops" : whole, ...(doors.length > 0 ? ["doors-hang"] : [])];
+  const last: Step[] = [
+    ...(back > 0
+      ? [
+          step({
+            id: "back",
+            title: "Screw the back on",
+            detail: `Its inner face is finished first, drawers and doors are fitted through the open back. A screw every ${BACK_SCREWS} mm, the first at two corners with the case held square.`,
+            parts: ["case-back"],
+            after: [...made, "cut-sheets"],
+            hours: 0.75,
+          }),
+        ]
+      : []),
+    ...(form.case.wall
+      ? [
+          step({
+            id: "wall",
+            title: "Make the bracket for the wall",
+            detail:
+              "A steel angle under the rail at the back, its hole a slot up and down; into a stud, or a plug in sound masonry. It is the last thing done in the room.",
+            parts: ["case-rail"],
+            after: [whole],
+            hours: 0.5,
+            caution: "Tall cases and open drawers tip: it is not left standing there unfixed.",
+          }),
+        ]
+      : []),
+  ];
   return {
-    steps,
+    steps: [...steps, ...last],
     levelling: [
-      ...(back > 0
-        ? [
-            step({
-              id: "back",
-              title: "Screw the back on",
-              detail: `After its finish, and after the drawers were fitted through the open back. A screw every ${BACK_SCREWS} mm, the first at two corners with the case held square.`,
-              parts: ["case-back"],
-              after: made,
-              hours: 0.75,
-            }),
-          ]
-        : []),
       step({
         id: "cut-feet",
         title: "Level the feet and ease them",
@@ -147,25 +189,11 @@ export function caseWork({ form, at, milled, grooved, fullHours, clampHours }: W
         hours: 0.5,
         check: "No rock on a flat floor.",
       }),
-      ...(form.case.wall
-        ? [
-            step({
-              id: "wall",
-              title: "Make the bracket for the wall",
-              detail:
-                "A steel angle under the rail at the back, its hole a slot up and down; into a stud, or a plug in sound masonry. It is the last thing done in the room.",
-              parts: ["case-rail"],
-              after: [whole],
-              hours: 0.5,
-              caution: "Tall cases and open drawers tip: it is not left standing there unfixed.",
-            }),
-          ]
-        : []),
     ],
     apart: ["sand-base", "glue-base"],
     closing: "glue-base",
-    closed: made,
-    standing: ["cut-feet", ...(back > 0 ? ["back"] : [])],
+    closed: [...made, ...(back > 0 ? ["back"] : [])],
+    standing: ["cut-feet", ...(form.case.wall ? ["wall"] : [])],
     seen: [
       "case-side",
       ...new Set([
@@ -178,7 +206,12 @@ export function caseWork({ form, at, milled, grooved, fullHours, clampHours }: W
 }
 
 /** Drawers after the case: each from its own opening. */
-function drawerSteps({ drawers }: Case, above: number, { fullHours, clampHours, milled }: Times, run: boolean): Step[] {
+function drawerSteps(
+  { drawers }: Case,
+  above: number,
+  { fullHours, clampHours, milled }: Times,
+  { run, sheet }: { run: boolean; sheet: boolean },
+): Step[] {
   if (drawers.length === 0) return [];
   const kinds = (of: string) => [...new Set(drawers.map((each) => ofSize(of, each)))];
   const closed = run ? "runners" : "glue-base";
@@ -207,7 +240,7 @@ function drawerSteps({ drawers }: Case, above: number, { fullHours, clampHours, 
       detail:
         "On a flat board, bottom in dry to keep it square, diagonals alike. Two clamps across the front’s corners, two at the back.",
       parts: [...kinds("drawer-front"), ...kinds("drawer-side"), ...kinds("drawer-back"), ...kinds("drawer-bottom")],
-      after: ["drawers-dovetails"],
+      after: ["drawers-dovetails", ...(sheet ? ["cut-sheets"] : [])],
       hours: 0.5 * drawers.length,
       wait: fullHours,
       waitFor: "the drawers to cure",
