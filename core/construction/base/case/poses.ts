@@ -54,10 +54,10 @@ function drawnOut({ drawers, bays }: Case, parts: readonly AssemblyPart[]): Pose
   };
   const each = drawers.map((drawer): Pose => ({
     id: `drawer-${drawer.n}`,
-    name: `drawer ${drawer.n} drawn out`,
+    name: `drawer ${drawer.n} out`,
     places: out(drawer, OUT.one),
   }));
   if (drawers.length === 1) return each;
   const all = Object.assign({}, ...drawers.map((drawer) => out(drawer, share(drawer)))) as Pose["places"];
-  return [{ id: "drawers", name: "all drawers drawn out", places: all }, ...each];
+  return [{ id: "drawers", name: "all drawers out", places: all }, ...each];
 }
