@@ -227,8 +227,18 @@ function viewItems({ assembly, species, woods }: Drawable, view: View, hidden: b
   ];
 }
 
+/** What a part covers was worked out for another view of it. */
+const covered = new WeakMap<AssemblyPart, ReturnType<typeof piecesShown>>();
+function shownPieces(part: AssemblyPart) {
+  const before = covered.get(part);
+  if (before) return before;
+  const pieces = piecesShown(part);
+  covered.set(part, pieces);
+  return pieces;
+}
+
 /** What a part covers, piece by piece: its own shape, and what shows of its joints beyond it. */
-function shownPieces({ shape, place, adds }: AssemblyPart) {
+function piecesShown({ shape, place, adds }: AssemblyPart) {
   const pieces = [
     { shape, place },
     ...adds.filter(({ shows }) => shows).map((each) => ({ shape: each.shape, place: within(place, each.place) })),
