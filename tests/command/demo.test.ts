@@ -94,6 +94,14 @@ describe("the demo tells true stories", () => {
     ]);
     expect(chest.sheets.map(({ sheets }) => sheets.length)).toEqual([1]);
   });
+  it("a sideboard with doors, drawers and shelves is ready to cut: eleven panels, one sheet", () => {
+    const sideboard = plan("12-sideboard");
+    expect(sideboard.verdicts.filter((each) => each.level === "fix").map((each) => each.text)).toEqual([]);
+    expect(sideboard.cutting.missing).toEqual([]);
+    expect(1 + sideboard.panels.length).toBe(11);
+    expect(sideboard.assembly.poses!.map(({ id }) => id)).toEqual(["drawers", "drawer-1", "drawer-2", "doors"]);
+    expect(sideboard.stopped.filter(({ load }) => load > 0.5)).toEqual([]);
+  });
   it("no board stands in two pieces", () => {
     const boards = readdirSync("demo/pieces").flatMap((file) => {
       const made = plan(file.replace(".json", ""));
