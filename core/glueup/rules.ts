@@ -131,10 +131,15 @@ function clampForce({ stages }: GlueFacts): Verdict | null {
 
 function planer({ stages, piece, shop }: GlueFacts): Verdict | null {
   if (stages.length === 0) return null;
-  const parts = stages.filter((stage) => stage.id !== "last");
+  // the last seam of a panel beside the top carries that panel's name
+  const parts = stages.filter(({ id }) => id !== "last" && !id.endsWith("-last"));
   // where every part is one strip, nothing glued goes through: the whole is flattened after its seams
   const widest = Math.max(...(parts.length > 0 ? parts : stages).map((stage) => stage.width));
   const level: Level = widest <= shop.planerWidth ? "holds" : "tight";
+  // two strips have no half that is glued; of three, one half has two
+  const halved = ({ width, strips }: GlueStage) =>
+    width <= shop.planerWidth ||
+    (strips.length > 2 && (width * Math.ceil(strips.length / 2)) / strips.length <= shop.planerWidth);
   return verdict({
     id: "glueup.planer",
     stage: "glue-up",
@@ -147,7 +152,7 @@ function planer({ stages, piece, shop }: GlueFacts): Verdict | null {
     sense: "at most",
     unit: "mm",
     source: "the shop's own tools",
-    remedies: level === "tight" && piece.choices.stages === "all-at-once" ? [inHalves] : [],
+    remedies: level === "tight" && piece.choices.stages === "all-at-once" && stages.every(halved) ? [inHalves] : [],
   });
 }
 

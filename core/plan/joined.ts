@@ -136,7 +136,11 @@ export const JOINED = SHAPE.stage(
     "small",
     "joints",
     ({ piece, geometry, held, meetings, jointed }) => [piece.form, geometry, held.breadboards, meetings, jointed],
-    (form, at, ends, meetings, parts) => [...smallParts(meetings, parts), ...pegParts({ form, at, breadboards: ends })],
+    (form, at, ends, meetings, parts) => [
+      ...smallParts(meetings, parts),
+      ...pegParts({ form, at, breadboards: ends }),
+      ...(baseOf(form.kind).small?.(at) ?? []),
+    ],
     [],
   )
   .stage("clashes", "form", ({ assembled }) => [assembled], clashesOf, [])

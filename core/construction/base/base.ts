@@ -1,6 +1,7 @@
 /** What every base is: choices in, parts and meetings out. A new base is a folder here and a line in `index.ts`. */
 import type { Meeting } from "../../assembly/meeting";
 import type { AssemblyPart, Pose } from "../../assembly/part";
+import type { SmallPart } from "../../assembly/small";
 import type { JointSection } from "../../drawing/joint";
 import type { Item } from "../../drawing/scene";
 import type { KindOfJoint } from "../../joinery/kinds";
@@ -89,6 +90,8 @@ export interface Base<G extends PieceGeometry> {
   jointRules: readonly Rule<BaseRuleFacts<G>>[];
   /** of its own parts through the year, where they run in one another */
   moveRules?: readonly Rule<BaseMoveFacts<G>>[];
+  /** what it wants beside what its joints bring, and comes from no board: pins, hinges */
+  small?(at: G): SmallPart[];
   /** how else it may stand: opened, drawn out */
   poses?(at: G, parts: readonly AssemblyPart[]): Pose[];
   work(facts: WorkFacts<G>): BaseWork;

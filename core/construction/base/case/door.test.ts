@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { bodyOf, posed } from "../../../assembly/part";
+import { solidOf } from "../../../assembly/shape";
 import { boundsOf, stood } from "../../../assembly/solid";
 import { USUAL_CASE } from "../../../piece/case-choices";
 import { bays, caseOf, eight, listed, set } from "../../../testing/cases";
@@ -31,6 +32,17 @@ describe("doors and loose shelves, worked by hand", () => {
     expect(new Set(holes.map(({ shape }) => shape.length))).toEqual(new Set([10]));
     const heights = [...new Set(holes.map(({ place }) => Math.round(place.at[0] * 10) / 10))].sort((a, b) => a - b);
     expect(heights.slice(1).map((each, i) => each - heights[i])).toEqual([32, 32]);
+  });
+  it("four pins and four hinges are listed with what comes from no board", () => {
+    const count = (name: string) => plan.small.filter((each) => each.name === name).length;
+    expect([count("Shelf pin"), count("Butt hinge")]).toEqual([4, 4]);
+    // a hinge fills both leaves' mortises and the gap between them
+    const hinge = plan.small.find(({ name }) => name === "Butt hinge")!;
+    expect(hinge.shape).toMatchObject({ length: 50, width: 6, thickness: 15 });
+    const { least, most } = boundsOf(stood(solidOf(hinge.shape), hinge.place));
+    const { deep, inside } = caseOf(plan);
+    expect([least[0], most[0]]).toEqual([inside.from - 2, inside.from + 4].map((each) => expect.closeTo(each, 6)));
+    expect([least[2], most[2]]).toEqual([deep.to - 15, deep.to].map((each) => expect.closeTo(each, 6)));
   });
   it("each leaf opens a right angle about the edge it hangs on, and stands before the case", () => {
     const { parts, poses = [] } = plan.assembly;

@@ -29,7 +29,7 @@ export function drawersMade({ at: place, form }: CaseFacts): Verdict | null {
       : `${wanted.length} drawer${wanted.length > 1 ? "s fit their openings" : " fits its opening"}`,
     why: first
       ? `${mm(first.bay.to - first.bay.from)} wide, ${mm(first.opening.to - first.opening.from)} high: less a front of ${mm(form.case.drawers.front)}, sides of ${mm(form.case.drawers.side)}, the bottom ${mm(DRAWER.up)} up in its grooves and the gaps, nothing is left inside.`
-      : "Each is its opening less the gaps that are chosen; a stub of the bottom in grooves all round.",
+      : "Each is its opening less the gaps that are chosen, its bottom in grooves of front and sides.",
     remedies: first
       ? [set("Leave that opening empty", [...at("bays"), first.i, "rows", first.j, "holds"], "nothing")]
       : [],

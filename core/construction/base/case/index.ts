@@ -10,6 +10,7 @@ import { placeCase } from "./place";
 import { CASE_MOVE_RULES } from "./move-rules";
 import { casePoses } from "./poses";
 import { CASE_RULES } from "./rules";
+import { caseSmall } from "./small";
 import { caseWork } from "./work";
 
 /** A case of solid boards under the top: sides with their grain upright, a bottom, rails, dividers, shelves, drawers, a back. */
@@ -23,6 +24,7 @@ export const caseBase: Base<Case> = {
   formRules: CASE_RULES,
   jointRules: KIND_RULES,
   moveRules: CASE_MOVE_RULES,
+  small: caseSmall,
   poses: casePoses,
   work: caseWork,
   dimensions: caseDimensions,

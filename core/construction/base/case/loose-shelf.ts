@@ -65,6 +65,12 @@ export const looseShelfParts = (at: Case): AssemblyPart[] =>
     ...{ adds: [], cuts: [], opens: [0, 0, PULL.front] },
   }));
 
+/** How deep a pin's hole is: in a divider, those from its two sides leave something between them. mm */
+export function pinDepth(at: Pick<Case, "bays" | "dividers" | "inner" | "side">, bay: number, side: -1 | 1): number {
+  const { divider } = besideOf(at, bay, side);
+  return Math.max(1, Math.min(PIN.deep, (divider ? at.inner : 2 * at.side) / 2 - PIN.between / 2));
+}
+
 /** The same parts with holes for pins: in what stands on both sides of each shelf, at its height and a place above and below. */
 export function bored(parts: readonly AssemblyPart[], at: Case): AssemblyPart[] {
   const holes = new Map<string, Worked[]>();
@@ -75,10 +81,10 @@ export function bored(parts: readonly AssemblyPart[], at: Case): AssemblyPart[] 
     const { from, to } = at.bays[shelf.bay];
     const opening = at.bays[shelf.bay].openings[shelf.row];
     for (const side of [-1, 1] as const) {
-      const { id, divider } = besideOf(at, shelf.bay, side);
+      const { id } = besideOf(at, shelf.bay, side);
       const part = byId.get(id);
       if (!part) continue;
-      const deep = Math.max(1, Math.min(PIN.deep, (divider ? at.inner : 2 * at.side) / 2 - PIN.between / 2));
+      const deep = pinDepth(at, shelf.bay, side);
       for (const place of PIN.places)
         for (const z of [shelf.deep.from + PIN.inset, shelf.deep.to - PIN.inset]) {
           const y = shelf.y + place * PIN.pitch - r;

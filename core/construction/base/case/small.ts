@@ -1,0 +1,56 @@
+/** What a case wants that comes from no board: shelf pins and hinges, where they go. */
+import type { SmallPart } from "../../../assembly/small";
+import { circle } from "../../../assembly/outline";
+import type { Vec } from "../../../assembly/vector";
+import type { Case } from "./case";
+import { PULL } from "./cut";
+import { DOOR, hingesOf } from "./door";
+import { PIN, pinDepth } from "./loose-shelf";
+
+/** So much of a pin stands out under its shelf, mm. @source common practice */
+const OUT = 8;
+
+const opens: Vec = [0, 0, PULL.front / 2];
+
+export function caseSmall(at: Case): SmallPart[] {
+  const r = PIN.diameter / 2;
+  const round = { outer: circle([r, r], r), holes: [] };
+  const pins = at.loose.flatMap((shelf) => {
+    const { from, to } = at.bays[shelf.bay];
+    return ([-1, 1] as const).flatMap((side) =>
+      [shelf.deep.from + PIN.inset, shelf.deep.to - PIN.inset].map((z, i): SmallPart => {
+        const deep = pinDepth(at, shelf.bay, side);
+        return {
+          ...{
+            id: `pin-${shelf.n}-${side < 0 ? 1 : 2}-${i + 1}`,
+            name: "Shelf pin",
+            plural: "Shelf pins",
+            of: "steel",
+          },
+          shape: { length: deep + OUT, width: PIN.diameter, thickness: PIN.diameter, end: round },
+          place: {
+            at: [side < 0 ? from - deep : to - OUT, shelf.y - PIN.diameter, z - r],
+            ...{ x: [1, 0, 0], y: [0, 1, 0] },
+          },
+          ...{ opens, by: "loose-shelf" },
+        };
+      }),
+    );
+  });
+  const hinges = at.doors.flatMap((door) => {
+    const { from, to } = at.bays[door.bay];
+    const { long, wide, deep } = DOOR.hinge;
+    // both leaves and what is left between them
+    const gap = door.hung < 0 ? door.across.from - from : to - door.across.to;
+    return hingesOf(door).map((middle, i): SmallPart => ({
+      ...{ id: `hinge-${door.n}-${i + 1}`, name: "Butt hinge", plural: "Butt hinges", of: "steel" },
+      shape: { length: long, width: 2 * deep + gap, thickness: wide },
+      place: {
+        at: [door.hung < 0 ? from - deep : to - gap - deep, middle - long / 2, at.deep.to],
+        ...{ x: [0, 1, 0], y: [1, 0, 0] },
+      },
+      ...{ opens, by: "hinge" },
+    }));
+  });
+  return [...pins, ...hinges];
+}
