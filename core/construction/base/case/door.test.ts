@@ -83,4 +83,20 @@ describe("doors and loose shelves, worked by hand", () => {
     expect(of("doors-panels")).toBeLessThan(of("doors-glue"));
     expect(of("doors-hang")).toBeLessThan(of("back"));
   });
+  it("shelves that find no room are told, and a divider set for one that sags loses nothing", () => {
+    const many = eight(
+      bays([
+        { height: 60, holds: "nothing", shelves: 3 },
+        { height: null, holds: "drawer", shelves: 0 },
+      ]),
+    );
+    const said = find(many, "form.loose-shelves");
+    expect([said.level, said.remedies.map(({ label }) => label)]).toEqual(["fix", ["Leave its shelves out"]]);
+    const wide = eight(at("form.top.length", 1900), bays([{ height: null, holds: "nothing", shelves: 2 }]));
+    const divided = find(wide, "form.case-sag").remedies.find(({ label }) => label.startsWith("Set a divider"))!;
+    expect((divided.patches[0].value as { rows: unknown[] }[]).map(({ rows }) => rows)).toEqual([
+      [{ height: null, holds: "nothing", shelves: 2 }],
+      [{ height: null, holds: "nothing", shelves: 0 }],
+    ]);
+  });
 });

@@ -165,3 +165,25 @@ export function grooveHidden({ at: { drawers }, joints, form }: CaseFacts): Verd
         : [],
   });
 }
+
+/** Every loose shelf that is asked for has its pins. */
+export function shelvesMade({ at: place }: CaseFacts): Verdict | null {
+  const wanted = openingsOf(place).filter(({ opening: { shelves } }) => shelves > 0);
+  if (wanted.length === 0) return null;
+  const without = wanted.find(({ i, j }) => !place.loose.some(({ bay, row }) => bay === i && row === j));
+  return verdict({
+    id: "form.loose-shelves",
+    stage: "form",
+    subject: without ? ["case-side"] : [...new Set(place.loose.map(({ kind }) => kind))],
+    level: without ? "fix" : "holds",
+    text: without
+      ? `No loose shelf goes into the ${ordinal(without.j)} opening of the ${ordinal(without.i)} bay`
+      : `${place.loose.length} loose ${place.loose.length > 1 ? "shelves lie on their" : "shelf lies on its"} pins`,
+    why: without
+      ? `${mm(without.opening.to - without.opening.from)} high, ${without.opening.shelves} shelves of ${mm(place.inner)} leave too little between them, or too little from front to back for two pins.`
+      : "Four pins each, with holes a place above and below where the opening has room for them.",
+    remedies: without
+      ? [set("Leave its shelves out", [...at("bays"), without.i, "rows", without.j, "shelves"], 0)]
+      : [],
+  });
+}

@@ -2,7 +2,8 @@ import { fine, grade, set, mm, Verdict, verdict } from "../../../verdict/verdict
 import { sagOf } from "../../sag";
 import { usualRange } from "../../usual";
 import type { Rule } from "../base";
-import { doorsMade, drawersMade, drawersRun, grooveHidden, pulledOver } from "./drawer-rules";
+import { bayAdded } from "./divide";
+import { doorsMade, drawersMade, drawersRun, grooveHidden, pulledOver, shelvesMade } from "./drawer-rules";
 import { at, CaseFacts } from "./facts";
 import { addsUp, fits, opens } from "./opening-rules";
 import { KICK, shelvesOf } from "./place";
@@ -21,6 +22,7 @@ export const CASE_RULES: readonly Rule<CaseFacts>[] = [
   drawersRun,
   grooveHidden,
   doorsMade,
+  shelvesMade,
   sags,
   racks,
   fastening,
@@ -44,7 +46,7 @@ function inside({ at: { inner } }: CaseFacts): Verdict {
 }
 
 /** Bottom and shelves between what holds them. */
-function sags({ at: place, species }: CaseFacts): Verdict {
+function sags({ at: place, form, species }: CaseFacts): Verdict {
   const wide = Math.max(1, place.deep.to - place.insideBack);
   const spans = [
     ...place.bays.map(({ from, to }) => ({ what: "bottom", kind: "case-bottom", span: to - from })),
@@ -80,18 +82,8 @@ function sags({ at: place, species }: CaseFacts): Verdict {
             ...(thick <= 40 ? [set(`Make bottom, dividers and shelves ${thick} mm thick`, at("inner"), thick)] : []),
             ...(place.bays.length === 1
               ? [
-                  {
-                    label: "Set a divider in its middle",
-                    patches: [
-                      {
-                        path: at("bays"),
-                        value: [
-                          { width: null, rows: [{ height: null, holds: "nothing", shelves: 0 }] },
-                          { width: null, rows: [{ height: null, holds: "nothing", shelves: 0 }] },
-                        ],
-                      },
-                    ],
-                  },
+                  // what its openings hold stays on one side of it
+                  set("Set a divider in its middle", at("bays"), bayAdded(form.case.bays, 0)),
                 ]
               : []),
           ],
