@@ -1,7 +1,7 @@
 /** Rules of drawers and doors by their size, and of what is pulled over by them. */
 import { grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
 import { Dovetail, SLOPES, tailsAt } from "../../../joinery/dovetail";
-import { DRAWER, ofSize } from "./drawer";
+import { DRAWER, ofSize, woodIn } from "./drawer";
 import { at, CaseFacts, openingsOf, ordinal } from "./facts";
 import type { Case } from "./case";
 
@@ -64,7 +64,7 @@ export function drawersRun({ at: place }: CaseFacts): Verdict | null {
  *
  * @source derived: moments about the front feet; the load from stability standards, from memory
  */
-export function pulledOver({ at: place, form, weight }: CaseFacts): Verdict | null {
+export function pulledOver({ at: place, form, weight, species }: CaseFacts): Verdict | null {
   const { drawers, deep, feet } = place;
   const high = form.height;
   const tallForDepth = high > TALL.times * (deep.to - deep.from);
@@ -73,8 +73,10 @@ export function pulledOver({ at: place, form, weight }: CaseFacts): Verdict | nu
   const middle = (deep.from + deep.to) / 2;
   const out = drawers.length > 0 ? CLIMBS.out * Math.max(...drawers.map((each) => each.deep.to - each.deep.from)) : 0;
   const lever = deep.to - front + out;
-  const holds = weight * (front - middle);
-  const stands = lever <= 0 ? Infinity : holds / lever;
+  // the drawer takes its own weight out with it: reckoned in the piece's wood
+  const drawn = (Math.max(0, ...drawers.map(woodIn)) / 1e9) * species.density;
+  const holds = weight * (front - middle) - drawn * out;
+  const stands = lever <= 0 ? Infinity : Math.max(0, holds / lever);
   const fixed = form.case.wall;
   const level: Level = fixed
     ? "holds"
@@ -93,7 +95,7 @@ export function pulledOver({ at: place, form, weight }: CaseFacts): Verdict | nu
       : drawers.length > 0
         ? `Empty, with a drawer drawn out, it tips under ${Math.round(stands)} kg`
         : `${mm(high)} high on ${mm(deep.to - deep.from)}: a push tips it`,
-    why: `About ${Math.round(weight)} kg stand on feet ${mm(front - middle)} before the middle; ${drawers.length > 0 ? `a drawer hangs out ${mm(out)}. A child who climbs on it weighs ${CLIMBS.kg} kg` : "it is higher than two and a half times its depth"}. A bracket into a stud or a plug in masonry holds ${Math.ceil((CLIMBS.kg * GRAVITY) / 10) * 10} N many times over.`,
+    why: `About ${Math.round(weight)} kg stand on feet ${mm(front - middle)} before the middle; ${drawers.length > 0 ? `the heaviest drawer, ${drawn.toFixed(1)} kg, hangs out ${mm(out)}. A child who climbs on it weighs ${CLIMBS.kg} kg` : "it is higher than two and a half times its depth"}. A bracket into a stud or a plug in masonry holds ${Math.ceil((CLIMBS.kg * GRAVITY) / 10) * 10} N many times over.`,
     ...(drawers.length > 0
       ? { limit: CLIMBS.kg, actual: Math.round(stands), sense: "at least" as const, unit: "kg" }
       : {}),

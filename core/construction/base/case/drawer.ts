@@ -60,6 +60,13 @@ export const bottomSize = ({ across, deep, side, front, bottom }: Drawer, solid:
   thickness: bottom.thickness,
 });
 
+/** Wood in a drawer, mm³: its boards by their sizes between the joints, and the tails in front. */
+export function woodIn({ width, high, deep, side, front, back, bottom }: Drawer): number {
+  const [up, long] = [high.to - high.from, deep.to - deep.from];
+  const around = 2 * side * up * (long - front.thickness) + side * (back.to - back.from) * (width - 2 * side);
+  return width * up * front.thickness + around + bottom.thickness * (width - 2 * side) * (long - front.thickness);
+}
+
 /** Bottoms that are glued up from boards. */
 export function drawerPanels({ drawers }: Pick<Case, "drawers">, { case: { drawers: choice } }: Form): PanelPlace[] {
   if (choice.bottom !== "solid") return [];
