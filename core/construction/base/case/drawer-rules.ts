@@ -73,7 +73,7 @@ export function pulledOver({ at: place, form, weight, species }: CaseFacts): Ver
   const middle = (deep.from + deep.to) / 2;
   const out = drawers.length > 0 ? CLIMBS.out * Math.max(...drawers.map((each) => each.deep.to - each.deep.from)) : 0;
   const lever = deep.to - front + out;
-  // the drawer takes its own weight out with it: reckoned in the piece's wood
+  // the drawer takes its own weight out with it: reckoned by the species of the piece
   const drawn = (Math.max(0, ...drawers.map(woodIn)) / 1e9) * species.density;
   const holds = weight * (front - middle) - drawn * out;
   const stands = lever <= 0 ? Infinity : Math.max(0, holds / lever);
