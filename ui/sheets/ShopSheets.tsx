@@ -173,11 +173,17 @@ function Sheet({ number, name, children }: { number: number; name: string; child
   const { piece, revision } = usePiece();
   const content = useRef<HTMLDivElement>(null);
   const [zoom, setZoom] = useState(1);
-  // what is longer than a page is set smaller, so that a sheet is always one page
+  // what is longer than a page is set smaller, so that a sheet is always one page; looked at again whenever it grows, as
+  // it does when the letters of our own font come in after the first picture
   useLayoutEffect(() => {
-    const height = content.current!.getBoundingClientRect().height;
-    if (height > ROOM + 1) setZoom((now) => Math.max(0.4, now * (ROOM / height)));
-  }, [zoom, children]);
+    const fit = () => {
+      const height = content.current!.getBoundingClientRect().height;
+      if (height > ROOM + 1) setZoom((now) => Math.max(0.4, now * (ROOM / height)));
+    };
+    const grown = new ResizeObserver(fit);
+    grown.observe(content.current!);
+    return () => grown.disconnect();
+  }, []);
   return (
     <article className="sheet mb-6 bg-white px-[54px] py-[48px] text-[#000] print:mb-0 print:p-0" data-sheet={number}>
       <header className="mb-3 flex items-baseline justify-between border-b-2 border-ink pb-1">
@@ -188,7 +194,7 @@ function Sheet({ number, name, children }: { number: number; name: string; child
           {piece.commission && `${piece.commission}, `}revision {revision}, sheet {number} of 5
         </span>
       </header>
-      <div ref={content} style={{ zoom }}>
+      <div ref={content} data-sheet-content style={{ zoom }}>
         {children}
       </div>
     </article>
