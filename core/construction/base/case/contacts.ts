@@ -1,29 +1,14 @@
 /** Where the parts of a case touch, and how they are held there. */
 import type { Place } from "../../../assembly/place";
 import type { Vec } from "../../../assembly/vector";
+import { Contact, screwFor } from "../contact";
+import type { Form } from "../../../piece/schema";
 import { ofDoor } from "./door";
 import { ofSize } from "./drawer";
 import { besideOf, framesOf, RUNNER, runnersOf } from "./frames";
 import type { Case, Door, Drawer, Span } from "./case";
 import { KICK, shelvesOf } from "./place";
 import { railKind, shelfKind } from "./parts";
-
-/** A face two parts share: let in over the whole end, stopped before the front, on stub tenons, dovetailed, screwed through slots or tight. */
-export interface Contact {
-  /** receives+enters, by kinds */
-  group: string;
-  name: string;
-  enters: string;
-  receives: string;
-  how: "let-in" | "stopped" | "stub" | "lapped" | "through" | "slots" | "screws";
-  section: { width: number; thickness: number };
-  /** how far the part that receives goes on behind the face, and how much of that is its own */
-  depth: number;
-  most?: number;
-  face: Place;
-  /** a drawer's */
-  size?: number;
-}
 
 /** Stub tenons from both sides of a divider leave so much between each and its middle, with the mortise's own depth, mm. @source common practice */
 const BETWEEN = 3.5;
@@ -41,15 +26,18 @@ const ends = ({ from, to }: Span, low: number, high: number, z: number): [Place,
   { at: [to, high, z], x: RIGHT, y: FRONT },
 ];
 
-export function contactsOf(at: Case): Contact[] {
+/** A screw for so much of the back's edge, and so far into what is behind it, mm. @source common practice */
+const BACK_SCREWS = { every: 220, into: 22 };
+
+export function contactsOf(at: Case, { case: choice }: Pick<Form, "case">): Contact[] {
   return [
     ...betweenSides(at),
     ...atDividers(at),
     ...inBays(at),
-    ...atRunners(at),
+    ...atRunners(at, choice.slot),
     ...(at.back > 0 ? atBack(at) : []),
     ...at.doors.flatMap((door) => atDoor(door, at.deep.to, called(door, at.doors, "Door"))),
-    ...at.drawers.flatMap((drawer) => atDrawer(drawer, called(drawer, at.drawers, "Drawer"))),
+    ...at.drawers.flatMap((drawer) => atDrawer(drawer, choice.drawers.tails, called(drawer, at.drawers, "Drawer"))),
   ].filter(({ section }) => section.width > 0 && section.thickness > 0);
 }
 
@@ -133,10 +121,11 @@ function inBays(at: Case): Contact[] {
   ];
 }
 
-function atRunners(at: Case): Contact[] {
+function atRunners(at: Case, slot: number): Contact[] {
   return runnersOf(at).flatMap((runner): Contact[] => {
     const { id, kind, bay, side, x, y, from, to, thickness, divider, beside, front } = runner;
     const wide = RUNNER.screwed * (to - from);
+    const depth = divider ? at.inner : at.side;
     const z = from + RUNNER.clear + (side < 0 ? Math.min(RUNNER.aside, wide / 4) : 0);
     return [
       {
@@ -147,9 +136,10 @@ function atRunners(at: Case): Contact[] {
         face: { at: [x, y, to], x: FRONT, y: RIGHT },
       },
       {
-        ...{ group: `${divider ? "divider" : "case-side"}+${kind}`, enters: id, receives: beside, how: "slots" },
+        ...{ group: `${divider ? "divider" : "case-side"}+${kind}`, enters: id, receives: beside, how: "screws" },
         name: `${kind === "runner" ? "Runner" : "Kicker"} to ${divider ? "divider" : "side"}`,
-        ...{ depth: divider ? at.inner : at.side, section: { width: wide, thickness } },
+        ...{ depth, section: { width: wide, thickness } },
+        screws: { screws: 2, through: RUNNER.width, long: screwFor(RUNNER.width + depth - RUNNER.over), slot },
         face:
           side < 0
             ? { at: [x, y, z], x: LEFT, y: FRONT }
@@ -164,28 +154,35 @@ function atBack(at: Case): Contact[] {
   const { inside, insideBack, lift, inner, under, high, dividers, deep, rail, bays } = at;
   const shelves = shelvesOf(at);
   const screwed = { enters: "M", how: "screws" } as const;
+  const section = (width: number) => ({
+    section: { width, thickness: inner },
+    screws: {
+      screws: Math.max(2, Math.round(width / BACK_SCREWS.every) + 1),
+      ...{ through: at.back, long: screwFor(at.back + BACK_SCREWS.into) },
+    },
+  });
   const length = inside.to - inside.from;
   // seen from behind: in, along, and across to what is right of that
   const along = (y: number): Place => ({ at: [inside.from, y, insideBack], x: FRONT, y: RIGHT });
   return [
     {
       ...{ ...screwed, group: "case-bottom+case-back", name: "Back to bottom", receives: "Q" },
-      ...{ section: { width: length, thickness: inner }, depth: deep.to - insideBack, face: along(lift) },
+      ...{ ...section(length), depth: deep.to - insideBack, face: along(lift) },
     },
     {
       ...{ ...screwed, group: "case-rail+case-back", name: "Back to rail", receives: "A2" },
-      ...{ section: { width: length, thickness: inner }, depth: rail, face: along(under - inner) },
+      ...{ ...section(length), depth: rail, face: along(under - inner) },
     },
     ...shelves.map(({ bay, at: { from } }, i): Contact => ({
       ...{ ...screwed, group: `${shelfKind(bay)}+case-back`, name: "Back to shelf" },
       receives: shelves.length > 1 ? `H${i + 1}` : "H",
-      ...{ section: { width: bays[bay].to - bays[bay].from, thickness: inner }, depth: deep.to - insideBack },
+      ...{ ...section(bays[bay].to - bays[bay].from), depth: deep.to - insideBack },
       face: { at: [bays[bay].from, from, insideBack], x: FRONT, y: RIGHT },
     })),
     ...dividers.map((x, i): Contact => ({
       ...{ ...screwed, group: "divider+case-back", name: "Back to divider" },
       receives: dividers.length > 1 ? `DV${i + 1}` : "DV",
-      ...{ section: { width: high.to - high.from, thickness: inner }, depth: deep.to - insideBack },
+      ...{ ...section(high.to - high.from), depth: deep.to - insideBack },
       face: { at: [x + inner / 2, high.from, insideBack], x: FRONT, y: UP },
     })),
   ];
@@ -216,8 +213,8 @@ function atDoor(door: Door, front: number, named: string): Contact[] {
   });
 }
 
-function atDrawer(drawer: Drawer, named: string): Contact[] {
-  const { n, size, across, high, deep, side, front, back } = drawer;
+function atDrawer(drawer: Drawer, tails: number | null, named: string): Contact[] {
+  const { n, across, high, deep, side, front, back } = drawer;
   const kind = (of: string) => ofSize(of, drawer);
   const inner = { front: deep.to - front.thickness, back: deep.from + side };
   const group = (of: "front" | "back") => `${kind(`drawer-${of}`)}+${kind("drawer-side")}`;
@@ -226,12 +223,12 @@ function atDrawer(drawer: Drawer, named: string): Contact[] {
     const enters = `V${2 * n - 1 + i}`;
     return [
       {
-        ...{ group: group("front"), name: `${named}: side to front`, enters, receives: `C${n}`, how: "lapped", size },
+        ...{ group: group("front"), name: `${named}: side to front`, enters, receives: `C${n}`, how: "lapped", tails },
         ...{ section: { width: high.to - high.from, thickness: side }, depth: front.thickness },
         face: { at: [left + side, high.from, inner.front], x: FRONT, y: UP },
       },
       {
-        ...{ group: group("back"), name: `${named}: side to back`, enters, receives: `VB${n}`, how: "through", size },
+        ...{ group: group("back"), name: `${named}: side to back`, enters, receives: `VB${n}`, how: "through" },
         ...{ section: { width: back.to - back.from, thickness: side }, depth: side },
         face: { at: [left, back.from, inner.back], x: BACK, y: UP },
       },

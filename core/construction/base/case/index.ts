@@ -2,8 +2,8 @@ import { KIND_RULES } from "../../../joinery/joint-rules";
 import { listed, mm } from "../../../verdict/verdict";
 import type { Base } from "../base";
 import { caseDimensions } from "./dimensions";
-import { caseJoints } from "./joints";
-import { caseMeetings } from "./meetings";
+import { jointsOf, meetingsOf } from "../contact";
+import { contactsOf } from "./contacts";
 import { caseParts } from "./parts";
 import type { Case } from "./case";
 import { placeCase } from "./place";
@@ -18,9 +18,9 @@ export const caseBase: Base<Case> = {
   kind: "case",
   name: "Case",
   place: placeCase,
-  joints: caseJoints,
+  joints: (at, form, choices, shop) => jointsOf(contactsOf(at, form), { choices, shop, slope: form.case.slope }),
   parts: caseParts,
-  meetings: caseMeetings,
+  meetings: ({ form, at, joints }) => meetingsOf(contactsOf(at, form), joints),
   formRules: CASE_RULES,
   jointRules: KIND_RULES,
   moveRules: CASE_MOVE_RULES,

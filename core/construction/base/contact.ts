@@ -1,0 +1,107 @@
+/** Faces that parts share: from one list of them follow a construction's joints and where they are. */
+import type { Meeting } from "../../assembly/meeting";
+import type { Place } from "../../assembly/place";
+import { blindTenon, Meets } from "../../joinery/blind-tenon";
+import { dovetail, Slope } from "../../joinery/dovetail";
+import { housing } from "../../joinery/housing";
+import type { SettingCard } from "../../joinery/joint";
+import type { KindOfJoint } from "../../joinery/kinds";
+import { mitre } from "../../joinery/mitre";
+import { ScrewedInputs, screwed } from "../../joinery/screwed";
+import { USUAL_TENON } from "../../piece/base-choices";
+import type { JointChoices } from "../../piece/schema";
+import type { Shop } from "../../piece/shop";
+
+/**
+ * A face two parts share: let in over the whole end, stopped before the front, on stub tenons that are only pushed or tenons that are pulled
+ * at, dovetailed lapped or through, mitred with a spline or loose tenons, screwed.
+ */
+export interface Contact {
+  /** receives+enters, by kinds: all of it share one joint */
+  group: string;
+  name: string;
+  enters: string;
+  receives: string;
+  how: "let-in" | "stopped" | "stub" | "tenon" | "lapped" | "through" | "mitred" | "screws";
+  section: { width: number; thickness: number };
+  /** how far the part that receives goes on behind the face, and how much of that is its own */
+  depth: number;
+  most?: number;
+  face: Place;
+  /** of dovetails; null or nothing: as the width asks for */
+  tails?: number | null;
+  /** of screws */
+  screws?: Pick<ScrewedInputs, "screws" | "through" | "long" | "slot" | "slotWay">;
+  /** of a mitre: a strip from side to side, or loose tenons; how its boards are cut */
+  mitre?: { spline: boolean; set: SettingCard["lines"] };
+}
+
+/** Boards are thinner than legs: what stays beyond and beside a mortise, mm. @source common practice */
+const WALL = { good: 4, least: 2.5 };
+/** A housing stops so far short of the front edge, mm. @source common practice */
+const STOPPED = 10;
+/** Wood screws as they are sold, mm. @source common practice */
+const SCREWS = [16, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80];
+
+/** The longest screw that is sold and stays inside; the shortest where none does. mm */
+export const screwFor = (most: number) => SCREWS.findLast((long) => long <= most) ?? SCREWS[0];
+
+interface JointFacts {
+  choices: JointChoices;
+  shop: Shop;
+  slope: Slope;
+}
+
+/** The joints of a list of contacts, a group at a time: each is sized by its first and counted. */
+export function jointsOf(contacts: readonly Contact[], facts: JointFacts): KindOfJoint[] {
+  const groups = new Map<string, Contact[]>();
+  for (const each of contacts) groups.set(each.group, [...(groups.get(each.group) ?? []), each]);
+  return [...groups].map(([group, [first, ...others]]): KindOfJoint => {
+    const [receives, enters] = group.split("+");
+    const meets: Meets = { ...{ id: group, group, receives, enters, name: first.name }, count: 1 + others.length };
+    return jointOf(meets, first, facts);
+  });
+}
+
+/** Where they are, each by the joint of its group. */
+export function meetingsOf(contacts: readonly Contact[], joints: readonly KindOfJoint[]): Meeting[] {
+  const byId = new Map<string, KindOfJoint>(joints.map((joint) => [joint.id, joint]));
+  return contacts.flatMap(({ group, enters, receives, face }): Meeting[] => {
+    const joint = byId.get(group);
+    return joint ? [{ joint, enters, receives, face }] : [];
+  });
+}
+
+function jointOf(
+  meets: Meets,
+  { how, section, depth, most, tails = null, screws, mitre: corner }: Contact,
+  { choices, shop, slope }: JointFacts,
+): KindOfJoint {
+  switch (how) {
+    case "let-in":
+      return housing({ meets, section, into: { depth, thickness: section.width }, glued: true });
+    case "stopped": {
+      const to = Math.min(STOPPED, section.width / 4);
+      const into = { depth, thickness: section.width };
+      return housing({ meets, section, into, glued: true, stops: { from: 0, to } });
+    }
+    case "stub":
+    case "tenon":
+      return blindTenon({
+        ...{ meets, section, into: { depth, thickness: section.thickness }, shop },
+        ...{ setting: choices.groups[meets.group] ?? USUAL_TENON, pushed: how === "stub", wall: WALL, most },
+      });
+    case "lapped":
+    case "through":
+      return dovetail({
+        ...{ meets, section, into: { depth }, slope, lapped: how === "lapped", kerf: shop.kerf, tails },
+      });
+    case "mitred":
+      return mitre({
+        ...{ meets, width: section.width, board: section.thickness, shop, spline: corner!.spline, set: corner!.set },
+        setting: choices.groups[meets.group] ?? { ...USUAL_TENON, kind: "loose" },
+      });
+    case "screws":
+      return screwed({ meets, section, into: { depth }, ...screws! });
+  }
+}
