@@ -1,8 +1,8 @@
 /** Where two parts would fill the same room: piece by piece, so that only what comes near is looked at. */
 import { less, shared } from "./carve";
-import type { AssemblyPart, Worked } from "./part";
+import { AssemblyPart, Pose, posed, Worked } from "./part";
 import { lies, Piece, piece, told } from "./pieces";
-import { HOME, within } from "./place";
+import { HOME, seenFrom, within } from "./place";
 import { solidOf } from "./shape";
 import { bulkOf, stood } from "./solid";
 import type { Vec } from "./vector";
@@ -108,11 +108,24 @@ function inBoth(a: Pieces, b: Pieces): number {
  *
  * @example clashesOf(plan.assembly.parts) // [] when everything fits
  */
-export function clashesOf(parts: readonly AssemblyPart[]): Clash[] {
+export const clashesOf = (parts: readonly AssemblyPart[]): Clash[] => among(parts, () => true);
+
+/** The same when something of it stands elsewhere: of pairs that stayed, or went nowhere against each other, nothing new is to be said. */
+export function clashesIn(parts: readonly AssemblyPart[], pose: Pick<Pose, "places">): Clash[] {
+  const before = new Map(parts.map((part) => [part.id, part]));
+  return among(posed(parts, pose), (a, b) => {
+    const [one, other] = [before.get(a.id)!, before.get(b.id)!];
+    if (one === a || other === b) return one !== a || other !== b;
+    const [were, are] = [seenFrom(one.place, other.place), seenFrom(a.place, b.place)];
+    return (["at", "x", "y"] as const).some((of) => were[of].some((each, i) => Math.abs(each - are[of][i]) > NEAR));
+  });
+}
+
+function among(parts: readonly AssemblyPart[], asked: (a: AssemblyPart, b: AssemblyPart) => boolean): Clash[] {
   const all = parts.map((part) => ({ part, pieces: piecesOf(part) }));
   return all.flatMap((a, i) =>
     all.slice(i + 1).flatMap((b): Clash[] => {
-      if (!meet(a.pieces, b.pieces)) return [];
+      if (!meet(a.pieces, b.pieces) || !asked(a.part, b.part)) return [];
       const volume = inBoth(a.pieces, b.pieces);
       return volume > NOTHING ? [{ parts: [a.part.id, b.part.id], kinds: [a.part.kind, b.part.kind], volume }] : [];
     }),

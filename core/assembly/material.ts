@@ -7,15 +7,18 @@ interface Sheet {
   name: string;
   density: number;
   change: number;
+  /** in bending, both ways taken together, GPa */
+  stiffness: number;
   colour: readonly [string, string];
   /** as it is sold, mm */
   sold: { length: number; width: number };
 }
 
-/** @source Wood Handbook ch. 12, from memory: plywood and fibreboard change some 0.02 to 0.03 % in their plane for a percent of moisture */
+/** @source Wood Handbook ch. 12, from memory: plywood and fibreboard change some 0.02 to 0.03 % in their plane for a percent of moisture;
+ * plywood bends with 6 to 9 GPa */
 export const SHEETS: Record<"plywood", Sheet> = {
   plywood: {
-    ...{ name: "Plywood", density: 650, change: 0.0002, colour: ["#e6d3ae", "#cdb588"] },
+    ...{ name: "Plywood", density: 650, change: 0.0002, stiffness: 7, colour: ["#e6d3ae", "#cdb588"] },
     sold: { length: 2500, width: 1250 },
   },
 };

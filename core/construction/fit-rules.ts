@@ -10,13 +10,15 @@ import { straightEdged } from "./edges";
 
 interface FitFacts {
   clashes: readonly Clash[];
+  /** opened, drawn out: what then fills the same room */
+  opened: readonly { name: string; clashes: readonly Clash[] }[];
   touches: readonly Touch[];
   parts: readonly AssemblyPart[];
   kinds: Piece["kinds"];
   shop: Pick<Shop, "edgeBits">;
 }
 
-export const FIT_RULES: ((facts: FitFacts) => Verdict | null)[] = [partsFit, joinedWhereTheyTouch, edgesCut];
+export const FIT_RULES: ((facts: FitFacts) => Verdict | null)[] = [partsFit, opens, joinedWhereTheyTouch, edgesCut];
 
 /** So many pairs are named; the others are counted. */
 const NAMED = 3;
@@ -24,11 +26,7 @@ const NAMED = 3;
 /** No two parts fill the same room, joints worked: the pairs that share most are named. */
 function partsFit({ clashes, parts }: FitFacts): Verdict | null {
   if (parts.length === 0) return null;
-  const byId = new Map(parts.map((part) => [part.id, part]));
-  const said = (id: string) => {
-    const { name, said: sentence } = byId.get(id)!;
-    return `${sentence ?? name.toLowerCase()} ${id}`;
-  };
+  const said = calling(parts);
   const worst = [...clashes].sort((a, b) => b.volume - a.volume);
   const [first] = worst;
   const others = worst.slice(1, NAMED).map(({ parts: [a, b] }) => `${a} and ${b}`);
@@ -44,6 +42,28 @@ function partsFit({ clashes, parts }: FitFacts): Verdict | null {
     why: first
       ? `They share ${Math.max(1, Math.round(first.volume / 1000))} cm³ with their joints cut${others.length > 0 ? `; so do ${others.join(", ")}${more > 0 ? ` and ${more} more` : ""}` : ""}. Move or shorten one of them.`
       : "Every two parts were held against each other with their joints cut.",
+    source: "derived: what two bodies share",
+    remedies: [],
+  });
+}
+
+/** What opens meets nothing on its way: judged where it ends. */
+function opens({ opened, parts }: FitFacts): Verdict | null {
+  if (opened.length === 0) return null;
+  const said = calling(parts);
+  const met = opened.find(({ clashes }) => clashes.length > 0);
+  const worst = met?.clashes.reduce((a, b) => (b.volume > a.volume ? b : a));
+  return verdict({
+    id: "form.opens",
+    stage: "form",
+    subject: worst?.kinds ?? [],
+    level: worst ? "fix" : "holds",
+    text: worst
+      ? `With ${met!.name}, ${said(worst.parts[0])} stands in ${said(worst.parts[1])}`
+      : `With ${opened.length > 1 ? `each of ${opened.length} openings` : opened[0].name} nothing stands in its way`,
+    why: worst
+      ? `They share ${Math.max(1, Math.round(worst.volume / 1000))} cm³ there${met!.clashes.length > 1 ? `, and ${met!.clashes.length - 1} other pair${met!.clashes.length > 2 ? "s do" : " does"}` : ""}: it does not open so far.`
+      : "Every part that goes was held against every one that stays, where it ends.",
     source: "derived: what two bodies share",
     remedies: [],
   });
@@ -118,6 +138,15 @@ function edgesCut({ parts, kinds, shop }: FitFacts): Verdict | null {
             ]
           : [],
   });
+}
+
+/** How sentences call parts: by their name and their mark. */
+function calling(parts: readonly AssemblyPart[]): (id: string) => string {
+  const byId = new Map(parts.map((part) => [part.id, part]));
+  return (id) => {
+    const { name, said } = byId.get(id)!;
+    return `${said ?? name.toLowerCase()} ${id}`;
+  };
 }
 
 const capital = (text: string) => `${text[0].toUpperCase()}${text.slice(1)}`;

@@ -85,6 +85,8 @@ export interface Standing {
   under: number;
   /** whether it stands in from the top's ends and sides by the overhangs that are chosen, or by choices of its own */
   keeps: { end: boolean; side: boolean };
+  /** the top may end with what stands below it, as that of a case does */
+  flush?: boolean;
   /** the base from above, from outside to outside */
   frame: { length: number; width: number };
   bearers: Bearer[];
@@ -101,6 +103,8 @@ export interface Standing {
   sticks: { kind: string; said: string; section: number }[];
   /** free height for knees, and free length for chairs along a side */
   kneeRoom: number;
+  /** a lid: by which edge it hangs, whatever line of a top is held otherwise */
+  hung?: "back-edge";
   between: number;
 }
 

@@ -96,8 +96,7 @@ function sideOverhang({ form, at }: FormFacts) {
 function endOverhang({ form, at }: FormFacts): Verdict | null {
   if (at.through || !at.keeps.end) return null;
   const most = 300;
-  // a case's top may end with its sides
-  const slight = form.overhang.end < (useOf(form).id === "case" ? 0 : 20);
+  const slight = form.overhang.end < (at.flush ? 0 : 20);
   const level = slight ? "tight" : grade(form.overhang.end, "at most", most, 400);
   return verdict({
     id: "form.end-overhang",

@@ -160,7 +160,7 @@ function standing({ face, receives, enters, also }: Meeting, facts: JointFacts, 
     });
   const small = facts.small.map((each): Standing => {
     const place = seenFrom(face, each.place);
-    const steel = each.of === "steel";
+    const steel = each.of !== "wood";
     return {
       ...{ id: each.name, name: each.id, colour: steel ? STEEL : facts.wood("").colour, place },
       grain: steel ? null : turned({ ...place, at: [0, 0, 0] }, [1, 0, 0]),

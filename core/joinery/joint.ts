@@ -59,7 +59,7 @@ export interface JointBody {
 export interface Brought extends JointBody {
   name: string;
   plural?: string;
-  of: "wood" | "steel";
+  of: "wood" | "steel" | "felt";
 }
 
 /** What a joint adds to the part that enters and takes from both. */

@@ -13,12 +13,30 @@ export const MOVEMENT_RULES: ((facts: MovementFacts) => Verdict | null)[] = [
   longButtonsDry,
   acclimatised,
   readingAge,
+  hungAtBack,
   overhangLeft,
   cups,
   square,
   formulaRange,
   outdoors,
 ];
+
+/** A lid moves away from its hinges: what of the top is held is told for it. */
+function hungAtBack({ piece, at }: MovementFacts): Verdict | null {
+  if (!at.hung) return null;
+  const told = piece.choices.fixedLine === at.hung;
+  return verdict({
+    id: "movement.hung",
+    stage: "movement",
+    subject: ["top"],
+    level: told ? "holds" : "fix",
+    text: told
+      ? "Held by its hinges, the lid moves to the front alone"
+      : "The lid is reckoned to move both ways, but hangs at the back",
+    why: "Whatever it swells and shrinks across its grain is seen in front: that overhang must outlast the dry month.",
+    remedies: told ? [] : [set("Reckon from its hinges", ["choices", "fixedLine"], at.hung)],
+  });
+}
 
 function overhangLeft({ piece, top, at }: MovementFacts): Verdict | null {
   // posts up through the corners: their gaps are judged; ends that are panels shrink with the top, arms have a rule of their own

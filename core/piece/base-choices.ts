@@ -12,6 +12,7 @@ export const BASES = [
   "bought",
   "existing",
   "case",
+  "box",
 ] as const;
 export type BaseName = (typeof BASES)[number];
 

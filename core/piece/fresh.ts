@@ -3,6 +3,7 @@ import { freshCutting, USUAL_OUTLINE } from "./cutting-choices";
 import { USUAL_FASTENING, USUAL_TOP } from "./movement-choices";
 import { USUAL_BOUGHT } from "./bought-choices";
 import { USUAL_BENT } from "./bent-choices";
+import { USUAL_BOX } from "./box-choices";
 import { USUAL_CASE } from "./case-choices";
 import { USUAL_EXISTING } from "./existing-choices";
 import { NO_OWN } from "./own-choices";
@@ -50,6 +51,7 @@ export function freshPiece(name: string, day: string): Piece {
       bought: USUAL_BOUGHT,
       existing: USUAL_EXISTING,
       case: USUAL_CASE,
+      box: USUAL_BOX,
       shelf: USUAL_SHELF,
       ...USUAL_TOP,
     },

@@ -9,6 +9,7 @@ import { FINISHES, kindSchema } from "./kinds";
 import { fasteningFields, insetSchema, topConstructionFields } from "./movement-choices";
 import { bentFields } from "./bent-choices";
 import { boughtFields } from "./bought-choices";
+import { boxFields } from "./box-choices";
 import { caseFields } from "./case-choices";
 import { existingFields } from "./existing-choices";
 import { NO_OWN, ownSchema } from "./own-choices";
@@ -76,6 +77,7 @@ const formSchema = v.strictObject({
   ...boughtFields,
   ...existingFields,
   ...caseFields,
+  ...boxFields,
   ...shelfFields,
   ...topConstructionFields,
 });

@@ -1,5 +1,5 @@
 /** Second of the list: joints sized, parts that meet, what they weigh, where they touch. */
-import { clashesOf } from "../assembly/clashes";
+import { clashesIn, clashesOf } from "../assembly/clashes";
 import { smallParts } from "../assembly/small";
 import { touching } from "../assembly/touching";
 import { massOf, ROUGH, unplaced, weighed } from "../assembly/weight";
@@ -141,6 +141,13 @@ export const JOINED = SHAPE.stage(
       ...pegParts({ form, at, breadboards: ends }),
       ...(baseOf(form.kind).small?.(at) ?? []),
     ],
+    [],
+  )
+  .stage(
+    "opened",
+    "form",
+    ({ assembly }) => [assembly],
+    ({ parts, poses = [] }) => poses.map((pose) => ({ name: pose.name, clashes: clashesIn(parts, pose) })),
     [],
   )
   .stage("clashes", "form", ({ assembled }) => [assembled], clashesOf, [])

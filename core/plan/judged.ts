@@ -62,8 +62,9 @@ export const JUDGED = WORK.stage(
   .stage(
     "fitJudged",
     "form",
-    ({ clashes, touches, assembled, piece, shop }) => [clashes, touches, assembled, piece.kinds, shop],
-    (clashes, touches, parts, kinds, shop) => judge("form", FIT_RULES, { clashes, touches, parts, kinds, shop }),
+    ({ clashes, opened, touches, assembled, piece, shop }) => [clashes, opened, touches, assembled, piece.kinds, shop],
+    (clashes, opened, touches, parts, kinds, shop) =>
+      judge("form", FIT_RULES, { clashes, opened, touches, parts, kinds, shop }),
   )
   .stage(
     "outdoorsJudged",

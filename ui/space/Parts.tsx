@@ -72,7 +72,7 @@ function Wooden({ parts, small, wood, apart, alone, onPick }: Given) {
     });
     const between = open
       ? small.map((part): Body => {
-          const colours = part.of === "steel" ? STEEL : wood("");
+          const colours = part.of !== "wood" ? STEEL : wood("");
           return { ...part, colours, solid: solidOf(part.shape), picked: false };
         })
       : [];

@@ -13,6 +13,7 @@ import { PartList } from "../form/PartList";
 import { ShelfFields } from "../form/ShelfFields";
 import { BentFields } from "../form/BentFields";
 import { BoughtFields } from "../form/BoughtFields";
+import { BoxFields } from "../form/BoxFields";
 import { CaseOpenings } from "../form/CaseOpenings";
 import { CaseFields } from "../form/CaseFields";
 import { ExistingFields } from "../form/ExistingFields";
@@ -43,6 +44,7 @@ const FIELDS = {
   bought: BoughtFields,
   existing: ExistingFields,
   case: CaseFields,
+  box: BoxFields,
 };
 
 /** Plan and elevations to one scale; every blue number can be typed over, and a part opens from where it is drawn. */

@@ -7,14 +7,16 @@ import { housing } from "../../joinery/housing";
 import type { SettingCard } from "../../joinery/joint";
 import type { KindOfJoint } from "../../joinery/kinds";
 import { mitre } from "../../joinery/mitre";
+import { railTenon } from "../../joinery/rail-tenon";
 import { ScrewedInputs, screwed } from "../../joinery/screwed";
 import { USUAL_TENON } from "../../piece/base-choices";
 import type { JointChoices } from "../../piece/schema";
 import type { Shop } from "../../piece/shop";
+import { mm } from "../../verdict/verdict";
 
 /**
- * A face two parts share: let in over the whole end, stopped before the front, on stub tenons that are only pushed or tenons that are pulled
- * at, dovetailed lapped or through, mitred with a spline or loose tenons, screwed.
+ * A face two parts share: let in over the whole end, stopped before the front, on stub tenons, tenoned into a leg that another rail enters
+ * beside it, dovetailed lapped or through, mitred with a spline or loose tenons, screwed.
  */
 export interface Contact {
   /** receives+enters, by kinds: all of it share one joint */
@@ -22,12 +24,14 @@ export interface Contact {
   name: string;
   enters: string;
   receives: string;
-  how: "let-in" | "stopped" | "stub" | "tenon" | "lapped" | "through" | "mitred" | "screws";
+  how: "let-in" | "stopped" | "stub" | "rail" | "lapped" | "through" | "mitred" | "screws";
   section: { width: number; thickness: number };
   /** how far the part that receives goes on behind the face, and how much of that is its own */
   depth: number;
   most?: number;
   face: Place;
+  /** of rails that meet in a leg: set back from its face, which of two short ones passes, see `Meeting.outward` */
+  rail?: { reveal: number; passes: boolean; outward: 1 | -1 };
   /** of dovetails; null or nothing: as the width asks for */
   tails?: number | null;
   /** of screws */
@@ -66,15 +70,15 @@ export function jointsOf(contacts: readonly Contact[], facts: JointFacts): KindO
 /** Where they are, each by the joint of its group. */
 export function meetingsOf(contacts: readonly Contact[], joints: readonly KindOfJoint[]): Meeting[] {
   const byId = new Map<string, KindOfJoint>(joints.map((joint) => [joint.id, joint]));
-  return contacts.flatMap(({ group, enters, receives, face }): Meeting[] => {
+  return contacts.flatMap(({ group, enters, receives, face, rail }): Meeting[] => {
     const joint = byId.get(group);
-    return joint ? [{ joint, enters, receives, face }] : [];
+    return joint ? [{ joint, enters, receives, face, ...(rail ? { outward: rail.outward } : {}) }] : [];
   });
 }
 
 function jointOf(
   meets: Meets,
-  { how, section, depth, most, tails = null, screws, mitre: corner }: Contact,
+  { how, section, depth, most, tails = null, screws, mitre: corner, rail }: Contact,
   { choices, shop, slope }: JointFacts,
 ): KindOfJoint {
   switch (how) {
@@ -86,10 +90,25 @@ function jointOf(
       return housing({ meets, section, into, glued: true, stops: { from: 0, to } });
     }
     case "stub":
-    case "tenon":
       return blindTenon({
         ...{ meets, section, into: { depth, thickness: section.thickness }, shop },
-        ...{ setting: choices.groups[meets.group] ?? USUAL_TENON, pushed: how === "stub", wall: WALL, most },
+        ...{ setting: choices.groups[meets.group] ?? USUAL_TENON, pushed: true, wall: WALL, most },
+      });
+    case "rail":
+      return railTenon({
+        meets: { ...meets, setAt: ["joints", "legRail"] },
+        ...{ section, into: { depth, reveal: rail!.reveal }, choice: choices.legRail, shop, passes: rail!.passes },
+        marks: (offset, thickness) => ({
+          gauge: [
+            {
+              what: "Mortise gauge, from the leg's outer face",
+              setting: `${mm(offset)} and ${mm(offset + thickness)}`,
+            },
+          ],
+          starts: "Mortise starts below the leg's head",
+          above: 0,
+          marked: "Rails of a pair are marked together, with a knife: what counts is that both are of one length.",
+        }),
       });
     case "lapped":
     case "through":

@@ -6,6 +6,8 @@ import type { LegAndApron } from "./leg-and-apron/place";
 import { bent } from "./bent";
 import type { Bent } from "./bent/place";
 import { bought } from "./bought";
+import { box } from "./box";
+import type { Box } from "./box/place";
 import type { Bought } from "./bought/place";
 import { caseBase } from "./case";
 import type { Case } from "./case/case";
@@ -21,7 +23,7 @@ import { xFrame } from "./x-frame";
 import type { XFrame } from "./x-frame/place";
 
 /** A base's own geometry. */
-export type BaseGeometry = LegAndApron | Trestle | XFrame | Splayed | Plank | Bent | Bought | Existing | Case;
+export type BaseGeometry = LegAndApron | Trestle | XFrame | Splayed | Plank | Bent | Bought | Existing | Case | Box;
 
 const ALL = {
   "leg-and-apron": legAndApron,
@@ -33,6 +35,7 @@ const ALL = {
   bought,
   existing,
   case: caseBase,
+  box,
 } as const;
 
 /** The base of a name. Its functions take the geometry it made itself. */

@@ -54,6 +54,8 @@ const SORTS: Record<string, Sort> = {
     note: "Grooved for the panel; corners jointed before.",
   },
 };
+/** Kinds of part that lie on top: what goes up with a lid. */
+export const TOP_KINDS: readonly string[] = Object.keys(SORTS);
 export const PANEL: Pick<Sort, "name" | "said"> = { name: "Panel of the top", said: "top" };
 
 /** A tongue is so much of its panel's thickness. @source common practice: a third */

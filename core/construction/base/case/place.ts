@@ -81,6 +81,7 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
   const at: Case = {
     kind: "case",
     keeps: { end: true, side: true },
+    flush: true,
     ...{ top, core, under, side, inner, back, deep, inside, insideBack, high, rail, bays, feet },
     outside: { from: -half, to: half },
     lift: choice.lift,

@@ -1,0 +1,59 @@
+import { dimension, formEdit, Item } from "../../../drawing/scene";
+import type { Form } from "../../../piece/schema";
+import type { Box } from "./place";
+
+/** What may be typed on the views of a box: how high it is, what it stands on, what stands over. */
+export function boxDimensions(form: Form, at: Box): { plan: Item[]; front: Item[]; side: Item[] } {
+  const { outside, high, under, top, legs } = at;
+  const edit = (name: string, ...path: string[]) => formEdit(name, "box", ...path);
+  const { from: left, to: right } = outside.x;
+  return {
+    plan: [],
+    front: [
+      dimension([left, 0], [right, 0], -16, right - left),
+      dimension(
+        [left, high.to],
+        [left, high.from],
+        -22,
+        high.to - high.from,
+        legs ? edit("Height of the box", "high") : undefined,
+      ),
+      ...(legs
+        ? [
+            dimension([left, high.from], [left, 0], -22, high.from),
+            dimension(
+              [right, legs.height + legs.gap],
+              [right, legs.height],
+              20,
+              legs.gap,
+              edit("Shadow gap", "frame", "gap"),
+            ),
+            dimension(
+              [legs.across.to, legs.height],
+              [legs.across.to, legs.height - legs.rail.depth],
+              40,
+              legs.rail.depth,
+              edit("Depth of the frame's rails", "frame", "depth"),
+            ),
+          ]
+        : []),
+      dimension(
+        [-top.length / 2, under],
+        [left, under],
+        -34,
+        form.overhang.end,
+        formEdit("End overhang", "overhang", "end"),
+      ),
+    ],
+    side: [
+      dimension([-outside.z.to, 0], [-outside.z.from, 0], -18, outside.z.to - outside.z.from),
+      dimension(
+        [-top.width / 2, under / 2],
+        [-outside.z.to, under / 2],
+        0,
+        form.overhang.side,
+        formEdit("Overhang at the front", "overhang", "side"),
+      ),
+    ],
+  };
+}

@@ -1,0 +1,72 @@
+/** What a frame of legs is judged by, whatever it carries. */
+import { grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
+import { usualRange } from "../../usual";
+import type { LegFrame } from "./place";
+
+/** Sizes of a frame's legs, and what of a leg stays free below its rails, mm. @source common practice */
+const LEGS = { section: { low: 32, high: 60 }, free: 40 };
+
+/** @param path  where the frame's choices are kept */
+export function frameLegs(frame: LegFrame, path: string[]): Verdict {
+  return usualRange("form.frame-legs", "stand-leg", "A leg of the frame", frame.leg, LEGS.section, [...path, "leg"], {
+    low: "Two tenons in one leg leave each other little.",
+    high: "It looks heavy below what it carries.",
+  });
+}
+
+/** Legs go on below their rails. @param lower  what gives the frame more height */
+export function frameHeight(frame: LegFrame, path: string[], subject: string[]): Verdict {
+  const free = frame.height - frame.rail.depth;
+  const level: Level = frame.height <= 0 ? "fix" : grade(free, "at least", LEGS.free, 0);
+  const depth = Math.floor(frame.height - LEGS.free);
+  return verdict({
+    id: "form.frame-height",
+    stage: "form",
+    subject,
+    level,
+    text:
+      frame.height <= 0
+        ? "Nothing is left below for the frame"
+        : free < 0
+          ? `The frame’s rails are ${mm(-free)} deeper than its legs are high`
+          : `The legs stand ${mm(free)} clear below their rails`,
+    why: `The frame is ${mm(Math.max(0, frame.height))} high under a gap of ${mm(frame.gap)}, its rails are ${mm(frame.rail.depth)} deep; less than ${LEGS.free} mm below them catches a broom and looks like a plinth.`,
+    limit: LEGS.free,
+    actual: Math.round(free),
+    sense: "at least",
+    unit: "mm",
+    remedies:
+      level !== "holds" && depth >= 30 ? [set(`Make its rails ${depth} mm deep`, [...path, "depth"], depth)] : [],
+  });
+}
+
+/** Legs keep off each other. */
+export function frameFits(frame: LegFrame, path: string[]): Verdict {
+  const { long, ends, strips } = frame;
+  const between = Math.min(long.between.to - long.between.from, ends.between.to - ends.between.from);
+  const meet = strips[1].z.from - strips[0].z.to;
+  const level: Level = between < 80 || meet < 0 ? "fix" : "holds";
+  return verdict({
+    id: "form.frame-fits",
+    stage: "form",
+    subject: ["stand-leg", "stand-rail"],
+    level,
+    text:
+      level === "fix"
+        ? `Between the frame’s legs only ${mm(Math.max(0, between))} are left`
+        : `The frame’s legs stand ${mm(between)} or more apart`,
+    why: `They stand ${mm(frame.leg)} square at the corners; strips on both long rails go in between.`,
+    remedies:
+      level === "fix" && frame.leg > 30
+        ? [
+            {
+              label: "Make its legs 30 mm square, flush outside",
+              patches: [
+                { path: [...path, "leg"], value: 30 },
+                { path: [...path, "setIn"], value: 0 },
+              ],
+            },
+          ]
+        : [],
+  });
+}

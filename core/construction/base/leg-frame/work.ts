@@ -1,0 +1,57 @@
+import { FRAME_CLAMPS, Step, stepOf as step, TIME } from "../../../steps/step";
+import { mm } from "../../../verdict/verdict";
+import type { LegFrame } from "./place";
+
+interface FrameWork {
+  thick: string[];
+  milled: string[];
+  fullHours: number;
+  clampHours: number;
+  long: boolean;
+  /** how a sentence calls what it carries, and the step after which that can be held to it */
+  carries: string;
+}
+
+/** Its own steps, and the last of them. */
+export function legFrameSteps(
+  { gap, leg }: LegFrame,
+  { thick, milled, fullHours, clampHours, long, carries }: FrameWork,
+): { steps: Step[]; closed: string } {
+  const rails = ["stand-rail", "stand-end"];
+  return {
+    closed: "frame-strips",
+    steps: [
+      step({
+        id: "frame-joints",
+        title: "Mortise the frame’s legs, tenon its rails",
+        detail: `Legs ${mm(leg)} square, their pairs of mortises from the outer faces and short of each other. Long rails against one stop, end rails against another.${long ? " The legs stay long at the foot." : ""}`,
+        parts: ["stand-leg", ...rails],
+        after: [...thick, ...milled],
+        hours: 8 * (TIME.mortise + TIME.tenon),
+        check: "Dry: both diagonals alike, all four heads level with their rails.",
+      }),
+      step({
+        id: "frame-glue",
+        title: "Glue the frame",
+        detail: "Both ends first, flat on the bench; the long rails between them once those hold.",
+        parts: ["stand-leg", ...rails],
+        after: ["frame-joints"],
+        hours: TIME.glueFrame * 1.5,
+        wait: fullHours,
+        waitFor: "the frame to cure",
+        clamps: FRAME_CLAMPS,
+        clampHours,
+        check: "It lies flat on the saw’s table, upper edges down.",
+      }),
+      step({
+        id: "frame-strips",
+        title: "Screw the strips on the frame",
+        detail: `${mm(gap)} high, down into the long rails; their holes for the screws that go up into ${carries} are bored now, inside the rails, where a driver reaches them.`,
+        parts: ["stand-strip", "stand-strip-back"],
+        after: ["frame-glue"],
+        hours: 0.75,
+        check: "A straightedge over both strips does not rock.",
+      }),
+    ],
+  };
+}
