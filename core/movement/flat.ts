@@ -86,7 +86,7 @@ export function stiffeners(
 }
 
 /** As long as there is room between what bears the top along its grain, or nearly the top's width. */
-function battenLength({ bearers, core }: PieceGeometry): number {
+export function battenLength({ bearers, core }: Pick<PieceGeometry, "bearers" | "core">): number {
   const along = bearers.filter(({ run }) => run === "along");
   const inside = along.map(({ at, thickness }) => 2 * (Math.abs(at) - thickness / 2 - BATTEN.clear));
   return Math.max(50, Math.min(core.width - 2 * BOLTS.channelFromEdge, ...inside));

@@ -20,18 +20,12 @@ export function boxDimensions(form: Form, at: Box): { plan: Item[]; front: Item[
       ),
       ...(legs
         ? [
-            dimension([left, high.from], [left, 0], -22, high.from),
-            dimension(
-              [right, legs.height + legs.gap],
-              [right, legs.height],
-              20,
-              legs.gap,
-              edit("Shadow gap", "frame", "gap"),
-            ),
+            dimension([left, high.from], [left, legs.height], -22, legs.gap, edit("Shadow gap", "frame", "gap")),
+            dimension([left, legs.height], [left, 0], -22, legs.height),
             dimension(
               [legs.across.to, legs.height],
               [legs.across.to, legs.height - legs.rail.depth],
-              40,
+              22,
               legs.rail.depth,
               edit("Depth of the frame's rails", "frame", "depth"),
             ),

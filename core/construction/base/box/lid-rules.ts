@@ -39,11 +39,12 @@ export const LID_RULES: readonly Rule<BoxFacts>[] = [
 const kg = (mass: number) => `${round1(mass)} kg`;
 
 /** What lifts a lid lifts one of its own weight: a lighter one flies up, a heavier one stays down. */
-function load({ at, species }: BoxFacts): Verdict | null {
+function load(facts: BoxFacts): Verdict | null {
+  const { at } = facts;
   const { way, bracket, ballast } = at.choices.lid;
   if (way !== "lift") return null;
   const { low, high } = bracket;
-  const mass = lidMass(at, species.density);
+  const mass = lidMass(facts);
   const inside = mass >= low && mass <= high;
   const close = inside && Math.min(mass - low, high - mass) < LID.inside;
   const level: Level = low >= high ? "fix" : !inside ? "fix" : close ? "tight" : "holds";
@@ -93,10 +94,11 @@ function load({ at, species }: BoxFacts): Verdict | null {
 }
 
 /** A heavy hinged lid falls on fingers. */
-function falls({ at, species }: BoxFacts): Verdict | null {
+function falls(facts: BoxFacts): Verdict | null {
+  const { at } = facts;
   const { way, stay } = at.choices.lid;
   if (way !== "hinged") return null;
-  const mass = lidMass(at, species.density);
+  const mass = lidMass(facts);
   const moment = (mass * GRAVITY * at.top.width) / 2000;
   const level: Level = stay || mass < LID.falls ? "holds" : "fix";
   return verdict({
@@ -280,10 +282,11 @@ function tips({ at, weight }: BoxFacts): Verdict | null {
  *
  * @source derived: moments about the feet behind or in front, lid and box each at its own middle
  */
-function tipsOpen({ at, weight, species }: BoxFacts): Verdict | null {
+function tipsOpen(facts: BoxFacts): Verdict | null {
+  const { at, weight } = facts;
   const { way, bracket } = at.choices.lid;
   if (way === "loose" || at.feet.length === 0) return null;
-  const lid = lidMass(at, species.density);
+  const lid = lidMass(facts);
   const box = Math.max(0, weight - lid);
   const middle = (at.outside.z.from + at.outside.z.to) / 2;
   const back = Math.min(...at.feet.map(({ z, width }) => z - width / 2));

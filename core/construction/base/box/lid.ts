@@ -3,7 +3,9 @@ import type { AssemblyPart, Pose } from "../../../assembly/part";
 import type { SmallPart } from "../../../assembly/small";
 import { add, Vec } from "../../../assembly/vector";
 import { TOP_KINDS } from "../../top/part";
+import { battenLength } from "../../../movement/flat";
 import { topMass } from "../../rules";
+import type { BoxFacts } from "./facts";
 import { BOX, Box } from "./place";
 
 /** A hinged lid leans back by so much past upright before its stay holds it, degrees. @source common practice */
@@ -13,8 +15,12 @@ export const OPEN = 95;
 export const lidOf = (parts: readonly AssemblyPart[]) =>
   parts.filter(({ kind }) => TOP_KINDS.includes(kind) || kind === "ballast");
 
-/** What is lifted, with its ballast. @param density  kg/m³ */
-export const lidMass = (at: Box, density: number) => topMass(at, density) + (at.ballast?.mass ?? 0);
+/** What is lifted, with battens and ballast below it. @param density  kg/m³ */
+export function lidMass({ at, form, species: { density } }: BoxFacts): number {
+  const { count, width, thickness } = form.batten;
+  const battens = form.stiffener === "battens" ? (count * width * thickness * battenLength(at) * density) / 1e9 : 0;
+  return topMass(at, density) + battens + (at.ballast?.mass ?? 0);
+}
 
 /** The box with its lid up: turned about the back wall’s outer edge, or lifted and brought forward. */
 export function boxPoses(at: Box, parts: readonly AssemblyPart[]): Pose[] {

@@ -106,15 +106,26 @@ export function legFrameContacts(at: LegFrame, carried: Carried): Contact[] {
     ),
     ...strips.flatMap(({ over, inside, back }, i): Contact[] => {
       const strip = stripKind(back);
+      const where = back ? "back" : "front";
       const screwed = { enters: `FF${i + 1}`, how: "screws" } as const;
       return [
         {
-          ...{ ...screwed, group: `stand-rail+${strip}`, name: "Strip to rail of the frame", receives: `FA${i + 1}` },
+          ...{
+            ...screwed,
+            group: `stand-rail+${strip}`,
+            name: `Strip to the ${where} rail of the frame`,
+            receives: `FA${i + 1}`,
+          },
           ...{ section: { width, thickness: over.to - over.from }, depth: rail.depth, face: down(over) },
           screws: { screws: along, through: gap, long: screwFor(gap + SCREWS.into) },
         },
         {
-          ...{ ...screwed, group: `${carried.kind}+${strip}`, name: `${carried.said} to strip`, receives: carried.id },
+          ...{
+            ...screwed,
+            group: `${carried.kind}+${strip}`,
+            name: `${carried.said} to the ${where} strip`,
+            receives: carried.id,
+          },
           ...{ section: { width, thickness: inside.to - inside.from }, depth: carried.thickness, face: up(inside) },
           screws: {
             ...{ screws: along, through: gap, long: screwFor(gap + carried.thickness - 2) },
