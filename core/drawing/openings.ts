@@ -1,5 +1,6 @@
 /** A case from the front by its openings: what each holds, the lines between them to be moved, sizes to be typed. */
 import type { Case } from "../construction/base/case/case";
+import { isDrawn } from "../piece/case-choices";
 import { dimension, formEdit, Item, rect, Scene } from "./scene";
 
 /** Names of what can be picked and moved: an opening, a line under an opening, a line right of a bay. */
@@ -20,6 +21,7 @@ const GRIP = 14;
 const HOLDS = {
   nothing: "open",
   drawer: "drawer",
+  "drawers-through": "drawers from both sides",
   "door-left": "door, hung left",
   "door-right": "door, hung right",
   doors: "two doors",
@@ -30,9 +32,10 @@ function saidOf(at: Case, bay: number, row: number): { text: string; made: boole
   const { holds, shelves } = at.bays[bay].openings[row];
   const here = <T extends { bay: number; row: number }>(all: readonly T[]) =>
     all.filter((each) => each.bay === bay && each.row === row);
-  if (holds === "drawer") {
-    const [drawer] = here(at.drawers);
-    return drawer ? { text: `drawer ${drawer.n}`, made: true } : { text: "no room for a drawer", made: false };
+  if (isDrawn(holds)) {
+    const [drawer, behind] = here(at.drawers);
+    const both = behind ? ` and, behind, ${behind.n}` : "";
+    return drawer ? { text: `drawer ${drawer.n}${both}`, made: true } : { text: "no room for a drawer", made: false };
   }
   const loose = shelves > 0 ? `, ${shelves === 1 ? "a loose shelf" : `${shelves} loose shelves`}` : "";
   const made = holds === "nothing" || here(at.doors).length > 0;
@@ -41,11 +44,11 @@ function saidOf(at: Case, bay: number, row: number): { text: string; made: boole
 
 /** @param chosen  the opening that is looked at */
 export function openingsScene(at: Case, chosen: { bay: number; row: number } | null): Scene {
-  const { bays, outside, under, lift, inner } = at;
+  const { bays, outside, under, lift, inner, foot } = at;
   const edit = (name: string, ...path: (string | number)[]) => formEdit(name, "case", ...path.map(String));
   const grip = Math.max(inner, GRIP);
   const items: Item[] = [
-    rect(outside.from, 0, outside.to - outside.from, under, "outline", "case-side"),
+    rect(outside.from, foot, outside.to - outside.from, under - foot, "outline", "case-side"),
     ...bays.flatMap(({ from, to, openings }, i): Item[] =>
       openings.flatMap((opening, j): Item[] => {
         const picked = chosen?.bay === i && chosen.row === j;
@@ -82,7 +85,7 @@ export function openingsScene(at: Case, chosen: { bay: number; row: number } | n
       label: `Line right of bay ${i + 1}: move it`,
     })),
     ...bays.map(({ from, to }, i) =>
-      dimension([from, 0], [to, 0], -16, to - from, edit(`Width of bay ${i + 1}`, "bays", i, "width")),
+      dimension([from, foot], [to, foot], -16, to - from, edit(`Width of bay ${i + 1}`, "bays", i, "width")),
     ),
     ...bays.flatMap(({ from, to, openings }, i) =>
       openings.map((opening, j) => {
@@ -100,7 +103,7 @@ export function openingsScene(at: Case, chosen: { bay: number; row: number } | n
   return {
     id: "openings",
     title: `The case from the front: ${bays.map(({ openings }) => openings.map(({ holds }) => HOLDS[holds]).join(", ")).join("; ")}.`,
-    bounds: { x: outside.from, y: 0, w: outside.to - outside.from, h: under },
+    bounds: { x: outside.from, y: foot, w: outside.to - outside.from, h: under - foot },
     margin: [10, 20, 34, 20],
     items,
   };

@@ -54,6 +54,12 @@ export interface DovetailInputs {
   kerf: number;
 }
 
+/** How long tails are in a board so thick: through it, or up to what covers them. mm */
+export function tailLength(depth: number, lapped: boolean): number {
+  const covers = Math.max(DOVETAIL.leastLap, depth * DOVETAIL.lap);
+  return Math.max(1, lapped ? Math.round((depth - covers) * 2) / 2 : depth);
+}
+
 /** How many tails a row takes, where nobody says. */
 const usualTails = (width: number, thickness: number) => {
   const pitch = Math.min(DOVETAIL.most, Math.max(DOVETAIL.least, DOVETAIL.pitch * thickness));
@@ -68,8 +74,7 @@ const usualTails = (width: number, thickness: number) => {
 export function dovetail({ meets, section, into, slope, lapped, tails: asked, kerf }: DovetailInputs): Dovetail {
   const { width, thickness } = section;
   const tails = asked ?? usualTails(width, thickness);
-  const covers = Math.max(DOVETAIL.leastLap, into.depth * DOVETAIL.lap);
-  const length = Math.max(1, lapped ? Math.round((into.depth - covers) * 2) / 2 : into.depth);
+  const length = tailLength(into.depth, lapped);
   const splay = length * SLOPES[slope];
   const pin = Math.max(DOVETAIL.narrowest, thickness * DOVETAIL.pin);
   const half = Math.max(DOVETAIL.narrowest, thickness * DOVETAIL.half);

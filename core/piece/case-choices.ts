@@ -1,9 +1,15 @@
 /** Fields of the form: a case of solid boards, its openings and what they hold. */
 import * as v from "valibot";
 import { choice, count, distance, list, size } from "./fields";
+import { legFrameSchema, USUAL_LEG_FRAME } from "./leg-frame-choices";
 
-/** What an opening holds: a door is hung on its left or on its right, two meet in the middle. */
-export const HOLDS = ["nothing", "drawer", "door-left", "door-right", "doors"] as const;
+/**
+ * What an opening holds: a drawer, or one from in front and one from behind that meet back to back; a door is hung on its left or on its
+ * right, two meet in the middle.
+ */
+export const HOLDS = ["nothing", "drawer", "drawers-through", "door-left", "door-right", "doors"] as const;
+/** Whether what it holds is drawn out. */
+export const isDrawn = (holds: (typeof HOLDS)[number]) => holds === "drawer" || holds === "drawers-through";
 
 const rowSchema = v.strictObject({
   /** null: an equal share of what is left */
@@ -35,6 +41,9 @@ const caseSchema = v.strictObject({
   behind: distance("overhang at the back", 300),
   /** of the bottom's underside above the floor */
   lift: distance("bottom above the floor", 500),
+  /** on its own sides, or on a frame of legs as high as the bottom lies, less the gap between */
+  stands: v.optional(choice("what the case stands on", ["sides", "frame"]), "sides"),
+  frame: v.optional(legFrameSchema, USUAL_LEG_FRAME),
   kick: v.boolean("A kick board is there or not."),
   relief: distance("foot relief", 150),
   back: choice("back", ["none", "sheet"]),
@@ -80,7 +89,8 @@ export type CaseBay = v.InferOutput<typeof baySchema>;
 /** @source common practice */
 export const USUAL_CASE: CaseChoices = {
   ...{ thickness: 21, inner: 20, rails: 60, behind: 0, lift: 60, kick: true, relief: 12 },
-  ...{ back: "sheet", sheet: 6.2, slope: "1:8", slot: 12, wall: false },
+  ...{ back: "sheet", sheet: 6.2, slope: "1:8", slot: 12, wall: false, stands: "sides" },
+  frame: USUAL_LEG_FRAME,
   bays: [
     {
       width: null,

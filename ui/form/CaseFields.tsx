@@ -3,6 +3,7 @@ import { Choice, LengthField, NumberField, Tick } from "../fields/fields";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
 import { Group } from "./Group";
+import { LegFrameFields } from "./LegFrameFields";
 
 /** The choices of a case beside its openings: its boards, its back, its drawers and doors. */
 export function CaseFields() {
@@ -22,8 +23,19 @@ export function CaseFields() {
         {size("Width of the rails", choice.rails, "rails")}
         {size("Overhang at the back", choice.behind, "behind")}
         {size("Bottom above the floor", choice.lift, "lift")}
-        {size("Foot relief", choice.relief, "relief")}
-        <Tick label="A kick board" checked={choice.kick} onTake={(value) => set("Kick board", at("kick"), value)} />
+        <Choice
+          label="Stands on"
+          value={choice.stands}
+          options={[
+            { value: "sides", name: "Its own sides" },
+            { value: "frame", name: "A frame of legs" },
+          ]}
+          onTake={(value) => set("What the case stands on", at("stands"), value)}
+        />
+        {choice.stands === "sides" && size("Foot relief", choice.relief, "relief")}
+        {choice.stands === "sides" && (
+          <Tick label="A kick board" checked={choice.kick} onTake={(value) => set("Kick board", at("kick"), value)} />
+        )}
         <Choice
           label="Back"
           value={choice.back}
@@ -49,6 +61,7 @@ export function CaseFields() {
           onTake={(value) => set("Fixed to the wall", at("wall"), value)}
         />
       </Group>
+      {choice.stands === "frame" && <LegFrameFields frame={choice.frame} at={at("frame")} />}
       <Group name="Drawers">
         {size("Fronts", drawers.front, "drawers", "front")}
         {size("Sides and backs", drawers.side, "drawers", "side")}

@@ -3,7 +3,7 @@ import { useMemo, useState } from "react";
 import { bayAdded, growing, moved, split, without } from "../../core/construction/base/case/divide";
 import type { Case } from "../../core/construction/base/case/case";
 import { openingsScene, readId } from "../../core/drawing/openings";
-import type { CaseBay, CaseRow } from "../../core/piece/case-choices";
+import { CaseBay, CaseRow, isDrawn } from "../../core/piece/case-choices";
 import { SceneView } from "../drawing/SceneView";
 import { Choice, FieldRow, LengthField, NumberField, Tick } from "../fields/fields";
 import { usePiece } from "../piece/PieceProvider";
@@ -77,6 +77,7 @@ export function CaseOpenings({ at }: { at: Case }) {
             options={[
               { value: "nothing", name: "Nothing" },
               { value: "drawer", name: "A drawer" },
+              { value: "drawers-through", name: "Drawers from both sides" },
               { value: "door-left", name: "A door, hung left" },
               { value: "door-right", name: "A door, hung right" },
               { value: "doors", name: "Two doors" },
@@ -89,7 +90,7 @@ export function CaseOpenings({ at }: { at: Case }) {
               )
             }
           />
-          {opening.holds !== "drawer" && (
+          {!isDrawn(opening.holds) && (
             <NumberField
               label="Loose shelves"
               value={opening.shelves}

@@ -2,6 +2,7 @@ import { KIND_RULES } from "../../../joinery/joint-rules";
 import { fine, mm } from "../../../verdict/verdict";
 import type { Base } from "../base";
 import { jointsOf, meetingsOf } from "../contact";
+import { legFrameSaid } from "../leg-frame/place";
 import { boxContacts } from "./contacts";
 import { boxDimensions } from "./dimensions";
 import { boxPoses, boxSmall } from "./lid";
@@ -39,13 +40,6 @@ export const box: Base<Box> = {
       `${mm(inside.x.to - inside.x.from)} by ${mm(inside.z.to - inside.z.from)}, ${mm(high.to - high.from - bottom.thickness)} high`,
     ],
     ["Boards", `walls ${mm(wall)}, bottom ${fine(bottom.thickness)}`],
-    ...(legs
-      ? [
-          [
-            "Leg frame",
-            `${mm(legs.height)} high, legs ${mm(legs.leg)} square, rails ${mm(legs.rail.depth)} by ${mm(legs.rail.thickness)}`,
-          ] as [string, string],
-        ]
-      : []),
+    ...(legs ? [["Leg frame", legFrameSaid(legs)] as [string, string]] : []),
   ],
 };

@@ -16,7 +16,7 @@ export const BOX_RULES: readonly Rule<BoxFacts>[] = [
   rebated,
   slope,
   (facts) => facts.at.legs && frameLegs(facts.at.legs, path("frame")),
-  (facts) => facts.at.legs && frameHeight(facts.at.legs, path("frame"), ["stand-leg", "stand-rail"]),
+  (facts) => facts.at.legs && frameHeight(facts.at.legs, path("frame")),
   (facts) => facts.at.legs && frameFits(facts.at.legs, path("frame")),
   ...LID_RULES,
 ];

@@ -82,7 +82,7 @@ const opening = fc.record({
   holds: fc.constantFrom(...HOLDS),
   shelves: fc.integer({ min: 0, max: 2 }),
 });
-const drawn = fc.record({
+const any = fc.record({
   bays: fc.array(fc.record({ width: fc.constant(null), rows: fc.array(opening, { minLength: 1, maxLength: 4 }) }), {
     minLength: 1,
     maxLength: 3,
@@ -93,7 +93,14 @@ const drawn = fc.record({
   kick: fc.boolean(),
   behind: fc.integer({ min: 0, max: 30 }),
   lift: fc.integer({ min: 0, max: 120 }),
+  stands: fc.constantFrom("sides", "frame"),
 });
+/** Drawers that open behind want no back, a frame of legs its own height. */
+const drawn = any.map((given) => ({
+  ...given,
+  ...(given.bays.some(({ rows: all }) => all.some(({ holds }) => holds === "drawers-through")) ? { back: "none" } : {}),
+  ...(given.stands === "frame" ? { lift: 100 + given.lift } : {}),
+}));
 
 describe(`a case of any bays (seed ${SEED})`, () => {
   const made = (given: Record<string, unknown>) => {

@@ -1,12 +1,7 @@
 /** Where everything of a case stands, as its own files are told. mm */
 import type { CaseRow } from "../../../piece/case-choices";
 import type { PieceGeometry } from "../../geometry";
-
-/** From and to along an axis, mm. */
-export interface Span {
-  from: number;
-  to: number;
-}
+import type { LegFrame, Span } from "../leg-frame/place";
 
 /** Between two openings of a bay: a rail with runners where both hold drawers, a shelf where one of them is open. */
 export interface Division extends Span {
@@ -42,7 +37,10 @@ export interface Case extends PieceGeometry {
   /** between the sides; heights between bottom and the rails under the top */
   inside: Span;
   high: Span;
+  /** the bottom's underside, and the lower end of the sides: that of the bottom on a frame of legs, else the floor */
   lift: number;
+  foot: number;
+  legs: LegFrame | null;
   /** across the piece, of the rails under the top and between drawers */
   rail: number;
   kick: boolean;
@@ -90,6 +88,8 @@ export interface Drawer {
   size: number;
   bay: number;
   row: number;
+  /** drawn out behind: about which upright line it is turned from where its numbers have it */
+  turned: { x: number; z: number } | null;
   /** from outside to outside: x from and to, y of its sides, z from behind to the front's face */
   across: Span;
   width: number;

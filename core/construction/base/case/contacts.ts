@@ -6,9 +6,12 @@ import type { Form } from "../../../piece/schema";
 import { ofDoor } from "./door";
 import { ofSize } from "./drawer";
 import { besideOf, framesOf, RUNNER, runnersOf } from "./frames";
-import type { Case, Door, Drawer, Span } from "./case";
+import type { Case, Door, Drawer } from "./case";
+import type { Span } from "../leg-frame/place";
 import { KICK, shelvesOf } from "./place";
 import { railKind, shelfKind } from "./parts";
+import { legFrameContacts } from "../leg-frame/parts";
+import { turnedAbout } from "./cut";
 
 /** Stub tenons from both sides of a divider leave so much between each and its middle, with the mortise's own depth, mm. @source common practice */
 const BETWEEN = 3.5;
@@ -35,6 +38,11 @@ export function contactsOf(at: Case, { case: choice }: Pick<Form, "case">): Cont
     ...atDividers(at),
     ...inBays(at),
     ...atRunners(at, choice.slot),
+    ...(at.legs
+      ? legFrameContacts(at.legs, {
+          ...{ id: "Q", kind: "case-bottom", said: "Bottom", thickness: at.inner, slot: choice.slot },
+        })
+      : []),
     ...(at.back > 0 ? atBack(at) : []),
     ...at.doors.flatMap((door) => atDoor(door, at.deep.to, called(door, at.doors, "Door"))),
     ...at.drawers.flatMap((drawer) => atDrawer(drawer, choice.drawers.tails, called(drawer, at.drawers, "Drawer"))),
@@ -42,13 +50,15 @@ export function contactsOf(at: Case, { case: choice }: Pick<Form, "case">): Cont
 }
 
 function betweenSides(at: Case): Contact[] {
-  const { inside, deep, insideBack, lift, inner, side, under, rail } = at;
+  const { inside, deep, insideBack, lift, inner, side, under, rail, legs } = at;
   const depth = deep.to - insideBack;
   const both = (faces: [Place, Place], rest: Omit<Contact, "receives" | "face">): Contact[] =>
     faces.map((face, i) => ({ ...rest, face, receives: `P${i + 1}` }));
   return [
     ...both(ends(inside, lift, lift + inner, insideBack), {
-      ...{ group: "case-side+case-bottom", name: "Bottom to side", enters: "Q", how: "stopped", depth: side },
+      ...{ group: "case-side+case-bottom", name: "Bottom to side", enters: "Q", depth: side },
+      // with nothing of a side below it, it is dovetailed from below
+      how: legs ? "lapped" : "stopped",
       section: { width: depth, thickness: inner },
     }),
     ...[deep.to - rail, insideBack].flatMap((z, i) =>
@@ -112,8 +122,8 @@ function inBays(at: Case): Contact[] {
         ...{ depth: Math.min(side, inner), section: { width: deep.to - insideBack, thickness: inner } },
       }),
     ),
-    ...framesOf(at).flatMap(({ id, bay, at: lies }) =>
-      both(bay, lies, deep.to - rail, {
+    ...framesOf(at).flatMap(({ id, bay, at: lies, behind }) =>
+      both(bay, lies, behind ? insideBack : deep.to - rail, {
         ...{ name: "Drawer rail", enters: id, how: "stub" },
         ...{ depth: side, section: { width: rail, thickness: inner } },
       }),
@@ -214,24 +224,33 @@ function atDoor(door: Door, front: number, named: string): Contact[] {
 }
 
 function atDrawer(drawer: Drawer, tails: number | null, named: string): Contact[] {
-  const { n, across, high, deep, side, front, back } = drawer;
+  const { n, across, high, deep, side, front, back, turned } = drawer;
   const kind = (of: string) => ofSize(of, drawer);
   const inner = { front: deep.to - front.thickness, back: deep.from + side };
   const group = (of: "front" | "back") => `${kind(`drawer-${of}`)}+${kind("drawer-side")}`;
-  return [0, 1].flatMap((i): Contact[] => {
-    const left = i === 0 ? across.from : across.to - side;
-    const enters = `V${2 * n - 1 + i}`;
-    return [
-      {
-        ...{ group: group("front"), name: `${named}: side to front`, enters, receives: `C${n}`, how: "lapped", tails },
-        ...{ section: { width: high.to - high.from, thickness: side }, depth: front.thickness },
-        face: { at: [left + side, high.from, inner.front], x: FRONT, y: UP },
-      },
-      {
-        ...{ group: group("back"), name: `${named}: side to back`, enters, receives: `VB${n}`, how: "through" },
-        ...{ section: { width: back.to - back.from, thickness: side }, depth: side },
-        face: { at: [left, back.from, inner.back], x: BACK, y: UP },
-      },
-    ];
-  });
+  return [0, 1]
+    .flatMap((i): Contact[] => {
+      const left = i === 0 ? across.from : across.to - side;
+      const enters = `V${2 * n - 1 + i}`;
+      return [
+        {
+          ...{
+            group: group("front"),
+            name: `${named}: side to front`,
+            enters,
+            receives: `C${n}`,
+            how: "lapped",
+            tails,
+          },
+          ...{ section: { width: high.to - high.from, thickness: side }, depth: front.thickness },
+          face: { at: [left + side, high.from, inner.front], x: FRONT, y: UP },
+        },
+        {
+          ...{ group: group("back"), name: `${named}: side to back`, enters, receives: `VB${n}`, how: "through" },
+          ...{ section: { width: back.to - back.from, thickness: side }, depth: side },
+          face: { at: [left, back.from, inner.back], x: BACK, y: UP },
+        },
+      ] satisfies Contact[];
+    })
+    .map((contact: Contact) => (turned ? { ...contact, face: turnedAbout(turned, contact.face) } : contact));
 }

@@ -4,7 +4,7 @@ import type { Case } from "./case";
 
 /** What may be typed on the views of a case: bays from the front, depth from the end. Heights of openings stand on their own drawing. */
 export function caseDimensions(form: Form, at: Case): { plan: Item[]; front: Item[]; side: Item[] } {
-  const { bays, under, outside, deep, lift, top } = at;
+  const { bays, under, outside, deep, lift, top, legs } = at;
   const edit = (name: string, ...path: (string | number)[]) => formEdit(name, "case", ...path.map(String));
   return {
     plan: [],
@@ -12,8 +12,34 @@ export function caseDimensions(form: Form, at: Case): { plan: Item[]; front: Ite
       ...bays.map(({ from, to }, i) =>
         dimension([from, 0], [to, 0], -16, to - from, edit(`Width of bay ${i + 1}`, "bays", i, "width")),
       ),
+      ...(legs
+        ? [
+            dimension(
+              [outside.from, lift],
+              [outside.from, legs.height],
+              -22,
+              legs.gap,
+              edit("Shadow gap", "frame", "gap"),
+            ),
+            dimension(
+              [legs.across.to, legs.height],
+              [legs.across.to, legs.height - legs.rail.depth],
+              22,
+              legs.rail.depth,
+              edit("Depth of the frame's rails", "frame", "depth"),
+            ),
+          ]
+        : []),
       ...(lift > 0
-        ? [dimension([outside.from, lift], [outside.from, 0], -22, lift, edit("Bottom above the floor", "lift"))]
+        ? [
+            dimension(
+              [outside.from, lift],
+              [outside.from, 0],
+              legs ? -44 : -22,
+              lift,
+              edit("Bottom above the floor", "lift"),
+            ),
+          ]
         : []),
       dimension(
         [-top.length / 2, under],

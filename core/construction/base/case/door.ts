@@ -2,7 +2,8 @@
 import type { CaseChoices } from "../../../piece/case-choices";
 import type { Form } from "../../../piece/schema";
 import type { PanelPlace } from "../../geometry";
-import type { Bay, Case, Door, Span } from "./case";
+import type { Bay, Case, Door } from "./case";
+import type { Span } from "../leg-frame/place";
 
 /** @source common practice */
 export const DOOR = {
@@ -20,8 +21,9 @@ export function doorsOf(choice: CaseChoices["doors"], bays: readonly Bay[]): Doo
   const sizes: string[] = [];
   const all = bays.flatMap(({ from, to, openings }, bay) =>
     openings.flatMap((opening, row): Omit<Door, "n" | "size">[] => {
-      if (opening.holds === "nothing" || opening.holds === "drawer") return [];
-      const hung = HUNG[opening.holds];
+      const { holds } = opening;
+      if (holds === "nothing" || holds === "drawer" || holds === "drawers-through") return [];
+      const hung = HUNG[holds];
       const high = { from: opening.from + choice.gap, to: opening.to - choice.gap };
       const wide = (to - from - (hung.length + 1) * choice.gap) / hung.length;
       const { thickness, stile, rail, groove, free, panel, panelThickness } = choice;

@@ -2,7 +2,7 @@ import type { AssemblyPart, Worked } from "../../../assembly/part";
 import type { Place } from "../../../assembly/place";
 import type { Vec } from "../../../assembly/vector";
 import type { Form } from "../../../piece/schema";
-import { cut, PULL } from "./cut";
+import { cut, PULL, turnedAbout } from "./cut";
 import type { Drawer } from "./case";
 import { bottomSize, DRAWER, ofSize } from "./drawer";
 import type { Case } from "./case";
@@ -17,7 +17,13 @@ const GROOVE = { x: [0, 0, 1] as Vec, y: [1, 0, 0] as Vec };
 
 /** Every drawer, closed: front C, sides V, back VB, bottom X. */
 export const drawerParts = ({ case: { drawers } }: Form, { drawers: all }: Pick<Case, "drawers">): AssemblyPart[] =>
-  all.flatMap((drawer) => partsOf(drawer, drawers.bottom === "solid"));
+  all.flatMap((drawer) =>
+    partsOf(drawer, drawers.bottom === "solid").map((part) =>
+      drawer.turned
+        ? { ...part, place: turnedAbout(drawer.turned, part.place), opens: [0, 0, -PULL.front] satisfies Vec }
+        : part,
+    ),
+  );
 
 function partsOf(drawer: Drawer, solid: boolean): AssemblyPart[] {
   const { n, across, width, high, deep, side, front, back, bottom } = drawer;

@@ -1,6 +1,7 @@
 /** Rules of drawers and doors by their size, and of what is pulled over by them. */
 import { grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
 import { Dovetail, SLOPES, tailsAt } from "../../../joinery/dovetail";
+import { isDrawn } from "../../../piece/case-choices";
 import { DRAWER, ofSize, woodIn } from "./drawer";
 import { at, CaseFacts, openingsOf, ordinal } from "./facts";
 import type { Case } from "./case";
@@ -15,7 +16,7 @@ const GRAVITY = 9.81;
 
 /** Every opening that should hold a drawer has one. */
 export function drawersMade({ at: place, form }: CaseFacts): Verdict | null {
-  const wanted = openingsOf(place).filter(({ opening }) => opening.holds === "drawer");
+  const wanted = openingsOf(place).filter(({ opening }) => isDrawn(opening.holds));
   if (wanted.length === 0) return null;
   const without = wanted.filter(({ i, j }) => !place.drawers.some(({ bay, row }) => bay === i && row === j));
   const [first] = without;
@@ -33,6 +34,24 @@ export function drawersMade({ at: place, form }: CaseFacts): Verdict | null {
     remedies: first
       ? [set("Leave that opening empty", [...at("bays"), first.i, "rows", first.j, "holds"], "nothing")]
       : [],
+  });
+}
+
+/** Drawers that are drawn out behind want no back. */
+export function drawnBehind({ at: place }: CaseFacts): Verdict | null {
+  const behind = place.drawers.filter(({ turned }) => turned);
+  if (behind.length === 0) return null;
+  return verdict({
+    id: "form.drawers-behind",
+    stage: "form",
+    subject: ["drawer-front", "case-back"],
+    level: place.back > 0 ? "fix" : "holds",
+    text:
+      place.back > 0
+        ? `The back shuts in ${behind.length > 1 ? `${behind.length} drawers` : "the drawer"} that should open there`
+        : `${behind.length} drawer${behind.length > 1 ? "s are" : " is"} drawn out behind`,
+    why: "Two drawers meet back to back in the middle of the case; each has its rail before it, and both run on one pair of runners.",
+    remedies: place.back > 0 ? [set("Leave the back out", at("back"), "none")] : [],
   });
 }
 
@@ -106,7 +125,7 @@ export function pulledOver({ at: place, form, weight, species }: CaseFacts): Ver
 
 /** Every opening that should be closed by a door is, and no door is wider than its frame carries. */
 export function doorsMade({ at: place }: CaseFacts): Verdict | null {
-  const wanted = openingsOf(place).filter(({ opening: { holds } }) => holds !== "nothing" && holds !== "drawer");
+  const wanted = openingsOf(place).filter(({ opening: { holds } }) => holds !== "nothing" && !isDrawn(holds));
   if (wanted.length === 0) return null;
   const without = wanted.find(({ i, j }) => !place.doors.some(({ bay, row }) => bay === i && row === j));
   const wide = place.doors.reduce((most, { across }) => Math.max(most, across.to - across.from), 0);

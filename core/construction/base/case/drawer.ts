@@ -2,7 +2,8 @@
 import type { CaseChoices } from "../../../piece/case-choices";
 import type { Form } from "../../../piece/schema";
 import type { PanelPlace } from "../../geometry";
-import type { Case, Drawer, Span } from "./case";
+import type { Case, Drawer } from "./case";
+import type { Span } from "../leg-frame/place";
 
 /** Sizes of a drawer, mm. @source common practice */
 export const DRAWER = {
@@ -42,7 +43,7 @@ export function drawerOf(
   if (width - 2 * side < DRAWER.least || behindFront < DRAWER.least || backTo - backFrom < DRAWER.least / 2)
     return null;
   return {
-    ...{ n: 0, size: 1, across, width, high, deep, side, bottom },
+    ...{ n: 0, size: 1, turned: null, across, width, high, deep, side, bottom },
     opening: opening.to - opening.from,
     front: { thickness: front, from: high.from + DRAWER.clear },
     back: { from: backFrom, to: backTo },

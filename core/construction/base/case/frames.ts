@@ -1,5 +1,6 @@
 /** What drawers run on and what keeps them from tipping: a rail in front, runners and kickers from it to the back. mm */
-import type { Case, Division } from "./case";
+import { isDrawn } from "../../../piece/case-choices";
+import type { Bay, Case, Division } from "./case";
 
 /** @source common practice */
 export const RUNNER = {
@@ -17,10 +18,22 @@ export const RUNNER = {
   over: 4,
 };
 
-/** A rail between two drawers: W1, W2, bay by bay from above. */
-export const framesOf = ({ bays }: Pick<Case, "bays">): { id: string; bay: number; at: Division }[] => {
+/** Whether a drawer that is drawn out behind runs above or below a division. */
+const through = ({ openings }: Bay, row: number) =>
+  [openings[row], openings[row + 1]].some(({ holds }) => holds === "drawers-through");
+
+/** A rail between two drawers: W1, W2, bay by bay from above; where some are drawn out behind, a second one there. */
+export const framesOf = ({
+  bays,
+}: Pick<Case, "bays">): { id: string; bay: number; at: Division; behind: boolean; through: boolean }[] => {
   const all = bays.flatMap((bay, i) =>
-    bay.to - bay.from > 0 ? bay.divisions.filter(({ kind }) => kind === "rail").map((at) => ({ bay: i, at })) : [],
+    bay.to - bay.from > 0
+      ? bay.divisions.flatMap((at, row) => {
+          if (at.kind !== "rail") return [];
+          const one = { bay: i, at, behind: false, through: through(bay, row) };
+          return one.through ? [one, { ...one, behind: true }] : [one];
+        })
+      : [],
   );
   return all.map((each, i) => ({ ...each, id: all.length > 1 ? `W${i + 1}` : "W" }));
 };
@@ -63,11 +76,13 @@ export function runnersOf(at: Case): Runner[] {
       const x = side < 0 ? bays[bay].from : bays[bay].to - RUNNER.width;
       return { bay, side, beside: id, divider, x, thickness: inner, to };
     });
-  const runners = framesOf(at).flatMap(({ id, bay, at: { from: y } }) =>
-    pair(bay).map((each) => ({ ...each, kind: "runner" as const, front: id, y, from: insideBack + RUNNER.clear })),
-  );
+  const runners = framesOf(at).flatMap(({ id, bay, at: { from: y }, behind, through }) => {
+    if (behind) return [];
+    const from = insideBack + (through ? rail + RUNNER.apart : RUNNER.clear);
+    return pair(bay).map((each) => ({ ...each, kind: "runner" as const, front: id, y, from }));
+  });
   const kickers = bays.flatMap(({ openings: [first], from, to: right }, bay) =>
-    first.holds === "drawer" && right > from
+    isDrawn(first.holds) && right > from
       ? pair(bay).map((each) => ({
           ...each,
           ...{ kind: "kicker" as const, front: "A1", y: under - inner, from: insideBack + rail + RUNNER.apart },

@@ -3,6 +3,7 @@ import { listed, mm } from "../../../verdict/verdict";
 import type { Base } from "../base";
 import { caseDimensions } from "./dimensions";
 import { jointsOf, meetingsOf } from "../contact";
+import { legFrameSaid } from "../leg-frame/place";
 import { contactsOf } from "./contacts";
 import { caseParts } from "./parts";
 import type { Case } from "./case";
@@ -29,10 +30,11 @@ export const caseBase: Base<Case> = {
   work: caseWork,
   dimensions: caseDimensions,
   setOuts: () => [],
-  describe: (_, { bays, drawers, doors, loose, back }) =>
-    `A case of ${bays.length === 1 ? "one bay" : `${bays.length} bays`}${withAll([counted(drawers.length, "drawer"), counted(doors.length, "door"), counted(loose.length, "loose shelf", "loose shelves")])}, ${back > 0 ? "a back of sheet" : "open behind"}.`,
-  sizes: (_, { outside, deep, under, side, inner, bays, drawers }) => [
-    ["Case", `${mm(outside.to - outside.from)} by ${mm(deep.to - deep.from)}, ${mm(under)} high`],
+  describe: (_, { bays, drawers, doors, loose, back, legs }) =>
+    `A case of ${bays.length === 1 ? "one bay" : `${bays.length} bays`}${withAll([counted(drawers.length, "drawer"), counted(doors.length, "door"), counted(loose.length, "loose shelf", "loose shelves")])}, ${back > 0 ? "a back of sheet" : "open behind"}${legs ? ", on a frame of legs" : ""}.`,
+  sizes: (_, { outside, deep, under, foot, side, inner, bays, drawers, legs }) => [
+    ...(legs ? [["Leg frame", legFrameSaid(legs)] as [string, string]] : []),
+    ["Case", `${mm(outside.to - outside.from)} by ${mm(deep.to - deep.from)}, ${mm(under - foot)} high`],
     ["Boards", `sides ${mm(side)}, what lies between ${mm(inner)}`],
     ["Bays", bays.map(({ from, to }) => mm(to - from)).join(", ")],
     ...(drawers.length > 0

@@ -2,6 +2,7 @@
 import { HOLD_LIMITS, TRAVEL } from "../../../movement/hold-limits";
 import { LEAST_IN_GROOVE, WIDEST_GAP } from "../../../movement/insets";
 import { fine, Level, round1, set, Verdict, verdict } from "../../../verdict/verdict";
+import { isDrawn } from "../../../piece/case-choices";
 import type { BaseMoveFacts, Rule } from "../base";
 import { ofDoor } from "./door";
 import { ofSize } from "./drawer";
@@ -62,7 +63,7 @@ function drawersBind({ at: { drawers }, form, moves }: Facts): Verdict | null {
 
 /** The sides move along their runners: the slots let them. */
 function runnersHave({ stopped, form, at: { bays } }: Facts): Verdict | null {
-  const runs = bays.some(({ openings }) => openings.some(({ holds }) => holds === "drawer"));
+  const runs = bays.some(({ openings }) => openings.some(({ holds }) => isDrawn(holds)));
   if (!runs) return null;
   const lack = stopped
     .filter(({ link, axis }) => link.kind === "slot" && link.play?.axis === axis)

@@ -3,6 +3,7 @@ import type { Place } from "../../../assembly/place";
 import type { Vec } from "../../../assembly/vector";
 import type { Form } from "../../../piece/schema";
 import type { BaseFacts } from "../base";
+import { legFrameParts } from "../leg-frame/parts";
 import { endShape } from "../standing-end";
 import { cut, PULL } from "./cut";
 import { doorParts, hinged } from "./door-parts";
@@ -29,7 +30,7 @@ export const rebateOf = ({ side }: Pick<Case, "side">) => Math.min(10, side / 2)
 /** A case: sides, bottom, the rails under the top, dividers, shelves, rails and runners, the back, drawers. */
 export function caseParts({ form, at }: BaseFacts<Case>): AssemblyPart[] {
   const all: Plain[] = [
-    ...sides(form, at),
+    ...sides(at),
     bottom(at),
     ...rails(at),
     ...dividers(at),
@@ -40,21 +41,27 @@ export function caseParts({ form, at }: BaseFacts<Case>): AssemblyPart[] {
     ...(at.back > 0 ? [back(at)] : []),
   ];
   const standing = all.map(({ cuts = [], ...part }): AssemblyPart => ({ ...part, adds: [], cuts }));
-  return [...bored(hinged(standing, at), at), ...looseShelfParts(at), ...doorParts(form, at), ...drawerParts(form, at)];
+  return [
+    ...bored(hinged(standing, at), at),
+    ...looseShelfParts(at),
+    ...doorParts(form, at),
+    ...drawerParts(form, at),
+    ...(at.legs ? legFrameParts(at.legs) : []),
+  ];
 }
 
-function sides(form: Form, at: Case): Plain[] {
-  const { side, deep, under, outside, back } = at;
+function sides(at: Case): Plain[] {
+  const { side, deep, under, outside, back, foot } = at;
   const width = deep.to - deep.from;
   return [-1, 1].map((way, i): Plain => {
     const x = way < 0 ? outside.from : outside.to - side;
-    const place: Place = { at: [x, 0, deep.from], ...STANDING };
+    const place: Place = { at: [x, foot, deep.from], ...STANDING };
     const rebate = rebateOf(at);
     const inner = way < 0 ? x + side - rebate : x;
     return {
       ...{ id: `P${i + 1}`, kind: "case-side", name: "Side", letter: "P", ...panel },
       note: `Glued from the boards chosen for it, its grain upright${back > 0 ? "; a rebate for the back along its inner edge" : ""}.`,
-      shape: endShape({ width, thickness: side }, under, form.case.relief),
+      shape: endShape({ width, thickness: side }, under - foot, at.relief),
       place,
       opens: [way * PULL.along, 0, 0],
       cuts:
@@ -72,9 +79,9 @@ function sides(form: Form, at: Case): Plain[] {
   });
 }
 
-const bottom = ({ inside, deep, insideBack, lift, inner }: Case): Plain => ({
+const bottom = ({ inside, deep, insideBack, lift, inner, legs }: Case): Plain => ({
   ...{ id: "Q", kind: "case-bottom", name: "Bottom", letter: "Q", ...panel },
-  note: "Glued from the boards chosen for it; let into the sides, its front edge flush with theirs.",
+  note: `Glued from the boards chosen for it; ${legs ? "its dovetails are included" : "let into the sides"}, its front edge flush with theirs.`,
   shape: { length: inside.to - inside.from, width: deep.to - insideBack, thickness: inner },
   place: { at: [inside.from, lift, deep.to], ...LYING },
   opens: [0, -PULL.down, 0],
@@ -117,13 +124,13 @@ export const shelfKind = (bay: number) => (bay > 0 ? `case-shelf-${bay + 1}` : "
 export const railKind = (bay: number) => (bay > 0 ? `drawer-rail-${bay + 1}` : "drawer-rail");
 
 const drawerRails = (at: Case): Plain[] =>
-  framesOf(at).map(({ id, bay, at: { from } }): Plain => {
+  framesOf(at).map(({ id, bay, at: { from }, behind }): Plain => {
     const { from: left, to } = at.bays[bay];
     return {
       ...{ id, kind: railKind(bay), name: "Drawer rail", letter: "W", ...stick },
-      note: "Its stub tenons are included; its front edge flush with the case.",
+      note: `Its stub tenons are included; ${behind ? "flush with the case behind" : "its front edge flush with the case"}.`,
       shape: { length: to - left, width: at.rail, thickness: at.inner },
-      place: { at: [left, from, at.deep.to], ...LYING },
+      place: { at: [left, from, behind ? at.insideBack + at.rail : at.deep.to], ...LYING },
       opens: [0, 0, PULL.back],
     };
   });

@@ -1,10 +1,13 @@
 import { measuredOr } from "../../../piece/measured";
-import type { CaseBay } from "../../../piece/case-choices";
+import { CaseBay, isDrawn } from "../../../piece/case-choices";
+import { tailLength } from "../../../joinery/dovetail";
 import type { AsBuilt, Form } from "../../../piece/schema";
 import { Bearer, Footprint, frameRound, PanelPlace } from "../../geometry";
 import { topOf } from "../../top/core";
+import { legFrameFeet, placeLegFrame } from "../leg-frame/place";
 import { footLength, reliefOf } from "../standing-end";
-import type { Bay, Case, Division, Drawer, Opening, Span } from "./case";
+import type { Bay, Case, Division, Drawer, Opening } from "./case";
+import type { Span } from "../leg-frame/place";
 import { doorPanels, doorsOf } from "./door";
 import { drawerOf, drawerPanels } from "./drawer";
 import { looseShelfPanels, looseShelves } from "./loose-shelf";
@@ -30,7 +33,7 @@ function bayOf({ rows, width }: CaseBay, { from, to }: Span, high: Span, inner: 
       to: upper,
       holds,
       typed: height,
-      shelves: holds === "drawer" ? 0 : shelves,
+      shelves: isDrawn(holds) ? 0 : shelves,
     };
     upper = opening.from - inner;
     return opening;
@@ -38,7 +41,7 @@ function bayOf({ rows, width }: CaseBay, { from, to }: Span, high: Span, inner: 
   const divisions = openings.slice(1).map((below, i): Division => ({
     from: below.to,
     to: openings[i].from,
-    kind: below.holds === "drawer" && openings[i].holds === "drawer" ? "rail" : "shelf",
+    kind: isDrawn(below.holds) && isDrawn(openings[i].holds) ? "rail" : "shelf",
   }));
   return { from, to, typed: width, openings, divisions };
 }
@@ -71,22 +74,31 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
   });
   const rail = Math.min(choice.rails, Math.max(1, (deep.to - insideBack) / 2));
   const space = { front: deep.to, back: insideBack };
+  const middle = (deep.from + deep.to) / 2;
   const drawers = bays.flatMap((bay, i) =>
     bay.openings.flatMap((opening, j) => {
-      const drawer = opening.holds === "drawer" ? drawerOf(choice.drawers, bay, opening, space) : null;
-      return drawer ? [{ ...drawer, bay: i, row: j }] : [];
+      if (!isDrawn(opening.holds)) return [];
+      const through = opening.holds === "drawers-through";
+      const drawer = drawerOf(choice.drawers, bay, opening, through ? { ...space, back: middle } : space);
+      if (!drawer) return [];
+      const one = { ...drawer, bay: i, row: j };
+      return through ? [one, { ...one, turned: { x: (bay.from + bay.to) / 2, z: middle } }] : [one];
     }),
   );
-  const feet = feetOf(half, side, deep, reliefOf(choice.relief, under));
+  const raised = choice.stands === "frame";
+  const outside = { from: -half, to: half };
+  const legs = raised ? placeLegFrame(choice.frame, { across: outside, deep }, choice.lift) : null;
+  const relief = raised ? 0 : choice.relief;
+  const feet = legs ? legFrameFeet(legs) : feetOf(half, side, deep, reliefOf(relief, under));
   const at: Case = {
     kind: "case",
     keeps: { end: true, side: true },
     flush: true,
     ...{ top, core, under, side, inner, back, deep, inside, insideBack, high, rail, bays, feet },
-    outside: { from: -half, to: half },
+    ...{ outside, legs, relief },
     lift: choice.lift,
-    kick: choice.kick && choice.lift >= KICK.least,
-    relief: choice.relief,
+    foot: raised ? choice.lift : 0,
+    kick: !raised && choice.kick && choice.lift >= KICK.least,
     dividers: bays.slice(1).map(({ from }) => from - inner / 2),
     drawers: classed(drawers),
     doors: doorsOf(choice.doors, bays),
@@ -95,7 +107,7 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
     bearers: bearersOf(inside, { deep, insideBack, rail, inner }),
     posts: [],
     through: null,
-    sticks: [],
+    sticks: legs ? [{ kind: "stand-leg", said: "Legs of the frame", section: legs.leg }] : [],
     seats: [],
     kneeRoom: 0,
     between: Math.min(...bays.map(({ from, to }) => to - from)),
@@ -141,7 +153,7 @@ function classed(drawers: readonly Drawer[]): Drawer[] {
 
 /** What is glued up from boards: sides, bottom, dividers, shelves, and drawer bottoms that are solid. */
 export function casePanels(at: Case, form: Form): PanelPlace[] {
-  const { side, inner, deep, inside, insideBack, under, high, bays, dividers } = at;
+  const { side, inner, deep, inside, insideBack, under, high, bays, dividers, foot, legs } = at;
   const sizesAt = ["form", "case"];
   const depth = deep.to - insideBack;
   const plain = { width: depth, thickness: inner, sizesAt };
@@ -149,11 +161,11 @@ export function casePanels(at: Case, form: Form): PanelPlace[] {
   return [
     ...[1, 2].map((n) => ({
       ...{ id: `side-${n}`, kind: "case-side", part: `P${n}`, name: n === 1 ? "left side" : "right side" },
-      ...{ length: under, width: deep.to - deep.from, thickness: side, sizesAt },
+      ...{ length: under - foot, width: deep.to - deep.from, thickness: side, sizesAt },
     })),
     {
       ...{ id: "bottom", kind: "case-bottom", part: "Q", name: "bottom" },
-      ...{ ...plain, length: inside.to - inside.from + 2 * letInto(side) },
+      ...{ ...plain, length: inside.to - inside.from + 2 * (legs ? tailLength(side, true) : letInto(side)) },
     },
     ...dividers.map((_, i) => ({
       ...{ id: `divider-${i + 1}`, kind: "divider", part: dividers.length > 1 ? `DV${i + 1}` : "DV" },

@@ -44,7 +44,7 @@ function drawnOut({ drawers, bays }: Case, parts: readonly AssemblyPart[]): Pose
     Object.fromEntries(
       partsOf(drawer).flatMap((id) => {
         const part = byId.get(id);
-        const far = share * (drawer.deep.to - drawer.deep.from);
+        const far = (drawer.turned ? -share : share) * (drawer.deep.to - drawer.deep.from);
         return part ? [[id, { ...part.place, at: add(part.place.at, [0, 0, far]) }]] : [];
       }),
     );

@@ -2,8 +2,10 @@ import { fine, grade, set, mm, Verdict, verdict } from "../../../verdict/verdict
 import { sagOf } from "../../sag";
 import { usualRange } from "../../usual";
 import type { Rule } from "../base";
+import type { LegFrame } from "../leg-frame/place";
+import { frameFits, frameHeight, frameLegs } from "../leg-frame/rules";
 import { bayAdded } from "./divide";
-import { doorsMade, drawersMade, drawersRun, grooveHidden, pulledOver, shelvesMade } from "./drawer-rules";
+import { doorsMade, drawnBehind, drawersMade, drawersRun, grooveHidden, pulledOver, shelvesMade } from "./drawer-rules";
 import { at, CaseFacts } from "./facts";
 import { addsUp, fits, opens } from "./opening-rules";
 import { KICK, shelvesOf } from "./place";
@@ -19,6 +21,7 @@ export const CASE_RULES: readonly Rule<CaseFacts>[] = [
   sides,
   inside,
   drawersMade,
+  drawnBehind,
   drawersRun,
   grooveHidden,
   doorsMade,
@@ -28,6 +31,9 @@ export const CASE_RULES: readonly Rule<CaseFacts>[] = [
   fastening,
   slope,
   kick,
+  (facts) => facts.at.legs && frameLegs(facts.at.legs, at("frame")),
+  (facts) => facts.at.legs && frameHeight(facts.at.legs, at("frame"), raising(facts.at.legs)),
+  (facts) => facts.at.legs && frameFits(facts.at.legs, at("frame")),
   pulledOver,
 ];
 
@@ -91,7 +97,7 @@ function sags({ at: place, form, species }: CaseFacts): Verdict {
 }
 
 /** A back keeps it square. */
-function racks({ at: { back, dividers, kick: kicked } }: CaseFacts): Verdict {
+function racks({ at: { back, dividers, kick: kicked, drawers } }: CaseFacts): Verdict {
   return verdict({
     id: "form.racking",
     stage: "form",
@@ -102,7 +108,9 @@ function racks({ at: { back, dividers, kick: kicked } }: CaseFacts): Verdict {
       back > 0
         ? `A sheet of ${fine(back)} screwed round its edges does not go out of square.`
         : `Housings and dovetails of the rails alone stop it racking sideways${dividers.length > 0 || kicked ? ", with the dividers and the kick board to help" : ""}.`,
-    remedies: back > 0 ? [] : [set("Give it a back of sheet", at("back"), "sheet")],
+    // where drawers come out behind there can be none
+    remedies:
+      back > 0 || drawers.some(({ turned }) => turned) ? [] : [set("Give it a back of sheet", at("back"), "sheet")],
   });
 }
 
@@ -144,9 +152,17 @@ function slope({ at: place, form, species }: CaseFacts): Verdict {
   });
 }
 
+/** A frame is as high as the bottom lies. */
+const raising = ({ gap, rail }: LegFrame) => {
+  const lift = Math.ceil((rail.depth + gap + FREE) / 10) * 10;
+  return lift <= 500 ? [set(`Raise the bottom to ${lift} mm`, at("lift"), lift)] : [];
+};
+/** Legs go on so far below their rails, mm. @source common practice */
+const FREE = 90;
+
 /** Something keeps the dust out and the foot from the bottom's edge. */
-function kick({ at: { lift, inner, relief }, form }: CaseFacts): Verdict | null {
-  if (!form.case.kick && lift === 0) return null;
+function kick({ at: { lift, inner, relief, legs }, form }: CaseFacts): Verdict | null {
+  if (legs || (!form.case.kick && lift === 0)) return null;
   const wanted = form.case.kick;
   const low = wanted && lift < KICK.least;
   const bare = lift - relief;

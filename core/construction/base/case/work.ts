@@ -1,6 +1,7 @@
 import { FRAME_CLAMPS, Step, stepOf as step, TIME } from "../../../steps/step";
 import { fine, mm } from "../../../verdict/verdict";
 import type { BaseWork, WorkFacts } from "../base";
+import { legFrameSteps } from "../leg-frame/work";
 import { ofDoor } from "./door";
 import { doorSteps, Times } from "./door-work";
 import { DRAWER, ofSize } from "./drawer";
@@ -14,8 +15,11 @@ import { railKind, shelfKind } from "./parts";
 const BACK_SCREWS = 220;
 
 /** The order of a case: panels, joints, a dry fit, insides finished, everything between the sides closed at once; then back and drawers. */
-export function caseWork({ form, at, milled, grooved, fullHours, clampHours }: WorkFacts<Case>): BaseWork {
-  const { bays, dividers, drawers, doors, loose, kick, back } = at;
+export function caseWork({ form, at, thick, milled, grooved, fullHours, clampHours, long }: WorkFacts<Case>): BaseWork {
+  const { bays, dividers, drawers, doors, loose, kick, back, legs } = at;
+  const frame = legs
+    ? legFrameSteps(legs, { thick, milled, fullHours, clampHours, long, carries: "the bottom" })
+    : null;
   const shelves = [...new Set(shelvesOf(at).map(({ bay }) => shelfKind(bay)))];
   const frames = [...new Set(framesOf(at).map(({ bay }) => railKind(bay)))];
   const runners = runnersOf(at);
@@ -52,12 +56,11 @@ export function caseWork({ form, at, milled, grooved, fullHours, clampHours }: W
       : []),
     step({
       id: "case-dovetails",
-      title: "Dovetail the rails under the top into the sides",
-      detail:
-        "Tails first, on both rails and to one gauge; the sides’ sockets are marked from the very tails that go there, each corner numbered. They go in from above: the top hides them.",
-      parts: ["case-rail", "case-side"],
+      title: `Dovetail the rails under the top${legs ? " and the bottom" : ""} into the sides`,
+      detail: `Tails first, on both rails and to one gauge; the sides’ sockets are marked from the very tails that go there, each corner numbered. They go in from above: the top hides them.${legs ? " The bottom’s, from edge to edge, go in from below, and the frame hides those." : ""}`,
+      parts: ["case-rail", "case-side", ...(legs ? ["case-bottom"] : [])],
       after: ["case-housings", ...milled],
-      hours: 2.5,
+      hours: legs ? 6 : 2.5,
       check: "Rails flush with the sides’ upper edges, or a hair above.",
     }),
     ...(frames.length > 0 || kinds.length > 0
@@ -75,8 +78,7 @@ export function caseWork({ form, at, milled, grooved, fullHours, clampHours }: W
     step({
       id: "dry-fit",
       title: "Dry-fit the case",
-      detail:
-        "On its back, sides over bottom, dividers and shelves, rails in last from above. Diagonals of the front and of every opening; number what goes where.",
+      detail: `On its back, sides over ${legs ? "dividers and shelves, the bottom up into them from below," : "bottom, dividers and shelves,"} rails in last from above. Diagonals of the front and of every opening; number what goes where.`,
       parts: [...panels, "case-rail"],
       after: [
         "case-dovetails",
@@ -136,6 +138,7 @@ export function caseWork({ form, at, milled, grooved, fullHours, clampHours }: W
           }),
         ]
       : []),
+    ...(frame ? frame.steps : []),
     ...drawerSteps(
       at,
       form.case.drawers.above,
@@ -182,12 +185,23 @@ export function caseWork({ form, at, milled, grooved, fullHours, clampHours }: W
     levelling: [
       step({
         id: "cut-feet",
-        title: "Level the feet and ease them",
-        detail: "On the flat floor, marked from a block: a shaving, no more. Chamfer every foot 2 mm.",
-        parts: ["case-side"],
-        after: [whole],
-        hours: 0.5,
-        check: "No rock on a flat floor.",
+        ...(legs && frame
+          ? {
+              title: "Level the frame and stand the case on it",
+              detail: `Legs sawn to length on the flat floor, eased 2 mm. The case on its top, the frame on it, even all round; screws up through the strips, tight in front, those behind in the middle of their slots of ${fine(form.case.slot)}.`,
+              parts: ["stand-leg"],
+              after: [whole, frame.closed],
+              hours: 1,
+              check: `The gap is ${mm(legs.gap)} all round, and nothing rocks.`,
+            }
+          : {
+              title: "Level the feet and ease them",
+              detail: "On the flat floor, marked from a block: a shaving, no more. Chamfer every foot 2 mm.",
+              parts: ["case-side"],
+              after: [whole],
+              hours: 0.5,
+              check: "No rock on a flat floor.",
+            }),
       }),
     ],
     apart: ["sand-base", "glue-base"],
@@ -196,6 +210,7 @@ export function caseWork({ form, at, milled, grooved, fullHours, clampHours }: W
     standing: ["cut-feet", ...(form.case.wall ? ["wall"] : [])],
     seen: [
       "case-side",
+      ...(legs ? ["stand-leg", "stand-rail", "stand-end"] : []),
       ...new Set([
         ...loose.map(({ kind }) => kind),
         ...doors.map((each) => ofDoor("door-stile", each)),

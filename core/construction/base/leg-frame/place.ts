@@ -1,5 +1,6 @@
 /** A low frame of four legs and four rails that carries a case or a box; strips on its long rails keep a shadow gap. mm */
 import type { LegFrameChoices } from "../../../piece/leg-frame-choices";
+import { mm } from "../../../verdict/verdict";
 import type { Footprint } from "../../geometry";
 
 /** From and to along an axis, mm. */
@@ -59,3 +60,7 @@ export const legFrameFeet = ({ across, deep, leg }: LegFrame): Footprint[] =>
   [deep.from + leg / 2, deep.to - leg / 2].flatMap((z) =>
     [across.from + leg / 2, across.to - leg / 2].map((x) => ({ x, z, length: leg, width: leg })),
   );
+
+/** Its sizes for the sheets. */
+export const legFrameSaid = ({ height, leg, rail, gap }: LegFrame) =>
+  `${mm(height)} high, legs ${mm(leg)} square, rails ${mm(rail.depth)} by ${mm(rail.thickness)}, a gap of ${mm(gap)} over it`;

@@ -1,5 +1,5 @@
 /** What a frame of legs is judged by, whatever it carries. */
-import { grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
+import { grade, Level, mm, Remedy, set, Verdict, verdict } from "../../../verdict/verdict";
 import { usualRange } from "../../usual";
 import type { LegFrame } from "./place";
 
@@ -14,15 +14,15 @@ export function frameLegs(frame: LegFrame, path: string[]): Verdict {
   });
 }
 
-/** Legs go on below their rails. @param lower  what gives the frame more height */
-export function frameHeight(frame: LegFrame, path: string[], subject: string[]): Verdict {
+/** Legs go on below their rails. @param raise  what gives the frame more height */
+export function frameHeight(frame: LegFrame, path: string[], raise: Remedy[] = []): Verdict {
   const free = frame.height - frame.rail.depth;
   const level: Level = frame.height <= 0 ? "fix" : grade(free, "at least", LEGS.free, 0);
   const depth = Math.floor(frame.height - LEGS.free);
   return verdict({
     id: "form.frame-height",
     stage: "form",
-    subject,
+    subject: ["stand-leg", "stand-rail"],
     level,
     text:
       frame.height <= 0
@@ -36,7 +36,9 @@ export function frameHeight(frame: LegFrame, path: string[], subject: string[]):
     sense: "at least",
     unit: "mm",
     remedies:
-      level !== "holds" && depth >= 30 ? [set(`Make its rails ${depth} mm deep`, [...path, "depth"], depth)] : [],
+      level === "holds"
+        ? []
+        : [...(depth >= 30 ? [set(`Make its rails ${depth} mm deep`, [...path, "depth"], depth)] : []), ...raise],
   });
 }
 
