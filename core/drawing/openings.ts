@@ -34,7 +34,7 @@ function saidOf(at: Case, bay: number, row: number): { text: string; made: boole
     all.filter((each) => each.bay === bay && each.row === row);
   if (isDrawn(holds)) {
     const [drawer, behind] = here(at.drawers);
-    const both = behind ? ` and, behind, ${behind.n}` : "";
+    const both = behind ? `, behind it ${behind.n}` : "";
     return drawer ? { text: `drawer ${drawer.n}${both}`, made: true } : { text: "no room for a drawer", made: false };
   }
   const loose = shelves > 0 ? `, ${shelves === 1 ? "a loose shelf" : `${shelves} loose shelves`}` : "";

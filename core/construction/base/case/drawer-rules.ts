@@ -27,7 +27,7 @@ export function drawersMade({ at: place, form }: CaseFacts): Verdict | null {
     level: first ? "fix" : "holds",
     text: first
       ? `No drawer goes into the ${ordinal(first.j)} opening of the ${ordinal(first.i)} bay`
-      : `${wanted.length} drawer${wanted.length > 1 ? "s fit their openings" : " fits its opening"}`,
+      : `${place.drawers.length} drawer${place.drawers.length > 1 ? "s fit their openings" : " fits its opening"}`,
     why: first
       ? `${mm(first.bay.to - first.bay.from)} wide, ${mm(first.opening.to - first.opening.from)} high: less a front of ${mm(form.case.drawers.front)}, sides of ${mm(form.case.drawers.side)}, the bottom ${mm(DRAWER.up)} up in its grooves and the gaps, nothing is left inside.`
       : "Each is its opening less the gaps that are chosen, its bottom in grooves of front and sides.",

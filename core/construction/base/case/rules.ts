@@ -1,4 +1,4 @@
-import { fine, grade, set, mm, Verdict, verdict } from "../../../verdict/verdict";
+import { fine, grade, listed, set, mm, Verdict, verdict } from "../../../verdict/verdict";
 import { sagOf } from "../../sag";
 import { usualRange } from "../../usual";
 import type { Rule } from "../base";
@@ -98,6 +98,7 @@ function sags({ at: place, form, species }: CaseFacts): Verdict {
 
 /** A back keeps it square. */
 function racks({ at: { back, dividers, kick: kicked, drawers } }: CaseFacts): Verdict {
+  const helped = [...(dividers.length > 0 ? ["dividers"] : []), ...(kicked ? ["kick board"] : [])];
   return verdict({
     id: "form.racking",
     stage: "form",
@@ -107,7 +108,7 @@ function racks({ at: { back, dividers, kick: kicked, drawers } }: CaseFacts): Ve
     why:
       back > 0
         ? `A sheet of ${fine(back)} screwed round its edges does not go out of square.`
-        : `Housings and dovetails of the rails alone stop it racking sideways${dividers.length > 0 || kicked ? ", with the dividers and the kick board to help" : ""}.`,
+        : `Housings and dovetails of the rails alone stop it racking sideways${helped.length > 0 ? `, with the ${listed(helped)} to help` : ""}.`,
     // where drawers come out behind there can be none
     remedies:
       back > 0 || drawers.some(({ turned }) => turned) ? [] : [set("Give it a back of sheet", at("back"), "sheet")],
