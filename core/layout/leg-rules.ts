@@ -12,6 +12,9 @@ const MADE_OF: [Make, string][] = [
   ["diagonal", "Saw legs at 45° from two boards"],
 ];
 
+/** Pieces of one leg come from one board, whose rest is then too short for another: a count must leave one over. */
+const ONE_BOARD: readonly Make[] = ["core-faces", "diagonal"];
+
 const LEG_TEXT = {
   solid: "Legs come solid from the rack",
   laminated: "Legs are glued from two leaves",
@@ -24,6 +27,7 @@ export function legStock({ piece, parts, missing, placed, rack, shop }: CuttingF
   const lacking = missing.filter((each) => each.part === "leg").length;
   if (!leg || (lacking === 0 && placed.every((each) => each.piece.part !== "leg"))) return null;
   const solid = piece.form.leg.make === "solid";
+
   return verdict({
     id: "cutting.legs",
     stage: "cutting",
@@ -39,7 +43,8 @@ export function legStock({ piece, parts, missing, placed, rack, shop }: CuttingF
       ? MADE_OF.filter(
           ([make]) =>
             make !== piece.form.leg.make &&
-            legsFrom(make, { section: leg.finished, length: leg.rough.length }, rack, shop) >= leg.count,
+            legsFrom(make, { section: leg.finished, length: leg.rough.length }, rack, shop) >=
+              leg.count + (ONE_BOARD.includes(make) ? 1 : 0),
         ).map(([make, label]) => set(label, ["form", "leg", "make"], make))
       : [],
   });
