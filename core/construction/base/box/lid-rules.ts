@@ -1,10 +1,10 @@
-/** Rules of a lid: what lifts it, what room that wants closed and open, what it does to the box when it is up. */
-import { fine, grade, Level, mm, round1, set, Verdict, verdict } from "../../../verdict/verdict";
+/** Rules of a lid: what lifts it, how it falls, what it does to the box when it is up. */
+import { grade, Level, mm, round1, set, Verdict, verdict } from "../../../verdict/verdict";
 import type { Rule } from "../base";
 import { tipping } from "../tipping";
 import { lidMass } from "./lid";
+import { BRACKET_RULES } from "./bracket-rules";
 import type { BoxFacts } from "./facts";
-import { BOX } from "./place";
 
 const path = (...rest: string[]) => ["form", "box", "lid", ...rest];
 const GRAVITY = 9.81;
@@ -18,20 +18,14 @@ const LID = {
   pushed: { good: 50, least: 20 },
   /** who leans on the lifted lid’s front edge, N */
   lean: { good: 250, least: 100 },
-  /** wood stays over a screw’s point; two brackets keep so far apart, mm */
-  over: 3,
-  between: 5,
 };
 
 export const LID_RULES: readonly Rule<BoxFacts>[] = [
   load,
   falls,
-  bracketFits,
-  flange,
-  screws,
+  ...BRACKET_RULES,
   behindHinges,
   reveals,
-  waits,
   tips,
   tipsOpen,
 ];
@@ -120,98 +114,6 @@ function falls(facts: BoxFacts): Verdict | null {
   });
 }
 
-/** Brackets have room in the closed box. */
-function bracketFits({ at }: BoxFacts): Verdict | null {
-  const { way, bracket } = at.choices.lid;
-  if (way !== "lift") return null;
-  const { inside, high, bottom, under } = at;
-  const room = {
-    deep: inside.z.to - inside.z.from - bracket.length - BOX.bracketClear,
-    high: under - high.from - bottom.thickness - bracket.height,
-    wide: inside.x.to - inside.x.from - 2 * bracket.width - LID.between,
-  };
-  const least = Math.min(room.deep, room.high, room.wide);
-  const level: Level = least < 0 ? "fix" : "holds";
-  const which = least === room.high ? "high" : least === room.deep ? "deep" : "wide";
-  const taller = Math.ceil(at.choices.high - room.high);
-  return verdict({
-    id: "form.lid-room",
-    stage: "form",
-    subject: ["lift-bracket", "box-bottom"],
-    level,
-    text:
-      level === "holds"
-        ? "The brackets fold up inside the closed box"
-        : which === "high"
-          ? `The brackets keep the lid ${mm(-room.high)} from closing`
-          : `The box is ${mm(-least)} too ${which === "deep" ? "shallow" : "narrow"} for its brackets`,
-    why: `Closed, each is ${mm(bracket.length)} by ${mm(bracket.height)}, ${mm(bracket.width)} wide; inside are ${mm(inside.z.to - inside.z.from)} by ${mm(under - high.from - bottom.thickness)} up to the lid.`,
-    limit: 0,
-    actual: Math.round(least),
-    sense: "at least",
-    unit: "mm",
-    remedies:
-      level === "holds"
-        ? []
-        : [
-            ...(which === "high" && at.choices.stands === "frame"
-              ? [set(`Make the box ${taller} mm high`, ["form", "box", "high"], taller)]
-              : []),
-            set("Hang the lid on hinges", path("way"), "hinged"),
-          ],
-  });
-}
-
-/** What of a bracket lies on a wall holds the lid up by its thickness, unless the bumpers do. */
-function flange({ at }: BoxFacts): Verdict | null {
-  const { way, gap, bracket } = at.choices.lid;
-  if (way !== "lift") return null;
-  const level: Level = bracket.flange > gap ? "fix" : "holds";
-  const higher = Math.ceil(bracket.flange * 2) / 2;
-  return verdict({
-    id: "form.lid-flange",
-    stage: "form",
-    subject: ["lift-bracket", "top"],
-    level,
-    text:
-      level === "holds"
-        ? `The lid closes on its bumpers, ${fine(gap)} over the walls`
-        : `The brackets’ flanges of ${fine(bracket.flange)} hold the lid off its bumpers of ${fine(gap)}`,
-    why: "A flange lies between wall and lid: bumpers must be as high, or the flange is let in.",
-    limit: gap,
-    actual: bracket.flange,
-    sense: "at most",
-    unit: "mm",
-    remedies: level === "holds" ? [] : [set(`Set bumpers of ${fine(higher)}`, path("gap"), higher)],
-  });
-}
-
-/** Screws and inserts end inside the lid. */
-function screws({ at }: BoxFacts): Verdict | null {
-  const { way, bracket } = at.choices.lid;
-  if (way !== "lift") return null;
-  const left = at.top.thickness - bracket.screw;
-  const level = grade(left, "at least", LID.over, 1);
-  const shorter = Math.floor(at.top.thickness - LID.over);
-  return verdict({
-    id: "form.lid-screws",
-    stage: "form",
-    subject: ["lift-bracket", "top"],
-    level,
-    text:
-      left < 0
-        ? `Screws of ${mm(bracket.screw)} come through a lid of ${mm(at.top.thickness)}`
-        : `${fine(left)} of lid stay over the screws’ points`,
-    why: `Screws and nuts of ${mm(bracket.screw)} in a lid ${mm(at.top.thickness)} thick; ${mm(LID.over)} keep them from printing through.`,
-    limit: LID.over,
-    actual: round1(left),
-    sense: "at least",
-    unit: "mm",
-    remedies:
-      level !== "holds" && shorter >= 8 ? [set(`Take screws of ${shorter} mm`, path("bracket", "screw"), shorter)] : [],
-  });
-}
-
 /** What stands over behind the hinges goes down as the lid goes up. */
 function behindHinges({ at }: BoxFacts): Verdict | null {
   const { behind, lid } = at.choices;
@@ -249,21 +151,6 @@ function reveals({ at, form }: BoxFacts): Verdict {
         : `The lid stands ${mm(end)} over, at the ends and in front`,
     why: `On the day it is made${at.choices.lid.way === "hinged" ? ": held at its hinges, all it swells and shrinks shows in front" : ""}.`,
     remedies: off > 1 ? [set(`Let it stand over the ends by ${mm(side)}`, ["form", "overhang", "end"], side)] : [],
-  });
-}
-
-/** Nothing is drilled before the brackets lie on the bench. */
-function waits({ at }: BoxFacts): Verdict | null {
-  const { way, bracket } = at.choices.lid;
-  if (way !== "lift") return null;
-  return verdict({
-    id: "form.lid-measured",
-    stage: "form",
-    subject: ["lift-bracket"],
-    level: bracket.measured ? "holds" : "tight",
-    text: bracket.measured ? "The brackets that came were measured" : "The brackets are not measured yet",
-    why: "Length, height folded up and the way they take the lid are taken from what comes: a few mm decide whether it closes.",
-    remedies: bracket.measured ? [] : [set("They came and were measured", path("bracket", "measured"), true)],
   });
 }
 

@@ -1,8 +1,9 @@
 import { SHEETS } from "../../../assembly/material";
-import { fine, grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
+import { fine, grade, mm, set, Verdict, verdict } from "../../../verdict/verdict";
 import { sagOf } from "../../sag";
 import { usualRange } from "../../usual";
 import type { Rule } from "../base";
+import { dovetailSlope } from "../dovetail-slope";
 import { frameFits, frameHeight, frameLegs } from "../leg-frame/rules";
 import { BoxFacts, path } from "./facts";
 import { LID_RULES } from "./lid-rules";
@@ -14,7 +15,10 @@ export const BOX_RULES: readonly Rule<BoxFacts>[] = [
   walls,
   bottomCarries,
   rebated,
-  slope,
+  ({ form, species }) =>
+    form.box.corner === "dovetailed"
+      ? dovetailSlope(form.box.slope, species, ["box-front", "box-end"], path("slope"))
+      : null,
   (facts) => facts.at.legs && frameLegs(facts.at.legs, path("frame")),
   (facts) => facts.at.legs && frameHeight(facts.at.legs, path("frame")),
   (facts) => facts.at.legs && frameFits(facts.at.legs, path("frame")),
@@ -106,26 +110,5 @@ function rebated({ at: { bottom, wall } }: BoxFacts): Verdict {
     sense: "at least",
     unit: "mm",
     remedies: level === "holds" ? [] : [set("Make the walls 18 mm thick", path("wall"), 18)],
-  });
-}
-
-/** Soft wood crushes at a steep tail, hard wood breaks at a flat one. @source common practice */
-const SOFT = 550;
-
-function slope({ form, species }: BoxFacts): Verdict | null {
-  if (form.box.corner !== "dovetailed") return null;
-  const usual = species.density < SOFT ? "1:6" : "1:8";
-  const fitting: Level = form.box.slope === usual ? "holds" : "tight";
-  return verdict({
-    id: "form.dovetail-slope",
-    stage: "form",
-    subject: ["box-front", "box-end"],
-    level: fitting,
-    text: `Tails slope ${form.box.slope.replace(":", " in ")}${fitting === "holds" ? "" : `, ${usual.replace(":", " in ")} suits this wood`}`,
-    why:
-      usual === "1:6"
-        ? "Soft wood crushes under the slope as the joint is pulled: more of it holds longer."
-        : "The corners of steep tails are short grain, which hard wood lets break.",
-    remedies: fitting === "holds" ? [] : [set(`Slope them ${usual.replace(":", " in ")}`, path("slope"), usual)],
   });
 }

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { clashesOf } from "../../../assembly/clashes";
 import { bodyOf, posed } from "../../../assembly/part";
-import { bulkOf, stood } from "../../../assembly/solid";
+import { bulkOf } from "../../../assembly/solid";
 import { HOLDS } from "../../../piece/case-choices";
 import { USUAL_SHOP } from "../../../piece/shop";
 import { clashes } from "../../../testing/clashes";
@@ -256,16 +256,4 @@ describe("what the year does to it", () => {
       .map(({ species }) => species);
     expect(new Set(woods)).toEqual(new Set(["sugar-maple"]));
   });
-});
-
-it("every part stands where its body is drawn: a drawer’s bottom lies in its grooves, not in wood", () => {
-  const { parts } = chest().assembly;
-  const [side, bottom] = ["V1", "X1"].map((id) => parts.find((part) => part.id === id)!);
-  const whole = bulkOf(stood(bodyOf({ ...side, cuts: [] }), side.place)).volume;
-  // the groove runs through the side and its tail: 5 by 6 over all its length
-  expect(whole - bulkOf(bodyOf({ ...side, cuts: side.cuts.slice(0, 1) })).volume).toBeCloseTo(
-    5 * 6 * (12 + 337 + 15),
-    1,
-  );
-  expect(bottom.sheet).toEqual({ material: "plywood", thickness: 6, turns: true });
 });

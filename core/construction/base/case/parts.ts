@@ -1,7 +1,6 @@
 import type { AssemblyPart, Worked } from "../../../assembly/part";
 import type { Place } from "../../../assembly/place";
 import type { Vec } from "../../../assembly/vector";
-import type { Form } from "../../../piece/schema";
 import type { BaseFacts } from "../base";
 import { legFrameParts } from "../leg-frame/parts";
 import { endShape } from "../standing-end";

@@ -2,6 +2,7 @@ import { fine, grade, listed, set, mm, Verdict, verdict } from "../../../verdict
 import { sagOf } from "../../sag";
 import { usualRange } from "../../usual";
 import type { Rule } from "../base";
+import { dovetailSlope } from "../dovetail-slope";
 import type { LegFrame } from "../leg-frame/place";
 import { frameFits, frameHeight, frameLegs } from "../leg-frame/rules";
 import { bayAdded } from "./divide";
@@ -29,7 +30,13 @@ export const CASE_RULES: readonly Rule<CaseFacts>[] = [
   sags,
   racks,
   fastening,
-  slope,
+  ({ at: place, form, species }) =>
+    dovetailSlope(
+      form.case.slope,
+      species,
+      place.drawers.length > 0 ? ["drawer-side", "case-rail"] : ["case-rail"],
+      at("slope"),
+    ),
   kick,
   (facts) => facts.at.legs && frameLegs(facts.at.legs, at("frame")),
   (facts) => facts.at.legs && frameHeight(facts.at.legs, at("frame"), raising(facts.at.legs)),
@@ -128,28 +135,6 @@ function fastening({ choices: { fastening: way } }: CaseFacts): Verdict {
     text: takes ? "The rails take what holds the top" : "Rails that lie flat take no buttons, clips or cleats",
     why: "The top is screwed up through the rails, which the sides carry apart as they and the top swell together: the holes are large all the same, for the weeks in which thick and thin part company.",
     remedies: takes ? [] : [set("Screw it up through oversized holes", ["joints", "fastening"], "oversized")],
-  });
-}
-
-/** Soft wood crushes at a steep tail, hard wood breaks at a flat one. @source common practice */
-const SOFT = 550;
-
-function slope({ at: place, form, species }: CaseFacts): Verdict {
-  const soft = species.density < SOFT;
-  const usual = soft ? "1:6" : "1:8";
-  const fitsWood = form.case.slope === usual;
-  return verdict({
-    id: "form.dovetail-slope",
-    stage: "form",
-    subject: place.drawers.length > 0 ? ["drawer-side", "case-rail"] : ["case-rail"],
-    level: fitsWood ? "holds" : "tight",
-    text: fitsWood
-      ? `Tails slope ${form.case.slope.replace(":", " in ")}, as ${soft ? "soft" : "hard"} wood has them`
-      : `Tails that slope ${form.case.slope.replace(":", " in ")} suit ${soft ? "hard" : "soft"} wood`,
-    why: soft
-      ? "Soft wood crushes under the slope as the joint is pulled: more of it holds longer."
-      : "The corners of steep tails are short grain, which hard wood lets break.",
-    remedies: fitsWood ? [] : [set(`Slope them ${usual.replace(":", " in ")}`, at("slope"), usual)],
   });
 }
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { bodyOf } from "../../../assembly/part";
-import { boundsOf, stood } from "../../../assembly/solid";
-import { bays, caseOf, eight, listed, rows, set } from "../../../testing/cases";
+import { boundsOf, bulkOf, stood } from "../../../assembly/solid";
+import { bays, caseOf, chest, eight, listed, rows, set } from "../../../testing/cases";
 import { find } from "../../../testing/plans";
 
 type Planned = ReturnType<typeof eight>;
@@ -106,4 +106,16 @@ describe("drawers from both sides, worked by hand", () => {
     // where drawers open behind no back is offered for stiffness
     expect(find(both, "form.racking").remedies).toEqual([]);
   });
+});
+
+it("every part stands where its body is drawn: a drawer’s bottom lies in its grooves, not in wood", () => {
+  const { parts } = chest().assembly;
+  const [side, bottom] = ["V1", "X1"].map((id) => parts.find((part) => part.id === id)!);
+  const whole = bulkOf(stood(bodyOf({ ...side, cuts: [] }), side.place)).volume;
+  // the groove runs through the side and its tail: 5 by 6 over all its length
+  expect(whole - bulkOf(bodyOf({ ...side, cuts: side.cuts.slice(0, 1) })).volume).toBeCloseTo(
+    5 * 6 * (12 + 337 + 15),
+    1,
+  );
+  expect(bottom.sheet).toEqual({ material: "plywood", thickness: 6, turns: true });
 });
