@@ -1,6 +1,7 @@
 /** Dovetails at the corner of two boards: tails on the one that enters, pins left standing on the one that receives; through it, or lapped. */
 import { straight } from "../assembly/outline";
 import { fine } from "../verdict/verdict";
+import { DovetailRow, USUAL_ROW } from "../piece/dovetail-choices";
 import type { Meets } from "./blind-tenon";
 import type { Held, Joint, JointBodies, JointBody, SettingCard } from "./joint";
 
@@ -24,6 +25,8 @@ const DOVETAIL = {
   leastLap: 4,
   /** tails are sawn so much longer than the board is thick, and planed off */
   proud: 0.5,
+  /** the least a tail that is set by hand keeps at its neck */
+  neck: 5,
 };
 
 /** Its face is where the shoulder lies: x into the board with the pins, y along the row, z through the tails' board. */
@@ -31,10 +34,13 @@ export interface Dovetail extends Joint {
   kind: "dovetail";
   tails: number;
   slope: Slope;
-  /** of a tail at its end, of a pin and a half pin at their narrow side */
+  /** of the narrowest tail at its end, of a pin and a half pin at their narrow side */
   tail: number;
   pin: number;
   half: number;
+  /** middles of the pins between tails, from the lower edge; whether they were set one by one */
+  pins: readonly number[];
+  set: boolean;
   /** what covers the tails' ends; 0 where they come through */
   lap: number;
   section: { width: number; thickness: number };
@@ -51,6 +57,8 @@ export interface DovetailInputs {
   lapped: boolean;
   /** null: as the width asks for */
   tails: number | null;
+  /** as the maker spaces it */
+  row?: DovetailRow;
   kerf: number;
 }
 
@@ -67,22 +75,36 @@ const usualTails = (width: number, thickness: number) => {
 };
 
 /**
- * Sizes a row of dovetails: tails alike, a half pin at each edge.
+ * Sizes a row of dovetails: tails alike unless their pins are set one by one, a half pin at each edge.
  *
  * @returns sizes that may be impossible: their walls say so, such as pins narrower than the saw's kerf
  */
-export function dovetail({ meets, section, into, slope, lapped, tails: asked, kerf }: DovetailInputs): Dovetail {
+export function dovetail({
+  meets,
+  section,
+  into,
+  slope,
+  lapped,
+  tails: asked,
+  row = USUAL_ROW,
+  kerf,
+}: DovetailInputs): Dovetail {
   const { width, thickness } = section;
-  const tails = asked ?? usualTails(width, thickness);
+  const tails = row.middles ? row.middles.length + 1 : (row.tails ?? asked ?? usualTails(width, thickness));
   const length = tailLength(into.depth, lapped);
   const splay = length * SLOPES[slope];
-  const pin = Math.max(DOVETAIL.narrowest, thickness * DOVETAIL.pin);
-  const half = Math.max(DOVETAIL.narrowest, thickness * DOVETAIL.half);
-  const tail = (width - 2 * half - (tails - 1) * pin) / tails;
+  const pin = row.pin ?? Math.max(DOVETAIL.narrowest, thickness * DOVETAIL.pin);
+  const half = row.half ?? Math.max(DOVETAIL.narrowest, thickness * DOVETAIL.half);
+  const even = (width - 2 * half - (tails - 1) * pin) / tails;
+  const pins = row.middles
+    ? [...row.middles].sort((a, b) => a - b)
+    : Array.from({ length: tails - 1 }, (_, i) => half + (i + 1) * even + (i + 0.5) * pin);
+  const spaced = tailsOf({ pins, pin, half, width });
+  const tail = row.middles ? Math.min(...spaced.map(({ from, to }) => to - from)) : even;
   return {
     ...meets,
     kind: "dovetail",
-    ...{ tails, slope, tail, pin, half, section, length },
+    ...{ tails, slope, tail, pin, half, section, length, pins, set: row.middles !== null },
     lap: Math.max(0, into.depth - length),
     behind: into.depth,
     tool: { kind: "chisel", size: 0 },
@@ -96,17 +118,37 @@ export function dovetail({ meets, section, into, slope, lapped, tails: asked, ke
   };
 }
 
+/** Between the half pins and the pins: a tail each. */
+const tailsOf = ({ pins, pin, half, width }: Pick<Dovetail, "pins" | "pin" | "half"> & { width: number }) =>
+  [...pins, null].map((middle, i) => ({
+    from: i === 0 ? half : pins[i - 1] + pin / 2,
+    to: middle === null ? width - half : middle - pin / 2,
+  }));
+
 /** Where each tail begins and ends along the row, at its wide end. */
-export const tailsAt = ({ tails, half, tail, pin }: Dovetail): { from: number; to: number }[] =>
-  Array.from({ length: tails }, (_, i) => {
-    const from = half + i * (tail + pin);
-    return { from, to: from + tail };
-  });
+export const tailsAt = ({ pins, pin, half, section }: Dovetail): { from: number; to: number }[] =>
+  tailsOf({ pins, pin, half, width: section.width });
+
+/**
+ * The row with the middle of one of its pins moved, all others where they are: it stops a narrow tail before its neighbours.
+ *
+ * @param i  which pin, from the lower edge; its middle to half a millimetre
+ */
+export function pinMoved(joint: Dovetail, i: number, to: number): number[] {
+  const { pins, pin, half, section, length, slope } = joint;
+  const least = pin + 2 * length * SLOPES[slope] + DOVETAIL.neck;
+  const low = i === 0 ? half - pin / 2 + least : pins[i - 1] + least;
+  const high = i === pins.length - 1 ? section.width - half + pin / 2 - least : pins[i + 1] - least;
+  const middle = low > high ? pins[i] : Math.min(high, Math.max(low, Math.round(to * 2) / 2));
+  return pins.map((each, n) => (n === i ? middle : each));
+}
 
 export function dovetailBodies(joint: Dovetail): JointBodies {
   const { length, section, slope, lap } = joint;
   const splay = length * SLOPES[slope];
-  const all = tailsAt(joint).map(({ from, to }): JointBody => {
+  // what has no neck is no tail: its wall says so
+  const whole = tailsAt(joint).filter(({ from, to }) => to - from - 2 * splay > NO_TAIL);
+  const all = whole.map(({ from, to }): JointBody => {
     const wide = to - from;
     return {
       shape: {
@@ -127,6 +169,9 @@ export function dovetailBodies(joint: Dovetail): JointBodies {
   });
   return { adds: all, cuts: all, own: [] };
 }
+
+/** A neck thinner than this holds nothing, mm. Ours: a saw’s kerf takes it. */
+const NO_TAIL = 0.2;
 
 /** From the first tail to the last: both boards move alike along the row. */
 export function dovetailHeld(joint: Dovetail): Held[] {
@@ -154,7 +199,10 @@ export function dovetailCard(joint: Dovetail): SettingCard {
         setting: `${marks.slice(0, 8).join(", ")}${marks.length > 8 ? ` and ${marks.length - 8} more` : ""}`,
       },
       { what: "Slope", setting: `1 in ${slope.slice(2)}, ${angle.toFixed(1)}° from square` },
-      { what: "Each tail, at its end and at its neck", setting: `${fine(tail)} and ${fine(tail - 2 * splay)}` },
+      {
+        what: joint.set ? "The narrowest tail, at its end and at its neck" : "Each tail, at its end and at its neck",
+        setting: `${fine(tail)} and ${fine(tail - 2 * splay)}`,
+      },
       ...(tails > 1
         ? [{ what: "Pins between, narrow and wide", setting: `${fine(pin)} and ${fine(pin + 2 * splay)}` }]
         : []),

@@ -1,5 +1,6 @@
 /** What every joint that is sized by itself is judged by: walls, cutters, reach, shoulders, length. The worst of each is named. */
 import { USUAL_TENON } from "../piece/base-choices";
+import { USUAL_ROW } from "../piece/dovetail-choices";
 import type { JointChoices } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import { fine, grade, Level, mm, Remedy, set, Verdict, verdict, round1 } from "../verdict/verdict";
@@ -40,6 +41,11 @@ const letTaller = (facts: Facts, joint: KindOfJoint, what: "thickness" | "length
           change(facts, joint.group, { [what]: null }),
         ),
       ];
+/** A row of dovetails that was spaced by hand, spread evenly again. */
+const spreadEvenly = (joint: KindOfJoint): Remedy[] =>
+  joint.kind === "dovetail" && joint.set
+    ? [set("Spread its tails evenly", ["joints", "dovetails", joint.group], USUAL_ROW)]
+    : [];
 const count = (all: readonly KindOfJoint[]) => all.reduce((sum, each) => sum + each.count, 0);
 
 function thickness(facts: Facts): Verdict | null {
@@ -124,7 +130,9 @@ function walls(facts: Facts): Verdict | null {
     level,
     text:
       wall.left <= 0
-        ? `${joint.name}: it comes through ${wall.where} by ${mm(-wall.left)}`
+        ? joint.kind === "dovetail"
+          ? `${joint.name}: nothing is left ${wall.where}`
+          : `${joint.name}: it comes through ${wall.where} by ${mm(-wall.left)}`
         : level === "holds"
           ? all.length === 1
             ? `The wall holds: ${fine(wall.left)}`
@@ -135,7 +143,7 @@ function walls(facts: Facts): Verdict | null {
     actual: round1(wall.left),
     sense: "at least",
     unit: "mm",
-    remedies: level === "holds" ? [] : letTaller(facts, joint, "length"),
+    remedies: level === "holds" ? [] : [...letTaller(facts, joint, "length"), ...spreadEvenly(joint)],
   });
 }
 

@@ -58,6 +58,7 @@ export function freshPiece(name: string, day: string): Piece {
     joints: {
       legRail: { kind: "mortise-tenon", thickness: null, length: null, tenons: null, meeting: "mitred", haunch: true },
       groups: {},
+      dovetails: {},
       buttons: { width: 30, tongue: 13, engaged: 8, grooveDepth: 13, slotLength: 45, spacing: 320 },
       ...USUAL_FASTENING,
     },

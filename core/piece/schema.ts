@@ -11,6 +11,7 @@ import { bentFields } from "./bent-choices";
 import { boughtFields } from "./bought-choices";
 import { boxFields } from "./box-choices";
 import { caseFields } from "./case-choices";
+import { dovetailFields } from "./dovetail-choices";
 import { existingFields } from "./existing-choices";
 import { NO_OWN, ownSchema } from "./own-choices";
 import { plankFields } from "./plank-choices";
@@ -93,6 +94,7 @@ const jointsSchema = v.strictObject({
   }),
   /** by group, such as "foot+post"; absent: the kind decides */
   groups: v.record(text("group of joints", 60), tenonSettingSchema),
+  ...dovetailFields,
   buttons: v.strictObject({
     width: size("button width", 10, 80),
     tongue: size("button tongue", 3, 40),

@@ -7,6 +7,7 @@ import {
   go,
   Maker,
   makePiece,
+  piecesByName,
   post,
   press,
   saved,
@@ -140,6 +141,35 @@ describe("a maker plans a chest of four drawers, from its brief to its cards", (
     await press(page, "Drawer 1: side to front");
     await until(page, () => /Tails, from the lower edge/.test(document.querySelector("main")!.textContent ?? ""));
   });
+  it("a pin is moved by hand and typed, told when it leaves no tail, and all are spread again by one press", async () => {
+    const { page } = maker;
+    const spacing = 'section[aria-label="Spacing of the dovetails"]';
+    const row = async () => Object.values((await record()).joints.dovetails)[0];
+    const pin = await page.waitForSelector(`${spacing} [data-id="pin 1"]`);
+    const box = (await pin!.boundingBox())!;
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width / 2 + 20, box.y + box.height / 2, { steps: 4 });
+    await page.mouse.up();
+    await saved(page);
+    const moved = (await row()).middles!;
+    await typeDimension(page, "Middle of pin 2", String(moved[0] + 3));
+    await page.waitForSelector('[data-verdict="joints.walls"][data-level="fix"]');
+    await saved(page);
+    expect((await row()).middles).toEqual([moved[0], moved[0] + 3, ...moved.slice(2)]);
+    await press(page, "Spread its tails evenly");
+    await page.waitForSelector('[data-verdict="joints.walls"]:not([data-level="fix"])');
+    await saved(page);
+    expect((await row()).middles).toBeNull();
+    await go(page, `/pieces/${id}/strips`);
+    // full size: the line to check by is a hundred millimetres of CSS
+    const line = await page.$eval(
+      'svg[aria-label="Line to check the size by"]',
+      (each) => each.getBoundingClientRect().width,
+    );
+    expect((line * 25.4) / 96).toBeCloseTo(102, 1);
+    expect(await page.$$eval("[data-strips]", (all) => all.length)).toBeGreaterThan(3);
+  });
   it("one search finds boards for top, sides and bottom; the rest is cut from boards and one sheet", async () => {
     const { page } = maker;
     await go(page, `/pieces/${id}/boards`);
@@ -154,5 +184,26 @@ describe("a maker plans a chest of four drawers, from its brief to its cards", (
     expect(await words(page, '[data-verdict="cutting.placed"]')).toMatch(/Every piece lies on a board/);
     await go(page, `/pieces/${id}/cards`);
     expect(await words(page, "main")).toMatch(/Drawer front/);
+  });
+});
+
+describe("a lift-lid table of the demo", () => {
+  it("its lid is too light for its brackets; one press puts steel under it, and it lifts in space", async () => {
+    const { page } = maker;
+    const lid = (await piecesByName())["Lift-lid table"];
+    await go(page, `/pieces/${lid}/form`);
+    await page.waitForSelector('[data-verdict="form.lid-load"][data-level="fix"]');
+    await press(page, "Put 2.5 kg of steel under it");
+    await page.waitForSelector('[data-verdict="form.lid-load"][data-level="holds"]');
+    await page.waitForSelector('[data-verdict="form.opens"][data-level="holds"]');
+    await saved(page);
+    expect(JSON.parse(await fileOf(lid)).form.box.lid.ballast).toBe(2.5);
+    await press(page, "See it in space");
+    const stands = await page.waitForSelector("::-p-xpath(//label[starts-with(., 'Stands')]//select)");
+    expect(await stands!.evaluate((each) => (each as HTMLSelectElement).options.length)).toBe(2);
+    await stands!.select("lid");
+    expect(await words(page, 'section[aria-label="In space"]')).toMatch(/kg of European oak/);
+    await press(page, "Undo");
+    await page.waitForSelector('[data-verdict="form.lid-load"][data-level="fix"]');
   });
 });

@@ -6,6 +6,7 @@ import { jointDrawings } from "../../core/drawing/joints";
 import type { Joint } from "../../core/joinery/joint";
 import { SceneView } from "../drawing/SceneView";
 import { FieldRow, LengthField } from "../fields/fields";
+import { DovetailFields } from "../joints/DovetailFields";
 import { GroupFields } from "../joints/GroupFields";
 import { LegRailFields } from "../joints/LegRailFields";
 import { useUnit } from "../frame/unit";
@@ -76,6 +77,8 @@ export function JointsStage() {
       {joint ? (
         joint.setAt ? (
           <LegRailFields />
+        ) : joint.kind === "dovetail" ? (
+          <DovetailFields key={joint.id} joint={joint} />
         ) : (
           <GroupFields key={joint.id} joint={joint} />
         )

@@ -114,6 +114,7 @@ function jointOf(
     case "through":
       return dovetail({
         ...{ meets, section, into: { depth }, slope, lapped: how === "lapped", kerf: shop.kerf, tails },
+        row: choices.dovetails[meets.group],
       });
     case "mitred":
       return mitre({

@@ -1,0 +1,5 @@
+import { MarkingStrips } from "../../../../../ui/sheets/MarkingStrips";
+
+export default function StripsPage() {
+  return <MarkingStrips />;
+}
