@@ -1,3 +1,4 @@
+import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { less, shared } from "./carve";
 import { HOME } from "./place";
@@ -43,6 +44,26 @@ describe("a section through a body", () => {
     expect(loops).toHaveLength(2);
     expect(areaOf(loops, [0, 0, 1])).toBeCloseTo(350 * 90, 6);
   });
+
+  it("closes whatever its corners measure: two that differ by a hair are one, wherever a rounding would part them", () =>
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 4000 }), fc.double({ min: -3e-5, max: 3e-5, noNaN: true }), (n, hair) => {
+        const at = n / 40;
+        const facet = (from: number, to: number) => ({
+          ...{ n: [0, 0, 1] as Vec, w: 5 },
+          corners: [
+            [0, from, 5],
+            [10, from, 5],
+            [10, to, 5],
+            [0, to, 5],
+          ] as Vec[],
+        });
+        const loops = loopsIn([facet(0, at + hair), facet(at, 200)], [0, 0, 1], 5);
+        expect(loops).toHaveLength(1);
+        expect(areaOf(loops, [0, 0, 1])).toBeCloseTo(2000, 3);
+      }),
+      { seed: 20261127, numRuns: 300 },
+    ));
 
   it("finds nothing where no face lies", () => expect(loopsIn(rail, [0, 0, 1], 12.5)).toEqual([]));
 });

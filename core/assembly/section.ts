@@ -14,27 +14,60 @@ const NEAR = 1e-4;
  */
 export function loopsIn(solid: Solid, n: Vec, w: number): Vec[][] {
   const flat = solid.filter((facet) => dot(facet.n, n) > 1 - 1e-6 && Math.abs(facet.w - w) < 1e-3);
-  return chained(bordersOf(flat.map(({ corners }) => corners)));
+  const place = placer();
+  return chained(bordersOf(flat.map(({ corners }) => corners.map(place))));
 }
+
+/**
+ * Makes places that are nearly one the very same: the first that was seen. Places are looked for in the cells round about, since two
+ * that differ by a hair may round to different ones.
+ */
+function placer(): (p: Vec) => Vec {
+  const cells = new Map<string, Vec[]>();
+  const cell = (each: number) => Math.floor(each / CELL);
+  return (p) => {
+    const [x, y, z] = p.map(cell);
+    for (const i of AROUND)
+      for (const j of AROUND)
+        for (const k of AROUND)
+          for (const known of cells.get(`${x + i},${y + j},${z + k}`) ?? [])
+            if (long(minus(known, p)) < CELL) return known;
+    const here = `${x},${y},${z}`;
+    cells.set(here, [...(cells.get(here) ?? []), p]);
+    return p;
+  };
+}
+const CELL = 4 * NEAR;
+const AROUND = [-1, 0, 1];
 
 type Edge = readonly [from: Vec, to: Vec];
 
 /** Edges of polygons that no other of them shares: facets may be split anywhere, so every edge is first split where a corner lies on it. */
 function bordersOf(polygons: readonly (readonly Vec[])[]): Edge[] {
-  const corners = polygons.flat();
-  const key = (p: Vec) => p.map((each) => Math.round(each / NEAR)).join();
+  const corners = [...new Set(polygons.flat())];
+  const nameOf = named();
   const edges = polygons.flatMap((polygon) =>
     polygon.flatMap((from, i) => splitAt([from, polygon[(i + 1) % polygon.length]], corners)),
   );
   const left = new Map<string, Edge[]>();
   for (const edge of edges) {
-    const [a, b] = [key(edge[0]), key(edge[1])];
+    const [a, b] = edge.map(nameOf);
     if (a === b) continue;
     const back = left.get(`${b}>${a}`);
     if (back?.pop()) continue;
     left.set(`${a}>${b}`, [...(left.get(`${a}>${b}`) ?? []), edge]);
   }
   return [...left.values()].flat();
+}
+
+/** A number for each place, by itself and not by where it is. */
+function named(): (p: Vec) => number {
+  const names = new Map<Vec, number>();
+  return (p) => {
+    const known = names.get(p) ?? names.size;
+    names.set(p, known);
+    return known;
+  };
 }
 
 function splitAt([from, to]: Edge, corners: readonly Vec[]): Edge[] {
@@ -53,16 +86,15 @@ function splitAt([from, to]: Edge, corners: readonly Vec[]): Edge[] {
 
 /** Edges end to end; corners on a straight way are left out. */
 function chained(edges: readonly Edge[]): Vec[][] {
-  const key = (p: Vec) => p.map((each) => Math.round(each / NEAR / 4)).join();
-  const from = new Map<string, Edge[]>();
-  for (const edge of edges) from.set(key(edge[0]), [...(from.get(key(edge[0])) ?? []), edge]);
+  const from = new Map<Vec, Edge[]>();
+  for (const edge of edges) from.set(edge[0], [...(from.get(edge[0]) ?? []), edge]);
   const loops: Vec[][] = [];
   for (const first of edges) {
-    const start = from.get(key(first[0]));
+    const start = from.get(first[0]);
     if (!start?.includes(first)) continue;
     const loop: Vec[] = [];
-    for (let edge: Edge | undefined = first; edge; edge = from.get(key(edge[1]))?.[0]) {
-      const here: Edge[] = from.get(key(edge[0]))!;
+    for (let edge: Edge | undefined = first; edge; edge = from.get(edge[1])?.[0]) {
+      const here: Edge[] = from.get(edge[0])!;
       here.splice(here.indexOf(edge), 1);
       loop.push(edge[0]);
     }
