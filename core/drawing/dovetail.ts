@@ -36,7 +36,7 @@ export function dovetailScene(joint: Dovetail): Scene {
     id: "dovetails",
     title: `${joint.name}: ${joint.tails} tails in ${Math.round(section.width)} mm.`,
     bounds: { x: 0, y: -behind, w: section.width, h: length + behind },
-    margin: [44, 30, 40, 30],
+    margin: [44, 30, 34, 30],
     items: [
       rect(0, -behind, section.width, behind, "paper"),
       ...tails,
@@ -52,15 +52,11 @@ export function dovetailScene(joint: Dovetail): Scene {
         id: pinId(i),
         label: `Pin ${i + 1}: move it`,
       })),
-      ...pins.map((middle, i) =>
-        dimension(
-          [0, -behind],
-          [middle, -behind],
-          -16 - 15 * (i % 2),
-          middle,
-          edit(`Middle of pin ${i + 1}`, "middles", String(i)),
-        ),
-      ),
+      ...pins.map((middle, i) => {
+        const before = i === 0 ? 0 : pins[i - 1];
+        const name = i === 0 ? "Middle of pin 1" : `Pin ${i + 1} after pin ${i}`;
+        return dimension([before, -behind], [middle, -behind], -16, middle - before, edit(name, "middles", String(i)));
+      }),
       dimension([0, length], [half, length], 16, half, edit("Half pin", "half")),
       ...(pins.length > 0
         ? [

@@ -153,7 +153,7 @@ describe("a maker plans a chest of four drawers, from its brief to its cards", (
     await page.mouse.up();
     await saved(page);
     const moved = (await row()).middles!;
-    await typeDimension(page, "Middle of pin 2", String(moved[0] + 3));
+    await typeDimension(page, "Pin 2 after pin 1", "3");
     await page.waitForSelector('[data-verdict="joints.walls"][data-level="fix"]');
     await saved(page);
     expect((await row()).middles).toEqual([moved[0], moved[0] + 3, ...moved.slice(2)]);

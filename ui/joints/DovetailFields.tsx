@@ -21,7 +21,8 @@ export function DovetailFields({ joint }: { joint: Dovetail }) {
   const typed = ({ path, name }: Edit, mm: number) => {
     const [what, i] = path.slice(3);
     if (what !== "middles") return put(name.toLowerCase(), { [what]: mm });
-    return put(name.toLowerCase(), { middles: joint.pins.map((each, n) => (n === Number(i) ? mm : each)) });
+    const middle = mm + (joint.pins[Number(i) - 1] ?? 0);
+    return put(name.toLowerCase(), { middles: joint.pins.map((each, n) => (n === Number(i) ? middle : each)) });
   };
   const dragged = (what: string, to: { x: number }, done: boolean) => {
     const i = readPin(what);

@@ -41,8 +41,8 @@ export function MarkingStrips() {
             {joint.name}, {joint.count} times
           </h2>
           <p className="text-[13px]">
-            {joint.tails} {joint.tails === 1 ? "tail" : "tails"} in {withUnit(joint.section.width)}. The left end of the first strip lies on the lower
-            edge, its line on the gauge line {withUnit(joint.length)} from the end.
+            {joint.tails} {joint.tails === 1 ? "tail" : "tails"} in {withUnit(joint.section.width)}. The left end of the
+            first strip lies on the lower edge, its line on the gauge line {withUnit(joint.length)} from the end.
           </p>
           {stripsOf(joint).map((strip) => (
             <StripOf key={strip.from} strip={strip} high={joint.length} />
