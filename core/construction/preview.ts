@@ -1,8 +1,17 @@
 import type { Assembly } from "../assembly/part";
+import { BaseName, OWN_CHOICES } from "../piece/base-choices";
 import type { Form, JointChoices } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import { assemble } from "./assemble";
 import { BaseGeometry, baseOf } from "./base";
+
+/** Whether a piece on this base looks the same after a change of its form: nothing that the base reads has changed. */
+export function looksAlike(kind: BaseName, before: Form, after: Form): boolean {
+  const others = Object.entries(OWN_CHOICES).flatMap(([base, key]) => (base === kind ? [] : [key as keyof Form]));
+  return (Object.keys(after) as (keyof Form)[]).every(
+    (key) => key === "kind" || others.includes(key) || before[key] === after[key],
+  );
+}
 
 /** A piece as another choice would make it, for the small drawings it is chosen by: its parts, without boards, years or rules. */
 export function preview(form: Form, choices: JointChoices, shop: Shop): { geometry: BaseGeometry; assembly: Assembly } {

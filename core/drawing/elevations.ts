@@ -11,6 +11,7 @@ import { TOP_NAMES } from "../piece/movement-choices";
 import type { Form } from "../piece/schema";
 import type { Plan } from "../plan/derived";
 import { woodOf } from "../wood/woods";
+import { TOP_KINDS } from "../construction/top/part";
 import { projected, ProjectedEdge, View, VIEWS } from "./projection";
 import { dimension, Ink, Item, line, Scene, seedOf, shifted } from "./scene";
 import { bodyWhereItStands, DRAWN } from "./standing";
@@ -168,7 +169,6 @@ export function topChoiceScene(drawable: Drawable): Scene {
     items: viewItems({ ...drawable, assembly: { parts } }, VIEWS.plan, false),
   };
 }
-const TOP_KINDS = ["top", "slat", "frame-long", "frame-end", "end-board", "batten"];
 
 /** A view over the floor's line, with what the top's edge shows. */
 function elevation(drawable: Drawable, view: View, wide: number, hidden: boolean): Item[] {

@@ -16,6 +16,19 @@ export const BASES = [
 ] as const;
 export type BaseName = (typeof BASES)[number];
 
+/** Where in the form a base keeps what no other reads. */
+export const OWN_CHOICES = {
+  trestle: "trestle",
+  "x-frame": "xFrame",
+  splayed: "splayed",
+  plank: "plank",
+  bent: "bent",
+  bought: "bought",
+  existing: "existing",
+  case: "case",
+  box: "box",
+} as const satisfies Partial<Record<BaseName, string>>;
+
 const endChoice = (of: string) => choice(`${of}'s ends`, ["square", "bevelled", "rounded"]);
 /** Thick stock: one stick, or two leaves glued by their faces. */
 const make = (of: string) => choice(`how a ${of} is made`, ["solid", "laminated"]);

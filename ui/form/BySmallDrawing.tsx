@@ -1,10 +1,11 @@
 "use client";
-import { useDeferredValue, useMemo } from "react";
+import { useDeferredValue, useEffect, useMemo, useState } from "react";
 import { choiceScene, topChoiceScene } from "../../core/drawing/elevations";
-import { preview } from "../../core/construction/preview";
+import { looksAlike, preview } from "../../core/construction/preview";
 import type { Scene } from "../../core/drawing/scene";
 import { BASE_LIST } from "../../core/construction/base";
 import { ENDS, FIELDS, TOP_NAMES } from "../../core/piece/movement-choices";
+import type { BaseName } from "../../core/piece/base-choices";
 import type { Form } from "../../core/piece/schema";
 import { SceneView } from "../drawing/SceneView";
 import { usePiece } from "../piece/PieceProvider";
@@ -13,30 +14,50 @@ import { useSet } from "../piece/useSet";
 /** Size of a small drawing, pixels. */
 const SMALL = { base: { width: 194, height: 88 }, top: { width: 128, height: 74 } };
 
+/** What was drawn of a base, and what it was drawn from. */
+interface Known {
+  form: Form;
+  rest: readonly unknown[];
+  scene: Scene;
+}
+
 /** What stands below and what lies on top, each as it would look on this piece, to one scale. */
 export function BySmallDrawing() {
   const { piece, plan, shop } = usePiece();
   const { set } = useSet();
-  // seven more drawings may come a moment after the piece itself
+  // so many more drawings may come a moment after the piece itself, and after the page
+  const [open, setOpen] = useState(false);
+  useEffect(() => setOpen(true), []);
+  const [known] = useState(() => new Map<string, Known>());
   const { form, joints } = useDeferredValue(piece);
   const { species, woods } = plan;
   const drawn = (changed: Form, scene: typeof choiceScene): Scene =>
     scene({ ...preview(changed, joints, shop), species, woods, form: changed });
+  /** The drawing of a base is made again when something it reads has changed. */
+  const remembered = (kind: BaseName): Scene => {
+    const rest = [joints, shop, species, woods];
+    const before = known.get(kind);
+    if (before && looksAlike(kind, before.form, form) && rest.every((each, i) => each === before.rest[i]))
+      return before.scene;
+    const scene = drawn({ ...form, kind }, choiceScene);
+    known.set(kind, { form, rest, scene });
+    return scene;
+  };
   const bases = useMemo(
     () =>
       BASE_LIST.map(({ kind, name }) => ({
         ...{ value: kind, name },
-        scene: drawn({ ...form, kind }, choiceScene),
+        scene: open ? remembered(kind) : null,
       })),
-    [form, joints, shop, species, woods],
+    [open, form, joints, shop, species, woods],
   );
   const tops = useMemo(() => {
-    const drawnTop = (changed: Partial<Form>) => drawn({ ...form, ...changed }, topChoiceScene);
+    const drawnTop = (changed: Partial<Form>) => (open ? drawn({ ...form, ...changed }, topChoiceScene) : null);
     return {
       fields: FIELDS.map((field) => ({ value: field, name: TOP_NAMES.field[field], scene: drawnTop({ field }) })),
       ends: ENDS.map((ends) => ({ value: ends, name: TOP_NAMES.ends[ends], scene: drawnTop({ ends }) })),
     };
-  }, [form, joints, shop, species, woods]);
+  }, [open, form, joints, shop, species, woods]);
   return (
     <div className="flex flex-wrap gap-x-8 gap-y-3">
       <Choose
@@ -73,7 +94,7 @@ function Choose({
 }: {
   label: string;
   size: { width: number; height: number };
-  choices: readonly { value: string; name: string; scene: Scene }[];
+  choices: readonly { value: string; name: string; scene: Scene | null }[];
   chosen: string;
   onChoose: (value: string, name: string) => void;
 }) {
@@ -89,7 +110,7 @@ function Choose({
             className={`flex flex-col items-center border px-1 pb-0.5 ${value === chosen ? "border-layout bg-wash" : "border-hairline bg-white hover:border-graphite"}`}
             onClick={() => value !== chosen && onChoose(value, name)}
           >
-            <SceneView scene={scene} {...size} />
+            {scene ? <SceneView scene={scene} {...size} /> : <span className="block" style={size} />}
             <span className="text-[13px]">{name}</span>
           </button>
         ))}
