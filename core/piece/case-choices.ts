@@ -11,6 +11,9 @@ export const HOLDS = ["nothing", "drawer", "drawers-through", "door-left", "door
 /** Whether what it holds is drawn out. */
 export const isDrawn = (holds: (typeof HOLDS)[number]) => holds === "drawer" || holds === "drawers-through";
 
+/** What is below a case. */
+export const STANDS = ["sides", "plinth", "frame"] as const;
+
 const rowSchema = v.strictObject({
   /** null: an equal share of what is left */
   height: v.nullable(size("height of the opening", 20, 1500)),
@@ -41,8 +44,10 @@ const caseSchema = v.strictObject({
   behind: distance("overhang at the back", 300),
   /** of the bottom's underside above the floor */
   lift: distance("bottom above the floor", 500),
-  /** on its own sides, or on a frame of legs as high as the bottom lies, less the gap between */
-  stands: v.optional(choice("what the case stands on", ["sides", "frame"]), "sides"),
+  /** on its own sides, on a plinth, or on a frame of legs: as high as the bottom lies */
+  stands: v.optional(choice("what the case stands on", STANDS), "sides"),
+  /** of the plinth behind the case's front */
+  setBack: v.optional(distance("set-back of the plinth", 150), 40),
   frame: v.optional(legFrameSchema, USUAL_LEG_FRAME),
   kick: v.boolean("A kick board is there or not."),
   relief: distance("foot relief", 150),
@@ -89,7 +94,7 @@ export type CaseBay = v.InferOutput<typeof baySchema>;
 /** @source common practice */
 export const USUAL_CASE: CaseChoices = {
   ...{ thickness: 21, inner: 20, rails: 60, behind: 0, lift: 60, kick: true, relief: 12 },
-  ...{ back: "sheet", sheet: 6.2, slope: "1:8", slot: 12, wall: false, stands: "sides" },
+  ...{ back: "sheet", sheet: 6.2, slope: "1:8", slot: 12, wall: false, stands: "sides", setBack: 40 },
   frame: USUAL_LEG_FRAME,
   bays: [
     {

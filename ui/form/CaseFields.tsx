@@ -28,10 +28,12 @@ export function CaseFields() {
           value={choice.stands}
           options={[
             { value: "sides", name: "Its own sides" },
+            { value: "plinth", name: "A plinth" },
             { value: "frame", name: "A frame of legs" },
           ]}
           onTake={(value) => set("What the case stands on", at("stands"), value)}
         />
+        {choice.stands === "plinth" && size("Plinth set back", choice.setBack, "setBack")}
         {choice.stands === "sides" && size("Foot relief", choice.relief, "relief")}
         {choice.stands === "sides" && (
           <Tick label="A kick board" checked={choice.kick} onTake={(value) => set("Kick board", at("kick"), value)} />

@@ -41,6 +41,7 @@ export interface Case extends PieceGeometry {
   lift: number;
   foot: number;
   legs: LegFrame | null;
+  plinth: Plinth | null;
   /** across the piece, of the rails under the top and between drawers */
   rail: number;
   kick: boolean;
@@ -51,6 +52,14 @@ export interface Case extends PieceGeometry {
   drawers: Drawer[];
   doors: Door[];
   loose: LooseShelf[];
+}
+
+/** Four boards on the floor below the case, from outside to outside. */
+export interface Plinth {
+  x: Span;
+  z: Span;
+  height: number;
+  thickness: number;
 }
 
 /** A leaf of a door in its opening, flush with the case: framed, a panel in grooves. */

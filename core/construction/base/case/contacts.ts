@@ -10,6 +10,7 @@ import type { Case, Door, Drawer } from "./case";
 import type { Span } from "../leg-frame/place";
 import { KICK, shelvesOf } from "./place";
 import { railKind, shelfKind } from "./parts";
+import { plinthContacts } from "./plinth";
 import { legFrameContacts } from "../leg-frame/parts";
 import { turnedAbout } from "./cut";
 
@@ -43,6 +44,7 @@ export function contactsOf(at: Case, { case: choice }: Pick<Form, "case">): Cont
           ...{ id: "Q", kind: "case-bottom", said: "Bottom", thickness: at.inner, slot: choice.slot },
         })
       : []),
+    ...(at.plinth ? plinthContacts(at, at.plinth, choice.slot) : []),
     ...(at.back > 0 ? atBack(at) : []),
     ...at.doors.flatMap((door) => atDoor(door, at.deep.to, called(door, at.doors, "Door"))),
     ...at.drawers.flatMap((drawer) => atDrawer(drawer, choice.drawers.tails, called(drawer, at.drawers, "Drawer"))),
@@ -50,7 +52,7 @@ export function contactsOf(at: Case, { case: choice }: Pick<Form, "case">): Cont
 }
 
 function betweenSides(at: Case): Contact[] {
-  const { inside, deep, insideBack, lift, inner, side, under, rail, legs } = at;
+  const { inside, deep, insideBack, lift, inner, side, under, rail, foot } = at;
   const depth = deep.to - insideBack;
   const both = (faces: [Place, Place], rest: Omit<Contact, "receives" | "face">): Contact[] =>
     faces.map((face, i) => ({ ...rest, face, receives: `P${i + 1}` }));
@@ -58,7 +60,7 @@ function betweenSides(at: Case): Contact[] {
     ...both(ends(inside, lift, lift + inner, insideBack), {
       ...{ group: "case-side+case-bottom", name: "Bottom to side", enters: "Q", depth: side },
       // with nothing of a side below it, it is dovetailed from below
-      how: legs ? "lapped" : "stopped",
+      how: foot > 0 ? "lapped" : "stopped",
       section: { width: depth, thickness: inner },
     }),
     ...[deep.to - rail, insideBack].flatMap((z, i) =>

@@ -10,6 +10,7 @@ import { bored, looseShelfParts } from "./loose-shelf";
 import { drawerParts } from "./drawer-parts";
 import type { Case } from "./case";
 import { KICK, shelvesOf } from "./place";
+import { plinthParts } from "./plinth";
 import { framesOf, RUNNER, Runner, runnersOf } from "./frames";
 
 type Plain = Omit<AssemblyPart, "adds" | "cuts"> & { cuts?: Worked[] };
@@ -46,6 +47,7 @@ export function caseParts({ form, at }: BaseFacts<Case>): AssemblyPart[] {
     ...doorParts(form, at),
     ...drawerParts(form, at),
     ...(at.legs ? legFrameParts(at.legs) : []),
+    ...(at.plinth ? plinthParts(at.plinth) : []),
   ];
 }
 
@@ -78,9 +80,9 @@ function sides(at: Case): Plain[] {
   });
 }
 
-const bottom = ({ inside, deep, insideBack, lift, inner, legs }: Case): Plain => ({
+const bottom = ({ inside, deep, insideBack, lift, inner, foot }: Case): Plain => ({
   ...{ id: "Q", kind: "case-bottom", name: "Bottom", letter: "Q", ...panel },
-  note: `Glued from the boards chosen for it; ${legs ? "its dovetails are included" : "let into the sides"}, its front edge flush with theirs.`,
+  note: `Glued from the boards chosen for it; ${foot > 0 ? "its dovetails are included" : "let into the sides"}, its front edge flush with theirs.`,
   shape: { length: inside.to - inside.from, width: deep.to - insideBack, thickness: inner },
   place: { at: [inside.from, lift, deep.to], ...LYING },
   opens: [0, -PULL.down, 0],

@@ -11,6 +11,7 @@ import type { Span } from "../leg-frame/place";
 import { doorPanels, doorsOf } from "./door";
 import { drawerOf, drawerPanels } from "./drawer";
 import { looseShelfPanels, looseShelves } from "./loose-shelf";
+import { placePlinth, plinthFeet } from "./plinth";
 
 /** Shares what there is among those that don't say: those that do keep it; where all do, the last takes what is left. */
 export function shared(room: number, asked: readonly (number | null)[]): number[] {
@@ -85,17 +86,26 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
       return through ? [one, { ...one, turned: { x: (bay.from + bay.to) / 2, z: middle } }] : [one];
     }),
   );
-  const raised = choice.stands === "frame";
+  const raised = choice.stands !== "sides";
   const outside = { from: -half, to: half };
-  const legs = raised ? placeLegFrame(choice.frame, { across: outside, deep }, choice.lift) : null;
+  const framed = choice.stands === "frame";
+  const legs = framed ? placeLegFrame(choice.frame, { across: outside, deep }, choice.lift) : null;
+  const plinth =
+    choice.stands === "plinth"
+      ? placePlinth({ x: outside, z: deep }, { height: choice.lift, thickness: inner, setBack: choice.setBack })
+      : null;
   const relief = raised ? 0 : choice.relief;
-  const feet = legs ? legFrameFeet(legs) : feetOf(half, side, deep, reliefOf(relief, under));
+  const feet = legs
+    ? legFrameFeet(legs)
+    : plinth
+      ? plinthFeet(plinth)
+      : feetOf(half, side, deep, reliefOf(relief, under));
   const at: Case = {
     kind: "case",
     keeps: { end: true, side: true },
     flush: true,
     ...{ top, core, under, side, inner, back, deep, inside, insideBack, high, rail, bays, feet },
-    ...{ outside, legs, relief },
+    ...{ outside, legs, plinth, relief },
     lift: choice.lift,
     foot: raised ? choice.lift : 0,
     kick: !raised && choice.kick && choice.lift >= KICK.least,
@@ -153,7 +163,7 @@ function classed(drawers: readonly Drawer[]): Drawer[] {
 
 /** What is glued up from boards: sides, bottom, dividers, shelves, and drawer bottoms that are solid. */
 export function casePanels(at: Case, form: Form): PanelPlace[] {
-  const { side, inner, deep, inside, insideBack, under, high, bays, dividers, foot, legs } = at;
+  const { side, inner, deep, inside, insideBack, under, high, bays, dividers, foot } = at;
   const sizesAt = ["form", "case"];
   const depth = deep.to - insideBack;
   const plain = { width: depth, thickness: inner, sizesAt };
@@ -165,7 +175,7 @@ export function casePanels(at: Case, form: Form): PanelPlace[] {
     })),
     {
       ...{ id: "bottom", kind: "case-bottom", part: "Q", name: "bottom" },
-      ...{ ...plain, length: inside.to - inside.from + 2 * (legs ? tailLength(side, true) : letInto(side)) },
+      ...{ ...plain, length: inside.to - inside.from + 2 * (foot > 0 ? tailLength(side, true) : letInto(side)) },
     },
     ...dividers.map((_, i) => ({
       ...{ id: `divider-${i + 1}`, kind: "divider", part: dividers.length > 1 ? `DV${i + 1}` : "DV" },

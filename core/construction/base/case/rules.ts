@@ -1,4 +1,4 @@
-import { fine, grade, listed, set, mm, Verdict, verdict } from "../../../verdict/verdict";
+import { fine, grade, Level, listed, set, mm, Verdict, verdict } from "../../../verdict/verdict";
 import { sagOf } from "../../sag";
 import { usualRange } from "../../usual";
 import type { Rule } from "../base";
@@ -41,6 +41,7 @@ export const CASE_RULES: readonly Rule<CaseFacts>[] = [
   (facts) => facts.at.legs && frameLegs(facts.at.legs, at("frame")),
   (facts) => facts.at.legs && frameHeight(facts.at.legs, at("frame"), raising(facts.at.legs)),
   (facts) => facts.at.legs && frameFits(facts.at.legs, at("frame")),
+  plinthHigh,
   pulledOver,
 ];
 
@@ -138,6 +139,33 @@ function fastening({ choices: { fastening: way } }: CaseFacts): Verdict {
   });
 }
 
+/** A plinth is high enough for a foot, and stands back from it. @source common practice */
+const PLINTH = { low: 40, high: 130, toes: 20 };
+
+function plinthHigh({ at: { plinth, deep } }: CaseFacts): Verdict | null {
+  if (!plinth) return null;
+  const back = deep.to - plinth.z.to;
+  const thin = plinth.height < PLINTH.low;
+  const level: Level =
+    plinth.height < 12 || plinth.z.to - plinth.z.from < 60 ? "fix" : thin || back < PLINTH.toes ? "tight" : "holds";
+  return verdict({
+    id: "form.plinth",
+    stage: "form",
+    subject: ["plinth-front", "case-bottom"],
+    level,
+    text: thin
+      ? `A plinth of ${mm(plinth.height)} is too low to be cleaned before`
+      : back < PLINTH.toes
+        ? `The plinth stands only ${mm(back)} back: toes and a skirting meet it`
+        : `The plinth is ${mm(plinth.height)} high, ${mm(back)} behind the front`,
+    why: `Usual is ${PLINTH.low} to ${PLINTH.high} mm, ${PLINTH.toes} mm back or more. It is as high as the bottom lies above the floor.`,
+    remedies: [
+      ...(thin ? [set("Raise the bottom to 60 mm", at("lift"), 60)] : []),
+      ...(back < PLINTH.toes && !thin ? [set("Set it 40 mm back", at("setBack"), 40)] : []),
+    ],
+  });
+}
+
 /** A frame is as high as the bottom lies. */
 const raising = ({ gap, rail }: LegFrame) => {
   const lift = Math.ceil((rail.depth + gap + FREE) / 10) * 10;
@@ -147,8 +175,8 @@ const raising = ({ gap, rail }: LegFrame) => {
 const FREE = 90;
 
 /** Something keeps the dust out and the foot from the bottom's edge. */
-function kick({ at: { lift, inner, relief, legs }, form }: CaseFacts): Verdict | null {
-  if (legs || (!form.case.kick && lift === 0)) return null;
+function kick({ at: { lift, inner, relief, foot }, form }: CaseFacts): Verdict | null {
+  if (foot > 0 || (!form.case.kick && lift === 0)) return null;
   const wanted = form.case.kick;
   const low = wanted && lift < KICK.least;
   const bare = lift - relief;

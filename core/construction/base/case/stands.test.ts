@@ -50,6 +50,43 @@ describe("a case on a frame of legs, worked by hand", () => {
   });
 });
 
+describe("a case on a plinth, worked by hand", () => {
+  const plan = eight(set("stands", "plinth"), set("lift", 80), set("setBack", 40));
+  it("four boards 18 thick and 80 high: 880 less 12 at each end, 390 less 4 behind and 40 in front", () => {
+    expect(listed(plan, "plinth-front")).toEqual([856, 80, 18]);
+    expect(listed(plan, "plinth-back")).toEqual([856, 80, 18]);
+    expect(listed(plan, "plinth-side")).toEqual([346, 80, 18]);
+    expect(listed(plan, "case-side")).toEqual([700 - 20 - 80, 390, 20]);
+    expect(bounds(plan, "KF").most[2]).toBeCloseTo(190 - 40, 9);
+    expect(bounds(plan, "Q").least[1]).toBe(80);
+  });
+  it("the bottom moves over it: tight in front, slots along the sides and across behind", () => {
+    const joint = (id: string) => plan.joints.find((each) => each.id === id)!;
+    expect(joint("plinth-front+case-bottom")).toMatchObject({ slot: null });
+    expect(joint("plinth-back+case-bottom")).toMatchObject({ slot: 12, slotWay: "across" });
+    expect(joint("plinth-side+case-bottom")).toMatchObject({ slot: 12, slotWay: "along" });
+    expect(plan.stopped.filter(({ load }) => load > 0.5)).toEqual([]);
+    expect(plan.verdicts.filter(({ stage, level }) => stage === "form" && level !== "holds")).toEqual([]);
+  });
+  it("is mitred, glued and under the case before the top goes on", () => {
+    const of = (id: string) => plan.steps.findIndex((step) => step.id === id);
+    expect(of("plinth")).toBeLessThan(of("cut-feet"));
+    expect(of("cut-feet")).toBeLessThan(of("attach"));
+    expect(plan.steps[of("cut-feet")].title).toBe("Set the case on its plinth");
+  });
+  it("too low, or level with the front, it is told, and mended by one press", () => {
+    for (const [patch, label] of [
+      [set("lift", 20), "Raise the bottom to 60 mm"],
+      [set("setBack", 0), "Set it 40 mm back"],
+    ] as const) {
+      const on = [set("stands", "plinth"), set("lift", 80), patch];
+      const said = find(eight(...on), "form.plinth");
+      expect([said.level, said.remedies[0].label]).toEqual(["tight", label]);
+      expect(find(eight(...on, ...said.remedies[0].patches), "form.plinth").level).toBe("holds");
+    }
+  });
+});
+
 describe("drawers from both sides, worked by hand", () => {
   const both = eight(
     set("back", "none"),

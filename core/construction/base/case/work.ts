@@ -3,7 +3,7 @@ import { fine, mm } from "../../../verdict/verdict";
 import type { BaseWork, WorkFacts } from "../base";
 import { legFrameSteps } from "../leg-frame/work";
 import { ofDoor } from "./door";
-import { doorSteps } from "./door-work";
+import { doorSteps, Times } from "./door-work";
 import { drawerSteps } from "./drawer-work";
 import { ofSize } from "./drawer";
 import { framesOf, runnersOf } from "./frames";
@@ -17,7 +17,8 @@ const BACK_SCREWS = 220;
 
 /** The order of a case: panels, joints, a dry fit, insides finished, everything between the sides closed at once; then back and drawers. */
 export function caseWork({ form, at, thick, milled, grooved, fullHours, clampHours, long }: WorkFacts<Case>): BaseWork {
-  const { bays, dividers, drawers, doors, loose, kick, back, legs } = at;
+  const { bays, dividers, drawers, doors, loose, kick, back, legs, plinth } = at;
+  const raised = at.foot > 0;
   const frame = legs
     ? legFrameSteps(legs, { thick, milled, fullHours, clampHours, long, carries: "the bottom" })
     : null;
@@ -57,11 +58,11 @@ export function caseWork({ form, at, thick, milled, grooved, fullHours, clampHou
       : []),
     step({
       id: "case-dovetails",
-      title: `Dovetail the rails under the top${legs ? " and the bottom" : ""} into the sides`,
-      detail: `Tails first, on both rails and to one gauge; the sides’ sockets are marked from the very tails that go there, each corner numbered. They go in from above: the top hides them.${legs ? " The bottom’s, from edge to edge, go in from below, and the frame hides those." : ""}`,
-      parts: ["case-rail", "case-side", ...(legs ? ["case-bottom"] : [])],
+      title: `Dovetail the rails under the top${raised ? " and the bottom" : ""} into the sides`,
+      detail: `Tails first, on both rails and to one gauge; the sides’ sockets are marked from the very tails that go there, each corner numbered. They go in from above: the top hides them.${raised ? ` The bottom’s, from edge to edge, go in from below, and the ${legs ? "frame" : "plinth"} hides those.` : ""}`,
+      parts: ["case-rail", "case-side", ...(raised ? ["case-bottom"] : [])],
       after: ["case-housings", ...milled],
-      hours: legs ? 6 : 2.5,
+      hours: raised ? 6 : 2.5,
       check: "Rails flush with the sides’ upper edges, or a hair above.",
     }),
     ...(frames.length > 0 || kinds.length > 0
@@ -79,7 +80,7 @@ export function caseWork({ form, at, thick, milled, grooved, fullHours, clampHou
     step({
       id: "dry-fit",
       title: "Dry-fit the case",
-      detail: `On its back, sides over ${legs ? "dividers and shelves, the bottom up into them from below," : "bottom, dividers and shelves,"} rails in last from above. Diagonals of the front and of every opening; number what goes where.`,
+      detail: `On its back, sides over ${raised ? "dividers and shelves, the bottom up into them from below," : "bottom, dividers and shelves,"} rails in last from above. Diagonals of the front and of every opening; number what goes where.`,
       parts: [...panels, "case-rail"],
       after: [
         "case-dovetails",
@@ -140,6 +141,7 @@ export function caseWork({ form, at, thick, milled, grooved, fullHours, clampHou
         ]
       : []),
     ...(frame ? frame.steps : []),
+    ...(plinth ? [plinthStep({ milled, fullHours, clampHours })] : []),
     ...drawerSteps(
       at,
       form.case.drawers.above,
@@ -195,14 +197,23 @@ export function caseWork({ form, at, thick, milled, grooved, fullHours, clampHou
               hours: 1,
               check: `The gap is ${mm(legs.gap)} all round, and nothing rocks.`,
             }
-          : {
-              title: "Level the feet and ease them",
-              detail: "On the flat floor, marked from a block: a shaving, no more. Chamfer every foot 2 mm.",
-              parts: ["case-side"],
-              after: [whole],
-              hours: 0.5,
-              check: "No rock on a flat floor.",
-            }),
+          : plinth
+            ? {
+                title: "Set the case on its plinth",
+                detail: `The plinth levelled on the flat floor, the case set on it, even at both ends; screws down through the bottom, tight in front, those at the ends and behind in the middle of their slots of ${fine(form.case.slot)}.`,
+                parts: ["plinth-front", "plinth-back", "plinth-side"],
+                after: [whole, "plinth"],
+                hours: 1,
+                check: "No rock, no light between plinth and bottom.",
+              }
+            : {
+                title: "Level the feet and ease them",
+                detail: "On the flat floor, marked from a block: a shaving, no more. Chamfer every foot 2 mm.",
+                parts: ["case-side"],
+                after: [whole],
+                hours: 0.5,
+                check: "No rock on a flat floor.",
+              }),
       }),
     ],
     apart: ["sand-base", "glue-base"],
@@ -212,6 +223,7 @@ export function caseWork({ form, at, thick, milled, grooved, fullHours, clampHou
     seen: [
       "case-side",
       ...(legs ? ["stand-leg", "stand-rail", "stand-end"] : []),
+      ...(plinth ? ["plinth-front", "plinth-side"] : []),
       ...new Set([
         ...loose.map(({ kind }) => kind),
         ...doors.map((each) => ofDoor("door-stile", each)),
@@ -220,3 +232,19 @@ export function caseWork({ form, at, thick, milled, grooved, fullHours, clampHou
     ],
   };
 }
+
+const plinthStep = ({ milled, fullHours, clampHours }: Times): Step =>
+  step({
+    id: "plinth",
+    title: "Mitre and glue the plinth",
+    detail:
+      "All four boards against two stops, two long and two short; a spline in each mitre. Folded up over tape on a flat board, a strap round it.",
+    parts: ["plinth-front", "plinth-back", "plinth-side"],
+    after: milled,
+    hours: 2.5,
+    wait: fullHours,
+    waitFor: "the plinth to cure",
+    clamps: FRAME_CLAMPS,
+    clampHours,
+    check: "Diagonals alike while the glue is wet.",
+  });
