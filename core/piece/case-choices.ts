@@ -1,5 +1,6 @@
 /** Fields of the form: a case of solid boards, its openings and what they hold. */
 import * as v from "valibot";
+import { alcoveSchema } from "./alcove-choices";
 import { choice, count, distance, list, size } from "./fields";
 import { legFrameSchema, USUAL_LEG_FRAME } from "./leg-frame-choices";
 
@@ -59,6 +60,8 @@ const caseSchema = v.strictObject({
   slot: size("slot of a runner's screws", 5, 40),
   /** fixed to the wall so that nobody pulls it over */
   wall: v.boolean("It is fixed to the wall or not."),
+  /** what it is built into; null where it stands free */
+  alcove: v.optional(v.nullable(alcoveSchema), null),
   bays: list("bays", baySchema, 6, 1),
   drawers: v.strictObject({
     front: size("thickness of drawer fronts", 8, 60),
@@ -94,7 +97,7 @@ export type CaseBay = v.InferOutput<typeof baySchema>;
 /** @source common practice */
 export const USUAL_CASE: CaseChoices = {
   ...{ thickness: 21, inner: 20, rails: 60, behind: 0, lift: 60, kick: true, relief: 12 },
-  ...{ back: "sheet", sheet: 6.2, slope: "1:8", slot: 12, wall: false, stands: "sides", setBack: 40 },
+  ...{ back: "sheet", sheet: 6.2, slope: "1:8", slot: 12, wall: false, stands: "sides", setBack: 40, alcove: null },
   frame: USUAL_LEG_FRAME,
   bays: [
     {

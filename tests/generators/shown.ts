@@ -2,6 +2,8 @@
 import { jointDrawings } from "../../core/drawing/joints";
 import { boardScene, panelScene } from "../../core/drawing/boards";
 import { closeUp } from "../../core/drawing/close-up";
+import { alcoveScene } from "../../core/drawing/alcove";
+import { dovetailScene } from "../../core/drawing/dovetail";
 import { cuttingScene } from "../../core/drawing/cutting";
 import { elevationsScene, planScene, thumbScene } from "../../core/drawing/elevations";
 import { fasteningScene } from "../../core/drawing/fastening";
@@ -44,6 +46,10 @@ export function scenesOf(plan: Plan, piece: Piece, shop: Shop): Scene[] {
     endGrainScene(plan, false),
     // one joint a piece: over many draws each kind comes up, and none is carved for nothing
     ...(plan.geometry.kind === "case" ? [openingsScene(plan.geometry, null)] : []),
+    ...(plan.geometry.kind === "case" && piece.form.case.alcove
+      ? [alcoveScene(piece.form.case.alcove, plan.geometry)]
+      : []),
+    ...plan.joints.flatMap((joint) => (joint.kind === "dovetail" ? [dovetailScene(joint)] : [])),
     ...jointDrawings(drawable, one?.id ?? null).map((each) => each.scene),
     buttonScene(plan, piece.joints.buttons),
     fasteningScene(plan, piece),

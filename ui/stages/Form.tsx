@@ -6,6 +6,7 @@ import { elevationsScene, planScene } from "../../core/drawing/elevations";
 import { SPECIES } from "../../core/wood/species";
 import { SceneView } from "../drawing/SceneView";
 import { Choice, FieldRow, LengthField } from "../fields/fields";
+import { AlcoveFields } from "../form/AlcoveFields";
 import { BySmallDrawing } from "../form/BySmallDrawing";
 import { LegAndApronFields } from "../form/LegAndApronFields";
 import { OwnParts } from "../form/OwnParts";
@@ -84,7 +85,12 @@ export function FormStage() {
           <SceneView scene={scenes[1]} height={250} onEdit={fromDrawing} onPick={pick} picked={part} />
         </>
       )}
-      {plan.geometry.kind === "case" && !inSpace && <CaseOpenings at={plan.geometry} />}
+      {plan.geometry.kind === "case" && !inSpace && (
+        <>
+          <CaseOpenings at={plan.geometry} />
+          <AlcoveFields at={plan.geometry} />
+        </>
+      )}
       <Guarded at={piece} instead={<p role="alert">What could stand below can’t be drawn at these sizes.</p>}>
         <BySmallDrawing />
       </Guarded>

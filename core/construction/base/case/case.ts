@@ -1,4 +1,5 @@
 /** Where everything of a case stands, as its own files are told. mm */
+import type { Filler } from "./alcove";
 import type { CaseRow } from "../../../piece/case-choices";
 import type { PieceGeometry } from "../../geometry";
 import type { LegFrame, Span } from "../leg-frame/place";
@@ -42,6 +43,8 @@ export interface Case extends PieceGeometry {
   foot: number;
   legs: LegFrame | null;
   plinth: Plinth | null;
+  /** beside it, in an alcove */
+  fillers: Filler[];
   /** across the piece, of the rails under the top and between drawers */
   rail: number;
   kick: boolean;

@@ -10,6 +10,7 @@ import type { Case, Door, Drawer } from "./case";
 import type { Span } from "../leg-frame/place";
 import { KICK, shelvesOf } from "./place";
 import { railKind, shelfKind } from "./parts";
+import { fillerContacts } from "./filler";
 import { plinthContacts } from "./plinth";
 import { legFrameContacts } from "../leg-frame/parts";
 import { turnedAbout } from "./cut";
@@ -44,6 +45,7 @@ export function contactsOf(at: Case, { case: choice }: Pick<Form, "case">): Cont
           ...{ id: "Q", kind: "case-bottom", said: "Bottom", thickness: at.inner, slot: choice.slot },
         })
       : []),
+    ...fillerContacts(at),
     ...(at.plinth ? plinthContacts(at, at.plinth, choice.slot) : []),
     ...(at.back > 0 ? atBack(at) : []),
     ...at.doors.flatMap((door) => atDoor(door, at.deep.to, called(door, at.doors, "Door"))),

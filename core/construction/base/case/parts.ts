@@ -10,6 +10,7 @@ import { bored, looseShelfParts } from "./loose-shelf";
 import { drawerParts } from "./drawer-parts";
 import type { Case } from "./case";
 import { KICK, shelvesOf } from "./place";
+import { fillerParts } from "./filler";
 import { plinthParts } from "./plinth";
 import { framesOf, RUNNER, Runner, runnersOf } from "./frames";
 
@@ -47,6 +48,7 @@ export function caseParts({ form, at }: BaseFacts<Case>): AssemblyPart[] {
     ...doorParts(form, at),
     ...drawerParts(form, at),
     ...(at.legs ? legFrameParts(at.legs) : []),
+    ...fillerParts(at),
     ...(at.plinth ? plinthParts(at.plinth) : []),
   ];
 }

@@ -6,6 +6,7 @@ import { Bearer, Footprint, frameRound, PanelPlace } from "../../geometry";
 import { topOf } from "../../top/core";
 import { legFrameFeet, placeLegFrame } from "../leg-frame/place";
 import { footLength, reliefOf } from "../standing-end";
+import { fillersOf } from "./alcove";
 import type { Bay, Case, Division, Drawer, Opening } from "./case";
 import type { Span } from "../leg-frame/place";
 import { doorPanels, doorsOf } from "./door";
@@ -106,6 +107,7 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
     flush: true,
     ...{ top, core, under, side, inner, back, deep, inside, insideBack, high, rail, bays, feet },
     ...{ outside, legs, plinth, relief },
+    fillers: choice.alcove ? fillersOf(choice.alcove, { wide: 2 * half, up: under }) : [],
     lift: choice.lift,
     foot: raised ? choice.lift : 0,
     kick: !raised && choice.kick && choice.lift >= KICK.least,

@@ -5,6 +5,7 @@ import type { Rule } from "../base";
 import { dovetailSlope } from "../dovetail-slope";
 import type { LegFrame } from "../leg-frame/place";
 import { frameFits, frameHeight, frameLegs } from "../leg-frame/rules";
+import { ALCOVE_RULES } from "./alcove-rules";
 import { bayAdded } from "./divide";
 import { doorsMade, drawnBehind, drawersMade, drawersRun, grooveHidden, pulledOver, shelvesMade } from "./drawer-rules";
 import { at, CaseFacts } from "./facts";
@@ -43,6 +44,7 @@ export const CASE_RULES: readonly Rule<CaseFacts>[] = [
   (facts) => facts.at.legs && frameFits(facts.at.legs, at("frame")),
   plinthHigh,
   pulledOver,
+  ...ALCOVE_RULES,
 ];
 
 function sides({ at: { side } }: CaseFacts): Verdict {

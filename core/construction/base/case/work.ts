@@ -3,7 +3,8 @@ import { fine, mm } from "../../../verdict/verdict";
 import type { BaseWork, WorkFacts } from "../base";
 import { legFrameSteps } from "../leg-frame/work";
 import { ofDoor } from "./door";
-import { doorSteps, Times } from "./door-work";
+import { doorSteps } from "./door-work";
+import { plinthStep } from "./plinth-work";
 import { drawerSteps } from "./drawer-work";
 import { ofSize } from "./drawer";
 import { framesOf, runnersOf } from "./frames";
@@ -215,11 +216,25 @@ export function caseWork({ form, at, thick, milled, grooved, fullHours, clampHou
                 check: "No rock on a flat floor.",
               }),
       }),
+      ...(at.fillers.length > 0
+        ? [
+            step({
+              id: "fillers",
+              title: "Scribe the fillers to the walls",
+              detail:
+                "The case in its alcove, level and plumb, packed under its feet. Each filler held plumb against its side, a block as wide as its widest gap run down the wall with a pencil on it; sawn and planed to the line, undercut a little; screwed from inside the case.",
+              parts: ["filler"],
+              after: ["cut-feet"],
+              hours: 1.5,
+              check: "No light between wall and filler.",
+            }),
+          ]
+        : []),
     ],
     apart: ["sand-base", "glue-base"],
     closing: "glue-base",
     closed: [...made, ...(back > 0 ? ["back"] : [])],
-    standing: ["cut-feet", ...(form.case.wall ? ["wall"] : [])],
+    standing: ["cut-feet", ...(at.fillers.length > 0 ? ["fillers"] : []), ...(form.case.wall ? ["wall"] : [])],
     seen: [
       "case-side",
       ...(legs ? ["stand-leg", "stand-rail", "stand-end"] : []),
@@ -232,19 +247,3 @@ export function caseWork({ form, at, thick, milled, grooved, fullHours, clampHou
     ],
   };
 }
-
-const plinthStep = ({ milled, fullHours, clampHours }: Times): Step =>
-  step({
-    id: "plinth",
-    title: "Mitre and glue the plinth",
-    detail:
-      "All four boards against two stops, two long and two short; a spline in each mitre. Folded up over tape on a flat board, a strap round it.",
-    parts: ["plinth-front", "plinth-back", "plinth-side"],
-    after: milled,
-    hours: 2.5,
-    wait: fullHours,
-    waitFor: "the plinth to cure",
-    clamps: FRAME_CLAMPS,
-    clampHours,
-    check: "Diagonals alike while the glue is wet.",
-  });
