@@ -18,6 +18,8 @@ export function readId(id: string): { kind: "opening" | "under" | "beside"; bay:
 
 /** A division drawn no thinner than a finger finds, mm. */
 const GRIP = 14;
+/** From one line of words to the next, pixels. */
+const LINE = 15;
 const HOLDS = {
   nothing: "open",
   drawer: "drawer",
@@ -28,18 +30,20 @@ const HOLDS = {
 } as const;
 
 /** What stands in an opening, as its drawing says it. */
-function saidOf(at: Case, bay: number, row: number): { text: string; made: boolean } {
+function saidOf(at: Case, bay: number, row: number): { lines: string[]; made: boolean } {
   const { holds, shelves } = at.bays[bay].openings[row];
   const here = <T extends { bay: number; row: number }>(all: readonly T[]) =>
     all.filter((each) => each.bay === bay && each.row === row);
   if (isDrawn(holds)) {
     const [drawer, behind] = here(at.drawers);
-    const both = behind ? `, behind it ${behind.n}` : "";
-    return drawer ? { text: `drawer ${drawer.n}${both}`, made: true } : { text: "no room for a drawer", made: false };
+    const both = behind ? [`behind it ${behind.n}`] : [];
+    return drawer
+      ? { lines: [`drawer ${drawer.n}`, ...both], made: true }
+      : { lines: ["no room", "for a drawer"], made: false };
   }
-  const loose = shelves > 0 ? `, ${shelves === 1 ? "a loose shelf" : `${shelves} loose shelves`}` : "";
+  const loose = shelves > 0 ? [shelves === 1 ? "a loose shelf" : `${shelves} loose shelves`] : [];
   const made = holds === "nothing" || here(at.doors).length > 0;
-  return { text: made ? `${HOLDS[holds]}${loose}` : "no room for a door", made };
+  return { lines: made ? [...HOLDS[holds].split(", "), ...loose] : ["no room", "for a door"], made };
 }
 
 /** @param chosen  the opening that is looked at */
@@ -60,15 +64,11 @@ export function openingsScene(at: Case, chosen: { bay: number; row: number } | n
             ink: picked ? "wash" : "void",
             label: `Opening ${j + 1} of bay ${i + 1}: ${Math.round(to - from)} by ${Math.round(high)} mm, ${HOLDS[opening.holds]}`,
           },
-          {
-            kind: "text",
-            x: (from + to) / 2,
-            y: (opening.from + opening.to) / 2,
-            text: said.text,
-            anchor: "middle",
-            ink: said.made ? "ink" : "graphite",
-            dy: 4,
-          },
+          // one under the other, round the middle
+          ...said.lines.map((text, n): Item => ({
+            ...{ kind: "text", x: (from + to) / 2, y: (opening.from + opening.to) / 2, text, anchor: "middle" },
+            ...{ ink: said.made ? "ink" : "graphite", dy: 4 + LINE * (n - (said.lines.length - 1) / 2) },
+          })),
         ];
       }),
     ),

@@ -27,7 +27,11 @@ export function AlcoveFields({ at }: { at: Case }) {
         label="Built into an alcove"
         checked={alcove !== null}
         onTake={(on) =>
-          set("An alcove", path(), on ? squareAlcove(Math.ceil(at.top.length + 20), Math.ceil(at.top.width)) : null)
+          set(
+            "An alcove",
+            path(),
+            on ? squareAlcove(Math.ceil(at.top.length + 20), Math.ceil(at.top.width + 20)) : null,
+          )
         }
       />
       {alcove && scene && (

@@ -68,7 +68,7 @@ export function CaseOpenings({ at }: { at: Case }) {
   return (
     <section aria-label="Openings" className="w-full">
       <h2 className="text-[15px]">Openings</h2>
-      <SceneView scene={scene} height={230} onEdit={fromDrawing} onPick={pick} onDrag={dragged} />
+      <SceneView scene={scene} height={260} onEdit={fromDrawing} onPick={pick} onDrag={dragged} />
       {opening && (
         <FieldRow>
           <Choice

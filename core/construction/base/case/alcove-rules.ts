@@ -1,19 +1,42 @@
 /** Rules of an alcove: whether what was measured agrees, and whether the case goes in. */
 import { fine, grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
 import type { Rule } from "../base";
-import { disagreement, roomIn, skewOf } from "./alcove";
+import { disagreement, roomIn, skewOf, widthByDiagonals } from "./alcove";
 import type { CaseFacts } from "./facts";
 
 export const ALCOVE_RULES: readonly Rule<CaseFacts>[] = [measuresAgree, goesIn, deepEnough];
 
-/** Widths and plumbs that differ by more were read wrongly, mm. @source common practice: what a plumb line and a tape give */
+/** What was measured twice and differs by more was read wrongly, mm; a wall bows by less. @source common practice: what a plumb line and a tape give */
 const READ = { good: 3, least: 12 };
+const BOW = { good: 20, least: 60 };
 
+/** Everything that is known twice: the width above by its plumbs, the floor's by its diagonals, the one half-way by its neighbours. */
 function measuresAgree({ form }: CaseFacts): Verdict | null {
   const { alcove } = form.case;
   if (!alcove) return null;
-  const off = Math.abs(disagreement(alcove));
-  const level = grade(off, "at most", READ.good, READ.least);
+  const { floor, middle, top, height, left, right } = alcove;
+  const all = [
+    {
+      off: Math.abs(disagreement(alcove)),
+      limit: READ,
+      text: "Widths and plumbs of the alcove disagree",
+      why: `From ${mm(floor)} at the floor the plumbs say ${mm(floor - left - right)} at ${mm(height)}, the tape says ${mm(top)}. Until then half of it is taken on each side.`,
+    },
+    {
+      off: Math.abs(widthByDiagonals(alcove) - floor),
+      limit: READ,
+      text: "Diagonals and width of the alcove’s floor disagree",
+      why: `With ${mm(alcove.depth)} of depth the diagonals say ${mm(widthByDiagonals(alcove))} of width, the tape says ${mm(floor)}.`,
+    },
+    {
+      off: Math.abs(middle - (floor + top) / 2),
+      limit: BOW,
+      text: "The alcove’s walls bow more than walls do",
+      why: `Half-way up it is ${mm(middle)} wide, between ${mm(floor)} below and ${mm(top)} above.`,
+    },
+  ];
+  const worst = all.reduce((one, each) => (each.off / each.limit.good > one.off / one.limit.good ? each : one));
+  const level = grade(worst.off, "at most", worst.limit.good, worst.limit.least);
   return verdict({
     id: "form.alcove-measures",
     stage: "form",
@@ -21,11 +44,11 @@ function measuresAgree({ form }: CaseFacts): Verdict | null {
     level,
     text:
       level === "holds"
-        ? "The alcove’s widths and plumbs agree"
-        : `The alcove’s widths and plumbs disagree by ${fine(off)}: measure again`,
-    why: `From ${mm(alcove.floor)} at the floor the plumbs say ${mm(alcove.floor - alcove.left - alcove.right)} at ${mm(alcove.height)}, the tape says ${mm(alcove.top)}. Until then half of it is taken on each side.`,
-    limit: READ.good,
-    actual: Math.round(off * 10) / 10,
+        ? "What was measured of the alcove agrees"
+        : `${worst.text} by ${fine(worst.off)}: measure again`,
+    why: worst.why,
+    limit: worst.limit.good,
+    actual: Math.round(worst.off * 10) / 10,
     sense: "at most",
     unit: "mm",
     source: "derived: plane geometry",

@@ -7,7 +7,7 @@ import { alcoveScene } from "../../../drawing/alcove";
 import { Alcove, squareAlcove } from "../../../piece/alcove-choices";
 import { caseOf, eight, set } from "../../../testing/cases";
 import { at, find } from "../../../testing/plans";
-import { disagreement, fillersOf, roomIn, skewOf, wallAt, wallsOf } from "./alcove";
+import { disagreement, fillersOf, roomIn, skewOf, wallAt, wallsOf, widthByDiagonals } from "./alcove";
 
 const SEED = Number(process.env.SEED ?? 20261127);
 
@@ -66,6 +66,12 @@ const measured = ({ skew, ...given }: typeof alcoves extends fc.Arbitrary<infer 
 });
 
 describe(`alcoves of any measures (seed ${SEED})`, () => {
+  it("diagonals of a parallelogram give its width back", () =>
+    fc.assert(
+      fc.property(alcoves, (given) => {
+        expect(widthByDiagonals(measured(given))).toBeCloseTo(given.floor, 5);
+      }),
+    ));
   it("what goes in touches no wall anywhere from front to back, and a hair more does", () =>
     fc.assert(
       fc.property(alcoves, fc.integer({ min: 300, max: 2600 }), (given, up) => {
@@ -149,6 +155,9 @@ describe("a case in it", () => {
     const mended = built({ ...LEANING, floor: 880, middle: 880, top: 870 }, ...remedy.patches);
     expect(find(mended, "form.alcove").level).toBe("holds");
     expect(find(built({ ...LEANING, top: 975 }), "form.alcove-measures")).toMatchObject({ level: "fix", actual: 15 });
+    expect(find(built({ ...LEANING, first: 1150 }), "form.alcove-measures").text).toMatch(/^Diagonals and width/);
+    expect(find(built({ ...LEANING, middle: 900 }), "form.alcove-measures").text).toMatch(/bow more than walls do/);
+    expect(find(built(LEANING), "form.alcove-measures").level).toBe("holds");
     expect(find(built({ ...LEANING, depth: 300 }), "form.alcove-depth")).toMatchObject({
       level: "tight",
       remedies: [{ label: "Make the top 300 mm deep" }],

@@ -30,6 +30,17 @@ export function wallsOf({ floor, middle, top, height, left, right }: Alcove): { 
 export const disagreement = ({ floor, top, left, right }: Pick<Alcove, "floor" | "top" | "left" | "right">) =>
   floor - left - right - top;
 
+/**
+ * What the diagonals say the floor's width is, the back off to one side as they also say.
+ *
+ * @source derived: d1² + d2² = 2 (w² + s² + depth²) and d1² − d2² = 4 w s, solved for w²
+ */
+export function widthByDiagonals({ first, second, depth }: Pick<Alcove, "first" | "second" | "depth">): number {
+  const sum = Math.max(0, (first ** 2 + second ** 2) / 2 - depth ** 2);
+  const product = (first ** 2 - second ** 2) / 4;
+  return Math.sqrt((sum + Math.sqrt(Math.max(0, sum ** 2 - 4 * product ** 2))) / 2);
+}
+
 /** How far the back is off to the right of the front: the floor is a parallelogram. @source derived: d1² − d2² = 4 w s */
 export const skewOf = ({ floor, first, second }: Pick<Alcove, "floor" | "first" | "second">) =>
   (first ** 2 - second ** 2) / (4 * floor);
