@@ -1,6 +1,14 @@
 /** Points and directions in space, mm. */
 export type Vec = readonly [x: number, y: number, z: number];
 
+/** The ways a piece's frame points: x right, y up from the floor, z toward the viewer. */
+export const RIGHT: Vec = [1, 0, 0];
+export const LEFT: Vec = [-1, 0, 0];
+export const UP: Vec = [0, 1, 0];
+export const DOWN: Vec = [0, -1, 0];
+export const FRONT: Vec = [0, 0, 1];
+export const BACK: Vec = [0, 0, -1];
+
 export const add = (a: Vec, b: Vec): Vec => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
 export const minus = (a: Vec, b: Vec): Vec => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
 export const times = (a: Vec, by: number): Vec => [a[0] * by, a[1] * by, a[2] * by];

@@ -40,6 +40,29 @@ export interface Contact {
   mitre?: { spline: boolean; set: SettingCard["lines"] };
 }
 
+/** Four boards that run round a box, from outside to outside and from their lower edges up. mm */
+export interface Ring {
+  x: { from: number; to: number };
+  z: { from: number; to: number };
+  y: { from: number; to: number };
+}
+
+/**
+ * The face of a mitre at a corner of boards that run round, seen from the one that runs from front to back: square to the cut into it,
+ * along the upright edge, from the outside corner inward.
+ *
+ * @param sx  −1 at the left, 1 at the right; `sz` −1 behind, 1 in front
+ */
+export function mitredCorner({ x, y, z }: Ring, sx: -1 | 1, sz: -1 | 1): Place {
+  const half = Math.SQRT1_2;
+  // along the edge up or down, as the corner turns
+  const up = sx * sz < 0;
+  return {
+    at: [sx < 0 ? x.from : x.to, up ? y.from : y.to, sz < 0 ? z.from : z.to],
+    ...{ x: [sx * half, 0, -sz * half], y: [0, up ? 1 : -1, 0] },
+  };
+}
+
 /** Boards are thinner than legs: what stays beyond and beside a mortise, mm. @source common practice */
 const WALL = { good: 4, least: 2.5 };
 /** A housing stops so far short of the front edge, mm. @source common practice */

@@ -1,10 +1,10 @@
 import type { TopMovement } from "../../movement/year";
 import type { Form } from "../../piece/schema";
-import { fine, grade, Level, mm, set, Verdict, verdict } from "../../verdict/verdict";
+import { fine, Level, mm, set, Verdict, verdict } from "../../verdict/verdict";
 import type { Species } from "../../wood/species";
 import type { PieceGeometry } from "../geometry";
 import type { PartMove } from "../../movement/parts";
-import { sagOf } from "../sag";
+import { sagVerdict } from "../sag";
 import { carriesSlats, slatWidth } from "./shelf";
 
 interface ShelfFacts {
@@ -171,24 +171,9 @@ function shelfSags({ form, at, species }: ShelfFacts): Verdict | null {
   const span = Math.max(1, seat.to - seat.from);
   const whole = Math.max(1, seat.front - seat.back - 2 * shelf.gap);
   const wide = shelf.kind === "slats" ? Math.max(1, slatWidth(form, whole) * shelf.slats) : whole;
-  const { sag, limit, thick } = sagOf({ span, wide, thickness: shelf.thickness }, species.stiffness);
-  const level = grade(sag, "at most", limit, 2.5 * limit);
-  return verdict({
-    id: "form.shelf-sag",
-    stage: "form",
-    subject: ["shelf"],
-    level,
-    text:
-      level === "holds"
-        ? `The shelf sags ${fine(sag)} after years: nobody sees it`
-        : `The shelf sags ${fine(sag)} after years`,
-    why: `${mm(span)} between its ends with about 25 kg a metre, ${mm(shelf.thickness)} thick; ${fine(limit)} begins to show.`,
-    limit: Math.round(limit * 10) / 10,
-    actual: Math.round(sag * 10) / 10,
-    sense: "at most",
-    unit: "mm",
-    source: "derived: a beam on two supports; creep about double",
-    remedies:
-      level === "holds" || thick > 60 ? [] : [set(`Make it ${thick} mm thick`, ["form", "shelf", "thickness"], thick)],
+  return sagVerdict({
+    ...{ id: "form.shelf-sag", subject: ["shelf"], what: "shelf", held: "between its ends" },
+    ...{ board: { span, wide, thickness: shelf.thickness }, stiffness: species.stiffness },
+    mend: (thick) => (thick > 60 ? [] : [set(`Make it ${thick} mm thick`, ["form", "shelf", "thickness"], thick)]),
   });
 }

@@ -1,6 +1,6 @@
 /** Where the walls of a box meet, what holds its bottom, and its frame. */
-import type { Vec } from "../../../assembly/vector";
-import { Contact, screwFor } from "../contact";
+import { BACK, FRONT, LEFT, RIGHT, UP } from "../../../assembly/vector";
+import { Contact, mitredCorner, screwFor } from "../contact";
 import { legFrameContacts } from "../leg-frame/parts";
 import type { Box } from "./place";
 
@@ -9,12 +9,6 @@ const SCREWS = { every: 180, into: 24 };
 
 /** Of a bracket’s plate: its screws into the wall, how thick it is, what stays of the wall. mm @source common practice */
 const BRACKET = { screws: 4, steel: 2, over: 3 };
-
-const RIGHT: Vec = [1, 0, 0];
-const LEFT: Vec = [-1, 0, 0];
-const UP: Vec = [0, 1, 0];
-const FRONT: Vec = [0, 0, 1];
-const BACK: Vec = [0, 0, -1];
 
 export function boxContacts(at: Box): Contact[] {
   const { legs, bottom, choices } = at;
@@ -50,19 +44,9 @@ function corners({ outside, inside, high, wall, choices }: Box): Contact[] {
               ? { at: [inside.x.to, high.from, sz < 0 ? outside.z.from : inside.z.to], x: RIGHT, y: UP }
               : { at: [inside.x.from, high.from, sz < 0 ? inside.z.from : outside.z.to], x: LEFT, y: UP },
         };
-      // square to the cut into the end wall; along the edge, up or down as the corner turns
-      const half = Math.SQRT1_2;
-      const up = sx * sz < 0;
       return {
         ...{ ...known, how: "mitred", mitre: { spline: choices.corner === "splined", set: [] } },
-        face: {
-          at: [
-            sx < 0 ? outside.x.from : outside.x.to,
-            up ? high.from : high.to,
-            sz < 0 ? outside.z.from : outside.z.to,
-          ],
-          ...{ x: [sx * half, 0, -sz * half], y: [0, up ? 1 : -1, 0] },
-        },
+        face: mitredCorner({ ...outside, y: high }, sx, sz),
       };
     }),
   );

@@ -1,5 +1,6 @@
 import { dimension, formEdit, Item } from "../../../drawing/scene";
 import type { Form } from "../../../piece/schema";
+import { legFrameDimensions } from "../leg-frame/dimensions";
 import type { Box } from "./place";
 
 /** What may be typed on the views of a box: how high it is, what it stands on, what stands over. */
@@ -20,15 +21,8 @@ export function boxDimensions(form: Form, at: Box): { plan: Item[]; front: Item[
       ),
       ...(legs
         ? [
-            dimension([left, high.from], [left, legs.height], -22, legs.gap, edit("Shadow gap", "frame", "gap")),
             dimension([left, legs.height], [left, 0], -22, legs.height),
-            dimension(
-              [legs.across.to, legs.height],
-              [legs.across.to, legs.height - legs.rail.depth],
-              22,
-              legs.rail.depth,
-              edit("Depth of the frame's rails", "frame", "depth"),
-            ),
+            ...legFrameDimensions(legs, left, (name, key) => edit(name, "frame", key)),
           ]
         : []),
       dimension(

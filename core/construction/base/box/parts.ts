@@ -1,6 +1,6 @@
 import type { AssemblyPart } from "../../../assembly/part";
 import { Place, seenFrom } from "../../../assembly/place";
-import type { Vec } from "../../../assembly/vector";
+import { FRONT, RIGHT, UP, Vec } from "../../../assembly/vector";
 import type { BaseFacts } from "../base";
 import { legFrameParts } from "../leg-frame/parts";
 import { BOX, Box } from "./place";
@@ -9,9 +9,6 @@ import { BOX, Box } from "./place";
 const PULL = { along: 240, across: 240, down: 90 };
 
 const panel = { make: "solid", role: "panel", adds: [] } as const;
-const RIGHT: Vec = [1, 0, 0];
-const UP: Vec = [0, 1, 0];
-const FRONT: Vec = [0, 0, 1];
 
 /** A box: ends P, back and front W, bottom Q, what is bought for its lid, its leg frame. */
 export function boxParts({ at }: BaseFacts<Box>): AssemblyPart[] {

@@ -1,6 +1,6 @@
 import { SHEETS } from "../../../assembly/material";
 import { fine, grade, mm, set, Verdict, verdict } from "../../../verdict/verdict";
-import { sagOf } from "../../sag";
+import { sagVerdict } from "../../sag";
 import { usualRange } from "../../usual";
 import type { Rule } from "../base";
 import { dovetailSlope } from "../dovetail-slope";
@@ -72,24 +72,11 @@ function bottomCarries({ at, species }: BoxFacts): Verdict {
   // a solid one bears along its grain only, a sheet the shorter way
   const [span, wide] = bottom.solid || long < deep ? [long, deep] : [deep, long];
   const stiffness = bottom.solid ? species.stiffness : SHEETS.plywood.stiffness;
-  const { sag, limit, thick } = sagOf({ span, wide, thickness: bottom.thickness }, stiffness);
-  const level = grade(sag, "at most", limit, 2.5 * limit);
-  return verdict({
-    id: "form.box-bottom",
-    stage: "form",
-    subject: ["box-bottom"],
-    level,
-    text: `The bottom sags ${fine(sag)} after years${level === "holds" ? ": nobody sees it" : ""}`,
-    why: `${mm(span)} from wall to wall with about 25 kg a metre, ${fine(bottom.thickness)} thick; ${fine(limit)} begins to show.`,
-    limit: Math.round(limit * 10) / 10,
-    actual: Math.round(sag * 10) / 10,
-    sense: "at most",
-    unit: "mm",
-    source: "derived: a beam on two supports; creep about double",
-    remedies:
-      level !== "holds" && thick <= 40
-        ? [set(`Make the bottom ${thick} mm thick`, path("bottom", "thickness"), thick)]
-        : [],
+  return sagVerdict({
+    ...{ id: "form.box-bottom", subject: ["box-bottom"], what: "bottom", held: "from wall to wall" },
+    ...{ board: { span, wide, thickness: bottom.thickness }, stiffness },
+    mend: (thick) =>
+      thick <= 40 ? [set(`Make the bottom ${thick} mm thick`, path("bottom", "thickness"), thick)] : [],
   });
 }
 

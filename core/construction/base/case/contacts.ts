@@ -1,6 +1,6 @@
 /** Where the parts of a case touch, and how they are held there. */
 import type { Place } from "../../../assembly/place";
-import type { Vec } from "../../../assembly/vector";
+import { BACK, DOWN, FRONT, LEFT, RIGHT, UP } from "../../../assembly/vector";
 import { Contact, screwFor } from "../contact";
 import type { Form } from "../../../piece/schema";
 import { ofDoor } from "./door";
@@ -17,13 +17,6 @@ import { turnedAbout } from "./cut";
 
 /** Stub tenons from both sides of a divider leave so much between each and its middle, with the mortise's own depth, mm. @source common practice */
 const BETWEEN = 3.5;
-
-const RIGHT: Vec = [1, 0, 0];
-const LEFT: Vec = [-1, 0, 0];
-const UP: Vec = [0, 1, 0];
-const DOWN: Vec = [0, -1, 0];
-const FRONT: Vec = [0, 0, 1];
-const BACK: Vec = [0, 0, -1];
 
 /** Ends of what lies between two that stand: its left end and its right, y from the back to the front. */
 const ends = ({ from, to }: Span, low: number, high: number, z: number): [Place, Place] => [

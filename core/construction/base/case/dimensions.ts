@@ -1,5 +1,6 @@
 import { dimension, formEdit, Item } from "../../../drawing/scene";
 import type { Form } from "../../../piece/schema";
+import { legFrameDimensions } from "../leg-frame/dimensions";
 import type { Case } from "./case";
 
 /** What may be typed on the views of a case: bays from the front, depth from the end. Heights of openings stand on their own drawing. */
@@ -12,24 +13,7 @@ export function caseDimensions(form: Form, at: Case): { plan: Item[]; front: Ite
       ...bays.map(({ from, to }, i) =>
         dimension([from, 0], [to, 0], -16, to - from, edit(`Width of bay ${i + 1}`, "bays", i, "width")),
       ),
-      ...(legs
-        ? [
-            dimension(
-              [outside.from, lift],
-              [outside.from, legs.height],
-              -22,
-              legs.gap,
-              edit("Shadow gap", "frame", "gap"),
-            ),
-            dimension(
-              [legs.across.to, legs.height],
-              [legs.across.to, legs.height - legs.rail.depth],
-              22,
-              legs.rail.depth,
-              edit("Depth of the frame's rails", "frame", "depth"),
-            ),
-          ]
-        : []),
+      ...(legs ? legFrameDimensions(legs, outside.from, (name, key) => edit(name, "frame", key)) : []),
       ...(lift > 0
         ? [
             dimension(

@@ -1,7 +1,7 @@
 /** Fillers beside a case in its alcove: boards scribed to the wall, screwed from inside the sides. */
 import { straight } from "../../../assembly/outline";
 import type { AssemblyPart } from "../../../assembly/part";
-import type { Vec } from "../../../assembly/vector";
+import { LEFT, RIGHT, UP } from "../../../assembly/vector";
 import { fine } from "../../../verdict/verdict";
 import { Contact, screwFor } from "../contact";
 import type { Case } from "./case";
@@ -9,10 +9,6 @@ import { PULL } from "./cut";
 
 /** They stand so far behind the front; a screw for so much of their height. mm @source common practice */
 const FILLER = { back: 2, every: 350, over: 4 };
-
-const UP: Vec = [0, 1, 0];
-const RIGHT: Vec = [1, 0, 0];
-const LEFT: Vec = [-1, 0, 0];
 
 /** SF1 at the left wall, SF2 at the right one. */
 export function fillerParts({ fillers, outside, deep, foot, under, inner }: Case): AssemblyPart[] {

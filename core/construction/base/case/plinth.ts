@@ -1,20 +1,15 @@
 /** A plinth below a case: four boards mitred at their corners, set back in front, screwed to from inside the case. mm */
 import type { AssemblyPart } from "../../../assembly/part";
 import { Place } from "../../../assembly/place";
-import type { Vec } from "../../../assembly/vector";
+import { DOWN, FRONT, RIGHT, UP } from "../../../assembly/vector";
 import type { Footprint } from "../../geometry";
-import { Contact, screwFor } from "../contact";
+import { Contact, mitredCorner, screwFor } from "../contact";
 import type { Span } from "../leg-frame/place";
 import type { Case, Plinth } from "./case";
 import { PULL } from "./cut";
 
 /** It stands so far in at the ends and behind; a screw for so much of its length goes so far into it, mm. @source common practice */
 const PLINTH = { aside: 12, behind: 4, every: 220, into: 30 };
-
-const RIGHT: Vec = [1, 0, 0];
-const UP: Vec = [0, 1, 0];
-const DOWN: Vec = [0, -1, 0];
-const FRONT: Vec = [0, 0, 1];
 
 export const placePlinth = (
   outside: { x: Span; z: Span },
@@ -57,19 +52,14 @@ export function plinthParts({ x, z, height, thickness }: Plinth): AssemblyPart[]
 /** Mitres with a spline in each; screws down through the bottom, which moves over all but the front. */
 export function plinthContacts(at: Case, plinth: Plinth, slot: number): Contact[] {
   const { x, z, height, thickness } = plinth;
-  const half = Math.SQRT1_2;
   const corners = ([-1, 1] as const).flatMap((sz) =>
     ([-1, 1] as const).map((sx, j): Contact => {
-      const up = sx * sz < 0;
       const kind = sz < 0 ? "plinth-back" : "plinth-front";
       return {
         ...{ group: `plinth-side+${kind}`, name: `${sz < 0 ? "Back" : "Front"} of the plinth to side` },
         ...{ enters: sz < 0 ? "KB" : "KF", receives: `KS${j + 1}`, section: { width: height, thickness } },
         ...{ how: "mitred", depth: thickness, mitre: { spline: true, set: [] } },
-        face: {
-          at: [sx < 0 ? x.from : x.to, up ? 0 : height, sz < 0 ? z.from : z.to],
-          ...{ x: [sx * half, 0, -sz * half], y: [0, up ? 1 : -1, 0] },
-        },
+        face: mitredCorner({ x, z, y: { from: 0, to: height } }, sx, sz),
       };
     }),
   );

@@ -1,5 +1,5 @@
-import { fine, grade, Level, listed, set, mm, Verdict, verdict } from "../../../verdict/verdict";
-import { sagOf } from "../../sag";
+import { fine, Level, listed, set, mm, Verdict, verdict } from "../../../verdict/verdict";
+import { sagVerdict } from "../../sag";
 import { usualRange } from "../../usual";
 import type { Rule } from "../base";
 import { dovetailSlope } from "../dovetail-slope";
@@ -74,35 +74,14 @@ function sags({ at: place, form, species }: CaseFacts): Verdict {
   ];
   const worst = spans.reduce((a, b) => (b.span >= a.span ? b : a));
   const span = Math.max(1, worst.span);
-  const { sag, limit, thick } = sagOf({ span, wide, thickness: place.inner }, species.stiffness);
-  const level = grade(sag, "at most", limit, 2.5 * limit);
-  return verdict({
-    id: "form.case-sag",
-    stage: "form",
-    subject: [worst.kind],
-    level,
-    text:
-      level === "holds"
-        ? `The ${worst.what} sags ${fine(sag)} after years: nobody sees it`
-        : `The ${worst.what} sags ${fine(sag)} after years`,
-    why: `${mm(span)} between what holds it with about 25 kg a metre, ${mm(place.inner)} thick; ${fine(limit)} begins to show.`,
-    limit: Math.round(limit * 10) / 10,
-    actual: Math.round(sag * 10) / 10,
-    sense: "at most",
-    unit: "mm",
-    source: "derived: a beam on two supports; creep about double",
-    remedies:
-      level === "holds"
-        ? []
-        : [
-            ...(thick <= 40 ? [set(`Make bottom, dividers and shelves ${thick} mm thick`, at("inner"), thick)] : []),
-            ...(place.bays.length === 1
-              ? [
-                  // what its openings hold stays on one side of it
-                  set("Set a divider in its middle", at("bays"), bayAdded(form.case.bays, 0)),
-                ]
-              : []),
-          ],
+  return sagVerdict({
+    ...{ id: "form.case-sag", subject: [worst.kind], what: worst.what, held: "between what holds it" },
+    ...{ board: { span, wide, thickness: place.inner }, stiffness: species.stiffness },
+    mend: (thick) => [
+      ...(thick <= 40 ? [set(`Make bottom, dividers and shelves ${thick} mm thick`, at("inner"), thick)] : []),
+      // what its openings hold stays on one side of it
+      ...(place.bays.length === 1 ? [set("Set a divider in its middle", at("bays"), bayAdded(form.case.bays, 0))] : []),
+    ],
   });
 }
 

@@ -1,6 +1,6 @@
 import type { AssemblyPart } from "../../../assembly/part";
 import type { Place } from "../../../assembly/place";
-import type { Vec } from "../../../assembly/vector";
+import { BACK, DOWN, FRONT, LEFT, RIGHT, UP } from "../../../assembly/vector";
 import { Contact, screwFor } from "../contact";
 import { FRAME, LegFrame, Span } from "./place";
 
@@ -10,12 +10,6 @@ const PULL = { aside: 120, down: 160 };
 const SCREWS = { every: 250, into: 26 };
 
 const stick = { make: "solid", role: "rail", adds: [], cuts: [] } as const;
-const RIGHT: Vec = [1, 0, 0];
-const LEFT: Vec = [-1, 0, 0];
-const UP: Vec = [0, 1, 0];
-const DOWN: Vec = [0, -1, 0];
-const FRONT: Vec = [0, 0, 1];
-const BACK: Vec = [0, 0, -1];
 
 /** Legs FL, long rails FA, rails at the ends FB, strips FF: numbered from behind and the left. */
 export function legFrameParts(at: LegFrame): AssemblyPart[] {

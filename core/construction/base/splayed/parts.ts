@@ -2,7 +2,7 @@ import { straight } from "../../../assembly/outline";
 import type { AssemblyPart } from "../../../assembly/part";
 import type { Place } from "../../../assembly/place";
 import type { Plane, Shape } from "../../../assembly/shape";
-import type { Vec } from "../../../assembly/vector";
+import { UP, Vec } from "../../../assembly/vector";
 import { USUAL } from "../../usual";
 import type { BaseFacts } from "../base";
 import { Arm, armEnd, Splayed } from "./place";
@@ -11,7 +11,6 @@ type Plain = Omit<AssemblyPart, "adds" | "cuts">;
 /** How far parts are drawn off each other when the piece is pulled apart, mm. */
 const PULL = { out: 180, up: 60, down: 120 };
 
-const UP: Vec = [0, 1, 0];
 export const outward = ({ x, z }: Pick<Arm, "x" | "z">): Vec => [x, 0, z];
 
 /** Where a leg stands: grain from foot to head, its width outward. */
