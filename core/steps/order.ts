@@ -233,13 +233,13 @@ export function stepsFor(inputs: OrderInputs): Step[] {
   out.push(
     step({
       id: "attach",
+      check: "Gap at each fastener as Movement gives it.",
       ...(base.attach ?? (outdoors ? rustless(attachStep(piece, at)) : attachStep(piece, at))),
       parts: [topPart],
       after: [...finished.last, ...base.standing, ...(small ? [small.id] : [])],
       hours: TIME.attach,
       wait: finished.cure,
       waitFor: "the finish to cure",
-      check: "Gap at each fastener as Movement gives it.",
     }),
   );
   out.push(

@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { Piece } from "../../core/piece/schema";
 import { demoBoard } from "../../core/testing/boards";
 import {
+  again,
   choose,
   fileOf,
   go,
@@ -205,5 +206,29 @@ describe("a lift-lid table of the demo", () => {
     expect(await words(page, 'section[aria-label="In space"]')).toMatch(/kg of European oak/);
     await press(page, "Undo");
     await page.waitForSelector('[data-verdict="form.lid-load"][data-level="fix"]');
+  });
+});
+
+describe("a sideboard of the demo, built into an alcove", () => {
+  it("what was measured is typed on its drawing; walls that come too near are told, and the piece made shorter by one press", async () => {
+    const { page } = maker;
+    const board = (await piecesByName())["Sideboard"];
+    const alcove = async () => (JSON.parse(await fileOf(board)) as Piece).form.case.alcove;
+    await go(page, `/pieces/${board}/form`);
+    await (await page.waitForSelector("::-p-xpath(//label[normalize-space(.)='Built into an alcove'])"))!.click();
+    await page.waitForSelector('[data-scene="alcove"]');
+    await page.waitForSelector('[data-verdict="form.alcove"][data-level="holds"]');
+    await saved(page);
+    expect(await alcove()).toMatchObject({ floor: 1520, middle: 1520, top: 1520, left: 0 });
+    for (const where of ["Width at the floor", "Width half-way up", "Width above"])
+      await typeDimension(page, where, "1480");
+    await page.waitForSelector('[data-verdict="form.alcove"][data-level="fix"]');
+    expect(await words(page, '[data-verdict="form.alcove"]')).toMatch(/The alcove is \d+ mm narrower than the case/);
+    await press(page, "Make it 1472 mm long");
+    await page.waitForSelector('[data-verdict="form.alcove"][data-level="holds"]');
+    await saved(page);
+    await again(page);
+    await page.waitForSelector('[data-scene="alcove"]');
+    expect(await alcove()).toMatchObject({ floor: 1480, top: 1480 });
   });
 });

@@ -55,8 +55,8 @@ export interface BaseWork {
   /** after these the base can be finished, and after these the top goes on */
   closed: string[];
   standing: string[];
-  /** how the top goes on, where it is not fastened but joined */
-  attach?: Pick<Step, "title" | "detail">;
+  /** how the top goes on, where it is not fastened but joined or hung */
+  attach?: Pick<Step, "title" | "detail" | "check">;
   /** kinds of part that are finished with the top */
   seen: string[];
 }

@@ -56,6 +56,7 @@ export function boughtWork({ at, joints }: WorkFacts<Bought>): BaseWork {
     attach: {
       title: "Bolt the top on",
       detail: `Upside down on blankets: the bolt on the middle line of each row tight, all others under broad washers, a turn loose in their slots.${choices.kind === "lift" ? " Cables with slack for the highest height." : ""}`,
+      check: "Gap at each fastener as Movement gives it.",
     },
     seen: [],
   };

@@ -12,12 +12,12 @@ const CORNERS = {
   splined: {
     title: "Mitre the walls and groove them for their splines",
     detail:
-      "Back, end, front, end off one board in that order, a pencil line over every cut: the grain runs on round three corners. All mitres against one stop, two long and two short; grooves square to the cut, in a cradle.",
+      "Where one board is long enough back, end, front and end come off it in that order, a pencil line over every cut: the grain then runs on round three corners. All mitres against one stop, two long and two short; grooves square to the cut, in a cradle.",
   },
   "loose-tenons": {
     title: "Mitre the walls and slot them for their loose tenons",
     detail:
-      "Back, end, front, end off one board in that order, a pencil line over every cut: the grain runs on round three corners. All mitres against one stop; slots square to the cut, from its inside corner.",
+      "Where one board is long enough back, end, front and end come off it in that order, a pencil line over every cut: the grain then runs on round three corners. All mitres against one stop; slots square to the cut, from its inside corner.",
   },
   dovetailed: {
     title: "Dovetail the corners",
@@ -183,17 +183,20 @@ function hung({ choices, hinges, ballast, under, high }: Box): BaseWork["attach"
       return {
         title: "Hang the lid",
         detail: `${hinges.length} butt hinges ${mm(BOX.hinge.long)} long${deep > 0 ? `, let ${fine(deep)} into the back wall` : ""}; one screw each first, the lid tried, then the others.${rests}${stay ? " The stay last, set so that the lid comes down by itself and slowly." : ""}`,
+        check: "Shut, it lies on both bumpers, even all along; up, it stays.",
       };
     }
     case "lift":
       return {
         title: "Mount the lid on its brackets",
         detail: `Brackets to the end walls first, level with each other by a batten across; the lid laid on and set even all round, marked from below through their slots, the rear screw of each tight, the others a turn loose. Screws of ${mm(bracket.screw)}: a stop on the drill.${ballast ? ` Before that ${ballast.mass} kg of steel, ${mm(Math.round(ballast.x.to - ballast.x.from))} by ${mm(Math.round(ballast.z.to - ballast.z.from))} by ${mm(ballast.thickness)}, screwed below its middle in slots.` : ""}${rests}`,
+        check: "Let go at any height it neither falls nor flies; shut, the gap is even all round.",
       };
     case "loose":
       return {
         title: "Lay the lid on",
         detail: `Two cleats below it, clear of the walls by what it moves, keep it in place.${rests}`,
+        check: "It goes on either way round.",
       };
   }
 }

@@ -5,6 +5,7 @@ import type { Vec } from "../../../assembly/vector";
 import type { PanelPlace } from "../../geometry";
 import type { Bay, Case, LooseShelf } from "./case";
 import { cut, PULL } from "./cut";
+import { ordinal } from "./facts";
 import { besideOf } from "./frames";
 
 /** @source common practice: pins of 5 mm, holes 32 apart, one place above and one below */
@@ -45,7 +46,7 @@ const markOf = ({ n }: LooseShelf, { loose }: Pick<Case, "loose">) => (loose.len
 export const looseShelfPanels = (at: Case): PanelPlace[] =>
   at.loose.map((shelf) => ({
     ...{ id: `loose-${shelf.n}`, kind: shelf.kind, part: markOf(shelf, at) },
-    name: at.loose.length > 1 ? `loose shelf ${shelf.n}` : "loose shelf",
+    name: at.loose.length > 1 ? `${ordinal(shelf.n - 1)} loose shelf` : "loose shelf",
     length: shelf.across.to - shelf.across.from,
     width: shelf.deep.to - shelf.deep.from,
     thickness: at.inner,

@@ -7,6 +7,7 @@ import { topOf } from "../../top/core";
 import { legFrameFeet, placeLegFrame } from "../leg-frame/place";
 import { footLength, reliefOf } from "../standing-end";
 import { fillersOf } from "./alcove";
+import { ordinal } from "./facts";
 import type { Bay, Case, Division, Drawer, Opening } from "./case";
 import type { Span } from "../leg-frame/place";
 import { doorPanels, doorsOf } from "./door";
@@ -181,7 +182,7 @@ export function casePanels(at: Case, form: Form): PanelPlace[] {
     },
     ...dividers.map((_, i) => ({
       ...{ id: `divider-${i + 1}`, kind: "divider", part: dividers.length > 1 ? `DV${i + 1}` : "DV" },
-      name: dividers.length > 1 ? `divider ${i + 1}` : "divider",
+      name: dividers.length > 1 ? `${ordinal(i)} divider` : "divider",
       ...{ ...plain, length: high.to - high.from + 2 * letInto(inner) },
     })),
     ...shelves.map(({ bay }, i) => {
@@ -189,7 +190,7 @@ export function casePanels(at: Case, form: Form): PanelPlace[] {
       const { from, to } = bays[bay];
       return {
         ...{ id: `shelf-${i + 1}`, kind: `case-shelf${bay > 0 ? `-${bay + 1}` : ""}` },
-        ...{ part: several ? `H${i + 1}` : "H", name: several ? `shelf ${i + 1}` : "shelf" },
+        ...{ part: several ? `H${i + 1}` : "H", name: several ? `${ordinal(i)} shelf` : "shelf" },
         ...{ ...plain, length: to - from + 2 * letInto(Math.min(side, inner)) },
       };
     }),

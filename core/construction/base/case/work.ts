@@ -70,8 +70,8 @@ export function caseWork({ form, at, thick, milled, grooved, fullHours, clampHou
       ? [
           step({
             id: "frames",
-            title: "Tenon the drawer rails, make runners and kickers",
-            detail: `Rails between their shoulders exactly as long as the bottom is between its own. Each runner a stub tenon in front; behind it two slots of ${fine(form.case.slot)} for its screws, counterbored below.`,
+            title: frames.length > 0 ? "Tenon the drawer rails, make runners and kickers" : "Make the kickers",
+            detail: `${frames.length > 0 ? "Rails between their shoulders exactly as long as the bottom is between its own. Runners and kickers: a" : "A"} stub tenon in front; behind it two slots of ${fine(form.case.slot)} for its screws, counterbored below.`,
             parts: [...frames, ...kinds],
             after: ["case-housings", ...milled],
             hours: 0.5 + 0.3 * runners.length,
@@ -192,7 +192,7 @@ export function caseWork({ form, at, thick, milled, grooved, fullHours, clampHou
         ...(legs && frame
           ? {
               title: "Level the frame and stand the case on it",
-              detail: `Legs sawn to length on the flat floor, eased 2 mm. The case on its top, the frame on it, even all round; screws up through the strips, tight in front, those behind in the middle of their slots of ${fine(form.case.slot)}.`,
+              detail: `Legs sawn to length on the flat floor, eased 2 mm. The case upside down, the frame on it, even all round; screws up through the strips, tight in front, those behind in the middle of their slots of ${fine(form.case.slot)}.`,
               parts: ["stand-leg"],
               after: [whole, frame.closed],
               hours: 1,

@@ -24,7 +24,7 @@ export function legFrameSteps(
       step({
         id: "frame-joints",
         title: "Mortise the frame’s legs, tenon its rails",
-        detail: `Legs ${mm(leg)} square, their pairs of mortises from the outer faces and short of each other. Long rails against one stop, end rails against another.${long ? " The legs stay long at the foot." : ""}`,
+        detail: `Legs ${mm(leg)} square, both mortises of a head gauged from its outer faces: they meet inside, where the tips of the tenons make room for each other. Long rails against one stop, end rails against another.${long ? " The legs stay long at the foot." : ""}`,
         parts: ["stand-leg", ...rails],
         after: [...thick, ...milled],
         hours: 8 * (TIME.mortise + TIME.tenon),

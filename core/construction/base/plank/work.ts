@@ -131,6 +131,7 @@ export function plankWork({ form, at, joints, milled, fullHours, clampHours }: W
     attach: {
       title: "Set it up",
       detail: "The top was glued on with the ends: felt under the feet, a day in the room before it is loaded.",
+      check: "No rock where it will stand.",
     },
     seen: [...ends, ...(stretcher ? ["stretcher"] : [])],
   };
