@@ -46,7 +46,7 @@ try {
   await page.waitForFunction(() => !document.querySelector("[data-planned=waiting]"));
   const ids = await page.$$eval("[data-piece]", (cards) => cards.map((card) => card.dataset.piece));
   const table = ids[0];
-  const chest = await named("Linen chest");
+  const [chest, box] = [await named("Newspaper table"), await named("Lift-lid table")];
   /** A piece further down the bench than its first page. */
   async function named(name) {
     const more = await page.$("::-p-xpath(//button[starts-with(normalize-space(.), 'Show more')])");
@@ -60,7 +60,7 @@ try {
       stage,
       `/pieces/${table}/${stage}`,
     ]),
-    ["space", `/pieces/${ids[7]}/form`],
+    ["space", `/pieces/${box}/form`],
     ["sheets", `/pieces/${table}/sheets`],
     ["movement-breadboard", `/pieces/${ids[3]}/movement`],
     ["sources", `/pieces/${ids[3]}/sources`],
