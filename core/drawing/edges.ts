@@ -42,6 +42,9 @@ export function linesOf(solid: Solid): EdgeLine[] {
 export const edgesOf = (lines: readonly EdgeLine[], toward: Vec): SolidEdge[] =>
   lines.flatMap((line) => edgesAlong(line, toward));
 
+/** Edges that are seen from everywhere: where faces meet at more than a round face's do. */
+export const creasesOf = (lines: readonly EdgeLine[]): SolidEdge[] => edgesOf(lines, [0, 0, 0]);
+
 function lineThrough(lines: Map<string, EdgeLine>, a: Vec, b: Vec): EdgeLine {
   const way = unit(minus(b, a));
   const first = way.findIndex((each) => Math.abs(each) > 1e-6);
@@ -55,7 +58,8 @@ function lineThrough(lines: Map<string, EdgeLine>, a: Vec, b: Vec): EdgeLine {
   return line;
 }
 
-const fine = (n: number, by: number) => Math.round(n * by) + 0;
+/** Rounded off the places where sizes that makers choose would lie on a boundary: there a hair would part what is one line. */
+const fine = (n: number, by: number) => Math.floor(n * by + 0.6180339887) + 0;
 
 function edgesAlong({ through, along, stretches }: EdgeLine, toward: Vec): SolidEdge[] {
   // most lines are one edge between two faces

@@ -90,7 +90,7 @@ function Wooden({ parts, small, wood, apart, alone, onPick }: Given) {
     () =>
       given.map((body) => {
         const geometry = geometryOf(body.solid, body.place);
-        return { body, geometry, lines: edgesOf(geometry), stands: standsAt(body.place) };
+        return { body, geometry, lines: edgesOf(body.solid), stands: standsAt(body.place) };
       }),
     [given],
   );

@@ -1,7 +1,8 @@
-import { BufferAttribute, BufferGeometry, CanvasTexture, Color, EdgesGeometry, RepeatWrapping } from "three";
+import { BufferAttribute, BufferGeometry, CanvasTexture, Color, RepeatWrapping } from "three";
 import { Place, turned } from "../../core/assembly/place";
 import type { Solid } from "../../core/assembly/solid";
 import { dot, unit, Vec } from "../../core/assembly/vector";
+import { creasesOf, linesOf } from "../../core/drawing/edges";
 
 /** How much of a wood's picture is its darker colour, 0 to 1. By eye. */
 const DARK_SHARE = 0.25;
@@ -75,13 +76,12 @@ export function draftOf(bodies: readonly { solid: Solid; colours: readonly [stri
   return geometry;
 }
 
-/** Faces that meet at more than this show an edge, degrees. */
-const CREASE = 20;
-
-/** The edges of a body as lines, in full light wherever they look. */
-export function edgesOf(body: BufferGeometry): EdgesGeometry {
-  const edges = new EdgesGeometry(body, CREASE);
-  const { count } = edges.getAttribute("position");
+/** The edges of a body as lines, in full light wherever they look: where its faces meet at an angle, however they are split. */
+export function edgesOf(body: Solid): BufferGeometry {
+  const points = creasesOf(linesOf(body)).flatMap(({ from, to }) => [...from, ...to]);
+  const count = points.length / 3;
+  const edges = new BufferGeometry();
+  edges.setAttribute("position", new BufferAttribute(new Float32Array(points), 3));
   edges.setAttribute("color", new BufferAttribute(new Float32Array(3 * count).fill(1), 3));
   edges.setAttribute("uv", new BufferAttribute(new Float32Array(2 * count), 2));
   return edges;
