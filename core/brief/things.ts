@@ -1,5 +1,5 @@
 /** What must pass under a piece, stand on it or come down on it, held against the parts as they stand. */
-import { AssemblyPart, bodyOf } from "../assembly/part";
+import { AssemblyPart, standingBody } from "../assembly/part";
 import { boundsOf, stood } from "../assembly/solid";
 import type { Thing } from "../piece/brief-choices";
 import type { Brief, Form } from "../piece/schema";
@@ -20,10 +20,16 @@ interface Box {
   least: readonly number[];
   most: readonly number[];
 }
-const boxOf = (part: AssemblyPart): Box => {
-  const { least, most } = boundsOf(stood(bodyOf(part), part.place));
-  return { name: part.name, kind: part.kind, least, most };
-};
+const known = new WeakMap<AssemblyPart, Box>();
+/** As it stands in the piece: what of it lies in another is in nothing's way. A part that stays what it was is not looked at again. */
+function boxOf(part: AssemblyPart): Box {
+  const before = known.get(part);
+  if (before) return before;
+  const { least, most } = boundsOf(stood(standingBody(part), part.place));
+  const box = { name: part.name, kind: part.kind, least, most };
+  known.set(part, box);
+  return box;
+}
 
 /** One verdict for each thing, in their order. */
 export function thingRules({ brief, form, top, parts }: ThingFacts): Verdict[] {
