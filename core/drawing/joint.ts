@@ -97,7 +97,10 @@ function reachOf(
 /** What a joint is known by: its tenon, the loose tenon in its place, what is cut for it. */
 function shownBody(joint: KindOfJoint): JointBody {
   const { adds, cuts, brings = [] } = bodiesOf(joint);
-  return adds[0] ?? brings.find(({ of }) => of === "wood") ?? cuts[0];
+  const { width, thickness } = joint.section;
+  // dovetails without a whole tail have none: their section stands for them
+  const none: JointBody = { shape: { length: 1, width, thickness }, place: HOME };
+  return adds[0] ?? brings.find(({ of }) => of === "wood") ?? cuts[0] ?? none;
 }
 
 /** Both sections of a joint next to each other, to one scale. */

@@ -153,7 +153,8 @@ export function fastenerFit({ piece, fasteners }: MovementFacts): Verdict | null
     });
   }
   if (joints.fastening === "figure-8") {
-    const most = Math.max(...fasteningNeeds(joints, fasteners).map(({ need }) => Math.max(need.dry, need.wet)));
+    // where what bears the top moves as it does, none swings
+    const most = Math.max(0, ...fasteningNeeds(joints, fasteners).map(({ need }) => Math.max(need.dry, need.wet)));
     const drawn = pullIn(joints.figure8.centres, most);
     return verdict({
       id: "movement.pull-in",
