@@ -1,7 +1,7 @@
 /** What a frame of legs is judged by, whatever it carries. */
 import { grade, Level, mm, Remedy, set, Verdict, verdict } from "../../../verdict/verdict";
 import { usualRange } from "../../usual";
-import type { LegFrame } from "./place";
+import { FRAME, LegFrame } from "./place";
 
 /** Sizes of a frame's legs, and what of a leg stays free below its rails, mm. @source common practice */
 const LEGS = { section: { low: 32, high: 60 }, free: 40 };
@@ -42,24 +42,29 @@ export function frameHeight(frame: LegFrame, path: string[], raise: Remedy[] = [
   });
 }
 
-/** Legs keep off each other. */
+/** Legs keep off each other, and rails end in them. */
 export function frameFits(frame: LegFrame, path: string[]): Verdict {
-  const { long, ends, strips } = frame;
+  const { long, ends, strips, leg, rail } = frame;
   const between = Math.min(long.between.to - long.between.from, ends.between.to - ends.between.from);
   const meet = strips[1].z.from - strips[0].z.to;
-  const level: Level = between < 80 || meet < 0 ? "fix" : "holds";
+  // what of a rail stands past its leg inside would stand in the other one
+  const past = FRAME.reveal + rail.thickness - leg;
+  const thin = Math.floor(leg - FRAME.reveal - 2);
+  const close = between < 80 || meet < 0;
+  const level: Level = close || past > 0 ? "fix" : "holds";
   return verdict({
     id: "form.frame-fits",
     stage: "form",
     subject: ["stand-leg", "stand-rail"],
     level,
-    text:
-      level === "fix"
-        ? `Between the frame’s legs only ${mm(Math.max(0, between))} are left`
+    text: close
+      ? `Between the frame’s legs only ${mm(Math.max(0, between))} are left`
+      : past > 0
+        ? `The frame’s rails are ${mm(past)} thicker than what they end in`
         : `The frame’s legs stand ${mm(between)} or more apart`,
-    why: `They stand ${mm(frame.leg)} square at the corners; strips on both long rails go in between.`,
-    remedies:
-      level === "fix" && frame.leg > 30
+    why: `They stand ${mm(leg)} square at the corners, rails of ${mm(rail.thickness)} ${mm(FRAME.reveal)} behind their faces; strips on both long rails go in between.`,
+    remedies: close
+      ? leg > 30
         ? [
             {
               label: "Make its legs 30 mm square, flush outside",
@@ -69,6 +74,9 @@ export function frameFits(frame: LegFrame, path: string[]): Verdict {
               ],
             },
           ]
+        : []
+      : past > 0 && thin >= 8
+        ? [set(`Make its rails ${thin} mm thick`, [...path, "thickness"], thin)]
         : [],
   });
 }
