@@ -105,7 +105,7 @@ describe(`alcoves of any measures (seed ${SEED})`, () => {
         const wide = room.to - room.from - 40;
         const middle = (room.from + room.to) / 2;
         const { left, right } = wallsOf(alcove);
-        for (const { side, edge } of fillersOf(alcove, { wide, up }))
+        for (const { side, edge } of fillersOf(alcove, { wide, high: up, up }))
           for (const { y, wide: filler } of edge) {
             expect(middle + side * (wide / 2 + filler)).toBeCloseTo(wallAt(side < 0 ? left : right, y), 6);
             expect(filler).toBeGreaterThanOrEqual(20 - 1e-9);
@@ -137,6 +137,29 @@ describe("a case in it", () => {
     expect(plan.joints.find(({ id }) => id === "filler+case-side")!.count).toBe(2);
     expect(clashesOf(plan.assembly.parts)).toEqual([]);
     expect(plan.verdicts.some(({ id }) => id === "form.touching")).toBe(false);
+  });
+  it("is drawn with the very fillers that are listed, where the walls close in over its sides", () => {
+    // the left wall leans in by 60 within 710: the top meets it, not the sides
+    const leaning = {
+      ...LEANING,
+      height: 710,
+      middle: 1003,
+      top: 940,
+      left: 60,
+      right: 0,
+      first: 1084.6,
+      second: 1084.6,
+    };
+    const place = caseOf(built(leaning));
+    const scene = alcoveScene(leaning, place);
+    for (const { side, edge } of place.fillers) {
+      const drawn = scene.items.filter((item) => item.kind === "path" && item.id === "filler");
+      const xs = drawn.flatMap((item) => (item.kind === "path" ? item.points : [])).map(([x]) => x);
+      const wall = wallAt(wallsOf(leaning)[side < 0 ? "left" : "right"], 0);
+      // the case’s side as it is drawn, from the wall’s foot
+      expect(xs.some((x) => Math.abs(side * (wall - x) - edge[0].wide) < 1e-6)).toBe(true);
+    }
+    expect(place.fillers).toHaveLength(2);
   });
   it("goes in, stands behind its front, and is scribed to where it stands level", () => {
     expect(find(plan, "form.alcove")).toMatchObject({ level: "holds", actual: 47 });

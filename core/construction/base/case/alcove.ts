@@ -82,11 +82,11 @@ const LEAST = 3;
 /**
  * Fillers on both sides of a case that stands in the middle of its room.
  *
- * @param long  of the top; `wide` from outside to outside of the sides
+ * @param given  from outside to outside of its sides; how high the whole stands, and how high they go
  */
-export function fillersOf(alcove: Alcove, { wide, up }: { wide: number; up: number }): Filler[] {
+export function fillersOf(alcove: Alcove, { wide, high, up }: { wide: number; high: number; up: number }): Filler[] {
   const { left, right } = wallsOf(alcove);
-  const room = roomIn(alcove, up);
+  const room = roomIn(alcove, high);
   const middle = (room.from + room.to) / 2;
   const heights = measuredAt(alcove, up);
   const edge = (of: (y: number) => number) => heights.map((y) => ({ y, wide: of(y) }));

@@ -28,7 +28,7 @@ export function fillerParts({ fillers, outside, deep, foot, under, inner }: Case
     ];
     return {
       ...{ id: `SF${side < 0 ? 1 : 2}`, kind: "filler", name: "Filler", letter: "SF", make: "solid", role: "rail" },
-      note: `Scribed to the wall: ${edge.map(({ y, wide }) => `${fine(wide)} at ${Math.round(y)}`).join(", ")}; left wider until then.`,
+      note: `Scribed to the wall: ${edge.map(({ y, wide }) => `${fine(wide)} at ${Math.round(y)}`).join(", ")}; sawn 10 mm over until then.`,
       markedFrom: "the wall, with the case in its place",
       shape: {
         ...{ length: long, width, thickness: inner },

@@ -108,7 +108,7 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
     flush: true,
     ...{ top, core, under, side, inner, back, deep, inside, insideBack, high, rail, bays, feet },
     ...{ outside, legs, plinth, relief },
-    fillers: choice.alcove ? fillersOf(choice.alcove, { wide: 2 * half, up: under }) : [],
+    fillers: choice.alcove ? fillersOf(choice.alcove, { wide: 2 * half, high: height, up: under }) : [],
     lift: choice.lift,
     foot: raised ? choice.lift : 0,
     kick: !raised && choice.kick && choice.lift >= KICK.least,
