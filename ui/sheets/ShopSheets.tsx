@@ -22,7 +22,7 @@ import { SettingCards } from "../stages/SettingCards";
 /** Width of a drawing on A4 with its margins, CSS pixels. */
 const PAPER = 686;
 
-/** Five sheets for the shop, black on white, a page each, with no interface on paper. */
+/** Five sheets for the shop, black on white, a page each where it can be read so, with no interface on paper. */
 export function ShopSheets() {
   const { id, piece, plan } = usePiece();
   const { withUnit, say } = useUnit();
@@ -48,7 +48,7 @@ export function ShopSheets() {
         </Link>
         <button className="button" onClick={() => window.print()}>
           <Printer size={15} />
-          Print five sheets
+          Print the five sheets
         </button>
       </div>
       <Sheet number={1} name="Drawing">
@@ -168,17 +168,19 @@ export function ShopSheets() {
 
 /** Height of A4 within its margins, below a sheet's head, CSS pixels. */
 const ROOM = 950;
+/** What is set smaller than this is not read at the saw: a case's many joints take a second page instead. By eye, on paper. */
+const SMALLEST = 0.62;
 
 function Sheet({ number, name, children }: { number: number; name: string; children: ReactNode }) {
   const { piece, revision } = usePiece();
   const content = useRef<HTMLDivElement>(null);
   const [zoom, setZoom] = useState(1);
-  // what is longer than a page is set smaller, so that a sheet is always one page; looked at again whenever it grows, as
+  // what is a little longer than a page is set smaller, what is much longer goes on to the next; looked at again whenever it grows, as
   // it does when the letters of our own font come in after the first picture
   useLayoutEffect(() => {
     const fit = () => {
       const height = content.current!.getBoundingClientRect().height;
-      if (height > ROOM + 1) setZoom((now) => Math.max(0.4, now * (ROOM / height)));
+      if (height > ROOM + 1) setZoom((now) => Math.max(SMALLEST, now * (ROOM / height)));
     };
     const grown = new ResizeObserver(fit);
     grown.observe(content.current!);
