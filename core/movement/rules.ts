@@ -40,7 +40,7 @@ function hungAtBack({ piece, at }: MovementFacts): Verdict | null {
 
 function overhangLeft({ piece, top, at }: MovementFacts): Verdict | null {
   // posts up through the corners: their gaps are judged; ends that are panels shrink with the top, arms have a rule of their own
-  if (at.through || at.bearers.every(({ run }) => run === "aslant")) return null;
+  if (at.through || (!at.flush && at.bearers.every(({ run }) => run === "aslant"))) return null;
   const today = at.keeps.side ? piece.form.overhang.side : (at.top.width - at.frame.width) / 2;
   const loss = piece.form.field === "slats" || piece.form.ends === "frame" ? 0 : Math.min(0, top.dry.change);
   const left = today + loss / (piece.choices.fixedLine === "centre" ? 2 : 1);

@@ -189,6 +189,10 @@ describe("what is wrong is said, with what mends it", () => {
     });
     expect(find(boxed(at("choices.fixedLine", "centre")), "movement.hung").level).toBe("fix");
     expect(find(boxed(), "movement.hung").level).toBe("holds");
+    // what it shrinks is all lost in front, and 1 mm there does not outlast the dry month
+    const slight = find(boxed(at("form.overhang", { end: 1, side: 1 })), "movement.overhang");
+    expect([slight.level, slight.actual! < 1]).toEqual(["fix", true]);
+    expect(find(boxed(), "movement.overhang").actual).toBeLessThan(10);
   });
 });
 
