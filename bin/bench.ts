@@ -143,7 +143,7 @@ async function panels(): Promise<void> {
       sets: 300,
       seed: 1,
     };
-    const { candidates } = panelCandidates(rack, inputs.species, need, USUAL_SHOP, choice);
+    const { candidates } = panelCandidates(rack, inputs.species, need, { shop: USUAL_SHOP, choice });
     const model = coverModel(candidates, need.width, Math.min(16, Math.ceil(need.width / 55)));
     let panel: Composed | null = null;
     const times = { ours: [] as number[], theirs: [] as number[] };
@@ -202,7 +202,7 @@ function smallPanels(): void {
       seed: 1,
     }))
       if (!("none" in found)) panel = found;
-    const { candidates } = panelCandidates(rack, "european-ash", need, USUAL_SHOP, choice);
+    const { candidates } = panelCandidates(rack, "european-ash", need, { shop: USUAL_SHOP, choice });
     const net = need.length * need.width * need.thickness;
     const all = allPanels(
       candidates,

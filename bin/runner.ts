@@ -49,7 +49,7 @@ async function renewOne(): Promise<number | null> {
     console.error(
       `A plan failed: piece ${stale.id}, state ${opened.head}, ${failures.map((each) => `${each.stage}: ${each.message}`).join("; ")}. npm run failures tells how to repeat it.`,
     );
-    await keepFailures(stale.workshop, stale.id, opened.head, failures, inputs);
+    await keepFailures(stale.workshop, stale.id, { state: opened.head, failures, inputs });
   }
   await keepSummary(stale, { revision: opened.revision, card, species: inputs.piece.species, taller, today: day });
   return stale.renewal ? performance.now() - from : 0;

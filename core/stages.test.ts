@@ -10,8 +10,8 @@ describe("a list of stages", () => {
     .stage(
       "doubled",
       "form",
-      ({ a }) => [a],
-      (a) => {
+      ({ a }) => ({ a }),
+      ({ a }) => {
         calls.push("doubled");
         return 2 * a;
       },
@@ -19,8 +19,8 @@ describe("a list of stages", () => {
     .stage(
       "inverse",
       "joints",
-      ({ b }) => [b],
-      (b) => {
+      ({ b }) => ({ b }),
+      ({ b }) => {
         calls.push("inverse");
         if (b === 0) throw new Error("nothing to divide by");
         return 1 / b;
@@ -29,14 +29,14 @@ describe("a list of stages", () => {
     .stage(
       "sum",
       "boards",
-      ({ doubled, inverse }) => [doubled, inverse],
-      (x, y) => x + y,
+      ({ doubled, inverse }) => ({ x: doubled, y: inverse }),
+      ({ x, y }) => x + y,
     )
     .stage(
       "last",
       "log",
-      ({ doubled }) => [doubled],
-      (x) => x + 1,
+      ({ doubled }) => ({ x: doubled }),
+      ({ x }) => x + 1,
     );
 
   it("runs each stage from what it reads, and again only when that changes", () => {

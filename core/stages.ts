@@ -20,36 +20,39 @@ export interface Stood<K> {
   waiting: { stage: string; mark: Mark; for: string }[];
 }
 
+/** A list whose last stage may be given what later ones go on with when it can't be computed; without it they wait. */
+export interface Staged<I, K, R> extends StageList<I, K> {
+  otherwise: (value: R) => StageList<I, K>;
+}
+
 export interface StageList<I, K> {
   /**
    * Adds a stage.
    *
    * @param mark     where its failure is told
-   * @param reads    picks what it reads; the same by identity means it need not run again
+   * @param reads    picks what it reads, by name; each the same by identity means it need not run again
    * @param compute  a pure function of exactly those
-   * @param otherwise  what later stages go on with when this one can't be computed; without it they wait
    */
-  stage: <N extends string, A extends readonly unknown[], R>(
+  stage: <N extends string, A extends object, R>(
     name: N,
     mark: Mark,
-    reads: (at: I & K) => readonly [...A],
-    compute: (...read: A) => R,
-    otherwise?: R,
-  ) => StageList<I, K & Record<N, R>>;
+    reads: (at: I & K) => A,
+    compute: (read: A) => R,
+  ) => Staged<I, K & Record<N, R>, R>;
   /** The same for a list of things of which most stay as they were: one that is alike keeps its identity, so that what reads it need not run again. */
-  items: <N extends string, A extends readonly unknown[], R extends { id: string }>(
+  items: <N extends string, A extends object, R extends { id: string }>(
     name: N,
     mark: Mark,
-    reads: (at: I & K) => readonly [...A],
-    compute: (...read: A) => R[],
-  ) => StageList<I, K & Record<N, R[]>>;
+    reads: (at: I & K) => A,
+    compute: (read: A) => R[],
+  ) => Staged<I, K & Record<N, R[]>, R[]>;
   /** A stage over many items, each remembered by itself for as long as what they share stays the same. */
-  each: <N extends string, T, A extends readonly unknown[], R>(
+  each: <N extends string, T, A extends object, R>(
     name: N,
     mark: Mark,
-    reads: (at: I & K) => readonly [items: readonly T[], ...shared: A],
-    compute: (item: T, ...shared: A) => R,
-  ) => StageList<I, K & Record<N, Map<T, R>>>;
+    reads: (at: I & K) => readonly [items: readonly T[], shared: A],
+    compute: (item: T, shared: A) => R,
+  ) => Staged<I, K & Record<N, Map<T, R>>, Map<T, R>>;
   /** Runs the list for one lot of inputs after another, remembering stage by stage. */
   runner: () => (inputs: I) => Stood<K>;
 }
@@ -57,35 +60,32 @@ export interface StageList<I, K> {
 interface Entry {
   name: string;
   mark: Mark;
-  reads: (at: never) => readonly unknown[];
-  /** a fresh function for each runner, since it may remember */
-  computing: () => (...read: unknown[]) => unknown;
+  /** a fresh function for each runner, since it remembers */
+  computing: () => (at: never) => unknown;
   otherwise?: unknown;
 }
 
-/** An empty list over these inputs. @example stageList<{ a: number }>().stage("double", "form", ({ a }) => [a], (a) => 2 * a).runner()({ a: 2 }) */
+/** An empty list over these inputs. @example stageList<{ a: number }>().stage("double", "form", ({ a }) => ({ a }), ({ a }) => 2 * a).runner()({ a: 2 }) */
 export function stageList<I extends object>(): StageList<I, object> {
   return listOf<I, object>([]);
 }
 
 function listOf<I extends object, K>(entries: readonly Entry[]): StageList<I, K> {
-  const with_ = (name: string, mark: Mark, reads: unknown, computing: Entry["computing"], otherwise?: unknown) => [
-    ...entries,
-    { name, mark, reads: reads as Entry["reads"], computing, otherwise },
-  ];
+  const staged = <N extends string, R>(entry: Omit<Entry, "name"> & { name: N }) => ({
+    ...listOf<I, K & Record<N, R>>([...entries, entry]),
+    otherwise: (value: R) => listOf<I, K & Record<N, R>>([...entries, { ...entry, otherwise: value }]),
+  });
   return {
-    stage: (name, mark, reads, compute, otherwise) =>
-      listOf(with_(name, mark, reads, () => compute as unknown as (...read: unknown[]) => unknown, otherwise)),
+    stage: (name, mark, reads, compute) => staged({ name, mark, computing: () => remembering(reads, compute) }),
     items: (name, mark, reads, compute) =>
-      listOf(with_(name, mark, reads, () => keeping(compute as unknown as (...read: unknown[]) => { id: string }[]))),
-    each: (name, mark, reads, compute) =>
-      listOf(with_(name, mark, reads, () => itemwise(compute as unknown as (...read: unknown[]) => unknown))),
+      staged({ name, mark, computing: () => remembering(reads, keeping(compute)) }),
+    each: (name, mark, reads, compute) => staged({ name, mark, computing: () => itemwise(reads, compute) }),
     runner: () => {
-      const remembered = entries.map(remembering);
+      const computed = entries.map(({ computing }) => computing());
       return (inputs) => {
         const at: Record<string, unknown> = { ...(inputs as Record<string, unknown>) };
         const stood: Stood<Record<string, unknown>> = { values: {}, failures: [], waiting: [] };
-        entries.forEach((entry, i) => runOne(entry, remembered[i], at, stood));
+        entries.forEach((entry, i) => runOne(entry, computed[i], at, stood));
         return stood as Stood<K>;
       };
     },
@@ -100,13 +100,13 @@ class Missing extends Error {
 }
 
 function runOne(
-  { name, mark, reads, otherwise }: Entry,
-  compute: (read: readonly unknown[]) => unknown,
+  { name, mark, otherwise }: Entry,
+  compute: (at: never) => unknown,
   at: Record<string, unknown>,
   stood: Stood<Record<string, unknown>>,
 ): void {
   try {
-    const value = compute(reads(at as never));
+    const value = compute(at as never);
     at[name] = value;
     stood.values[name] = value;
   } catch (error) {
@@ -131,28 +131,29 @@ export function told(error: unknown): { message: string; stack: string } {
     : { message: String(error), stack: "" };
 }
 
-function remembering({ computing }: Entry): (read: readonly unknown[]) => unknown {
-  const compute = computing();
-  let last: readonly unknown[] | null = null;
-  let value: unknown;
-  return (read) => {
-    if (last === null || !same(read, last)) {
-      last = null;
-      value = compute(...read);
-      last = read;
-    }
+function remembering<I, A extends object, R>(reads: (at: I) => A, compute: (read: A) => R): (at: I) => R {
+  let last: { read: A; value: R } | null = null;
+  return (at) => {
+    const read = reads(at);
+    if (last && same(read, last.read)) return last.value;
+    last = null;
+    const value = compute(read);
+    last = { read, value };
     return value;
   };
 }
 
-const same = (a: readonly unknown[], b: readonly unknown[]) =>
-  a.length === b.length && a.every((each, i) => each === b[i]);
+/** The same things by identity under the same names. */
+function same<A extends object>(a: A, b: A): boolean {
+  const names = Object.keys(a) as (keyof A)[];
+  return names.length === Object.keys(b).length && names.every((name) => name in b && a[name] === b[name]);
+}
 
 /** Items that are alike the ones of the same id last time stay those. */
-function keeping(compute: (...read: unknown[]) => { id: string }[]): (...read: unknown[]) => { id: string }[] {
-  let before = new Map<string, { id: string }>();
-  return (...read) => {
-    const now = compute(...read).map((item) => {
+function keeping<A, R extends { id: string }>(compute: (read: A) => R[]): (read: A) => R[] {
+  let before = new Map<string, R>();
+  return (read) => {
+    const now = compute(read).map((item) => {
       const was = before.get(item.id);
       return was && alike(was, item) ? was : item;
     });
@@ -161,18 +162,22 @@ function keeping(compute: (...read: unknown[]) => { id: string }[]): (...read: u
   };
 }
 
-/** One answer an item, remembered while the item and what all share are the same. */
-function itemwise(
-  compute: (item: unknown, ...shared: unknown[]) => unknown,
-): (...read: unknown[]) => Map<unknown, unknown> {
-  let shared: readonly unknown[] = [];
-  let before = new Map<unknown, unknown>();
-  return (items, ...now) => {
-    const known = same(now, shared) ? before : new Map<unknown, unknown>();
-    const after = new Map<unknown, unknown>();
-    for (const item of items as readonly unknown[])
-      if (!after.has(item)) after.set(item, known.has(item) ? known.get(item) : compute(item, ...now));
-    [shared, before] = [now, after];
+/** One answer an item, remembered while the item and what all share are the same; the same answers are the same map. */
+function itemwise<I, T, A extends object, R>(
+  reads: (at: I) => readonly [items: readonly T[], shared: A],
+  compute: (item: T, shared: A) => R,
+): (at: I) => Map<T, R> {
+  let last: { items: readonly T[]; shared: A; after: Map<T, R> } | null = null;
+  return (at) => {
+    const [items, shared] = reads(at);
+    const sharing = last !== null && same(shared, last.shared);
+    if (last && sharing && items === last.items) return last.after;
+    const known = last && sharing ? last.after : new Map<T, R>();
+    last = null;
+    const after = new Map<T, R>();
+    for (const item of items)
+      if (!after.has(item)) after.set(item, known.has(item) ? known.get(item)! : compute(item, shared));
+    last = { items, shared, after };
     return after;
   };
 }

@@ -127,7 +127,7 @@ export async function putBoards(
   boards: readonly Board[],
   how: "added" | "bought" = "added",
 ): Promise<Put> {
-  return transaction((client) => addBoards(client, workshop, boards, how));
+  return transaction((client) => addBoards(client, workshop, boards, { how }));
 }
 
 /** The same within a transaction that does more. */
@@ -135,8 +135,7 @@ export async function addBoards(
   client: PoolClient,
   workshop: string,
   boards: readonly Board[],
-  how: "added" | "bought",
-  facts: object = {},
+  { how, facts = {} }: { how: "added" | "bought"; facts?: object },
 ): Promise<Put> {
   const ids = boards.map((board) => board.id);
   await lockRack(client, workshop);
@@ -149,13 +148,12 @@ export async function addBoards(
     [workshop, JSON.stringify(boards)],
   );
   const fresh = rows.filter((row) => row.fresh).map((row) => row.id);
-  await note(client, workshop, fresh, how, facts);
+  await note(client, workshop, fresh, { kind: how, body: facts });
   await note(
     client,
     workshop,
     rows.filter((row) => !row.fresh).map((row) => row.id),
-    "changed",
-    {},
+    { kind: "changed", body: {} },
   );
   const put = new Set(rows.map((row) => row.id));
   await handOver(client, workshop, [...put]);
@@ -172,7 +170,7 @@ export async function addBoard(workshop: string, board: Board): Promise<boolean>
       [workshop, board.id, JSON.stringify(board)],
     );
     if (rowCount !== 1) return false;
-    await note(client, workshop, [board.id], "added", {});
+    await note(client, workshop, [board.id], { kind: "added", body: {} });
     await handOver(client, workshop, [board.id]);
     return true;
   });
@@ -202,7 +200,7 @@ export async function changeBoard(workshop: string, before: Board, after: Board)
       before.id,
       after,
     ]);
-    await note(client, workshop, [before.id], "changed", {});
+    await note(client, workshop, [before.id], { kind: "changed", body: {} });
     return true;
   });
 }
@@ -229,7 +227,7 @@ export async function removeBoard(workshop: string, id: string): Promise<boolean
       "update board set left_at = now(), left_why = 'taken off' where workshop_id = $1 and id = $2 and left_at is null and not exists (select 1 from board_reservation where workshop_id = $1 and board_id = $2)",
       [workshop, id],
     );
-    if (rowCount === 1) await note(client, workshop, [id], "taken off", {});
+    if (rowCount === 1) await note(client, workshop, [id], { kind: "taken off", body: {} });
     return rowCount === 1;
   });
 }

@@ -54,7 +54,7 @@ export async function mendBooks(): Promise<Difference[]> {
       const body = mendPiece(rows[0].body).value;
       const named = rows[0].away ? [] : boardsOf(body);
       const held = await lockPiecesBoards(client, workshop, piece, named);
-      await reserve(client, workshop, piece, body.name, named, held);
+      await reserve(client, workshop, { piece, name: body.name, wanted: named, held });
     });
   }
   return found;

@@ -72,17 +72,19 @@ async function cut(client: PoolClient, workshop: string, piece: string, sawn: Sa
     throw new CutRefused(
       `An offcut of ${board.id} has the name of a board that is on the rack. Load the piece again; it will get another.`,
     );
-  await note(client, workshop, [board.id], "cut", {
-    piece,
-    pieces: sawn.sections.flatMap((section) => section.lanes.flatMap((lane) => lane.pieces)),
-    offcuts: offcuts.map((each) => each.id),
+  await note(client, workshop, [board.id], {
+    kind: "cut",
+    body: {
+      piece,
+      pieces: sawn.sections.flatMap((section) => section.lanes.flatMap((lane) => lane.pieces)),
+      offcuts: offcuts.map((each) => each.id),
+    },
   });
   await note(
     client,
     workshop,
     offcuts.map((each) => each.id),
-    "offcut",
-    { piece, from: board.id },
+    { kind: "offcut", body: { piece, from: board.id } },
   );
 }
 
@@ -110,5 +112,5 @@ async function restore(client: PoolClient, workshop: string, piece: string, id: 
     "update board set left_at = null, left_why = null, cut_by = null where workshop_id = $1 and id = $2",
     [workshop, id],
   );
-  await note(client, workshop, [id], "put together again", { piece });
+  await note(client, workshop, [id], { kind: "put together again", body: { piece } });
 }

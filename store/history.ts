@@ -17,8 +17,7 @@ export async function note(
   client: PoolClient,
   workshop: string,
   boards: readonly string[],
-  kind: BoardEventKind,
-  body: object,
+  { kind, body }: { kind: BoardEventKind; body: object },
 ): Promise<void> {
   if (boards.length === 0) return;
   await client.query(

@@ -14,6 +14,10 @@ export async function savedInputs(
   const opened = await openPiece(workshop.id, id);
   if (!opened) return null;
   const { piece } = opened;
-  const { boards } = await offeredBoards(workshop.id, id, speciesUsed(piece), boardsNamed(piece), OFFERED);
+  const { boards } = await offeredBoards(workshop.id, id, {
+    species: speciesUsed(piece),
+    uses: boardsNamed(piece),
+    most: OFFERED,
+  });
   return { opened, inputs: { piece, shop: workshop.shop, rack: boards, ownSpecies: workshop.ownSpecies, today } };
 }

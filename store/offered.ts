@@ -19,9 +19,7 @@ export const OFFERED = 1000;
 export async function offeredBoards(
   workshop: string,
   piece: string,
-  species: readonly string[],
-  uses: readonly string[],
-  most: number,
+  { species, uses, most }: { species: readonly string[]; uses: readonly string[]; most: number },
 ): Promise<Offered> {
   const values = [workshop, piece, species, uses];
   const [

@@ -70,7 +70,7 @@ export async function receiveOrder(workshop: string, id: string): Promise<boolea
       [workshop, id],
     );
     if (!rows[0]) return false;
-    await addBoards(client, workshop, rows[0].boards, "bought", { merchant: rows[0].merchant });
+    await addBoards(client, workshop, rows[0].boards, { how: "bought", facts: { merchant: rows[0].merchant } });
     return true;
   });
 }

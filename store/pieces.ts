@@ -100,7 +100,7 @@ export async function addPiece(workshop: string, piece: Piece): Promise<string> 
     const id = await begin(client, workshop, piece);
     const held = await lockPiecesBoards(client, workshop, id, touchedBy(piece));
     await applyCuts(client, workshop, id, piece.cutting.sawn);
-    await reserve(client, workshop, id, piece.name, boardsOf(piece), held);
+    await reserve(client, workshop, { piece: id, name: piece.name, wanted: boardsOf(piece), held });
     return id;
   });
 }
@@ -134,7 +134,7 @@ export async function importPiece(workshop: string, given: Piece): Promise<{ id:
     const { piece, adopted, said } = arriving(given, standing, sameBoard);
     await client.query("update board set cut_by = $3 where workshop_id = $1 and id = any($2)", [workshop, adopted, id]);
     await firstState(client, workshop, id, piece);
-    await reserve(client, workshop, id, piece.name, boardsOf(piece), held);
+    await reserve(client, workshop, { piece: id, name: piece.name, wanted: boardsOf(piece), held });
     return { id, said };
   });
 }
@@ -184,7 +184,7 @@ export async function savePiece(
     const now = rows[0];
     if (!now) return { kind: "gone" };
     if (now.revision !== revision) {
-      if (now.revision === revision + 1 && (await stands(client, workshop, id, now.head, changes)))
+      if (now.revision === revision + 1 && (await stands(client, workshop, { id, head: now.head, changes })))
         return { kind: "saved", revision: now.revision, taken: [], rackChanged: true, putAway: now.put_away };
       const {
         rows: [{ newest }],
@@ -231,7 +231,12 @@ export async function savePiece(
     return {
       kind: "saved",
       revision: revision + 1,
-      taken: await reserve(client, workshop, id, body.name, now.put_away ? [] : boardsOf(body), held),
+      taken: await reserve(client, workshop, {
+        piece: id,
+        name: body.name,
+        wanted: now.put_away ? [] : boardsOf(body),
+        held,
+      }),
       rackChanged,
       putAway: now.put_away,
     };
@@ -252,7 +257,7 @@ export async function setPutAway(workshop: string, id: string, away: boolean): P
     if (!rows[0]) return false;
     const body = (await bodyOf(client, workshop, id, rows[0].head))!;
     const held = await lockPiecesBoards(client, workshop, id, touchedBy(body));
-    await reserve(client, workshop, id, body.name, away ? [] : boardsOf(body), held);
+    await reserve(client, workshop, { piece: id, name: body.name, wanted: away ? [] : boardsOf(body), held });
     return true;
   });
 }
@@ -302,9 +307,7 @@ const has = async (client: PoolClient, workshop: string, id: string, n: number) 
 async function stands(
   client: PoolClient,
   workshop: string,
-  id: string,
-  head: number,
-  changes: readonly Change[],
+  { id, head, changes }: { id: string; head: number; changes: readonly Change[] },
 ): Promise<boolean> {
   const last = changes.at(-1);
   if (!last || head !== (last.kind === "edit" ? last.n : last.head)) return false;

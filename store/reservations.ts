@@ -61,10 +61,7 @@ export async function lockPiecesBoards(
 export async function reserve(
   client: PoolClient,
   workshop: string,
-  piece: string,
-  name: string,
-  wanted: readonly string[],
-  held: readonly string[],
+  { piece, name, wanted, held }: { piece: string; name: string; wanted: readonly string[]; held: readonly string[] },
 ): Promise<Taken[]> {
   const values = [workshop, piece, wanted];
   await client.query(
@@ -83,8 +80,7 @@ export async function reserve(
     client,
     workshop,
     freed.map((row) => row.id),
-    "released",
-    { piece },
+    { kind: "released", body: { piece } },
   );
   await client.query(
     "update board_reservation set piece_name = $3 where workshop_id = $1 and piece_id = $2 and piece_name <> $3",
@@ -118,7 +114,6 @@ export async function handOver(client: PoolClient, workshop: string, boards: rea
       client,
       workshop,
       rows.filter((row) => row.piece === piece).map((row) => row.board),
-      "reserved",
-      { piece },
+      { kind: "reserved", body: { piece } },
     );
 }

@@ -102,9 +102,7 @@ export async function keepSummary(
 export async function keepFailures(
   workshop: string,
   piece: string,
-  state: number,
-  failures: readonly Failure[],
-  inputs: PlanInputs,
+  { state, failures, inputs }: { state: number; failures: readonly Failure[]; inputs: PlanInputs },
 ): Promise<void> {
   for (const { stage, message, stack } of failures) {
     await pool().query(

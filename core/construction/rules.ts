@@ -62,31 +62,25 @@ function height({ form, brief }: FormFacts): Verdict {
 }
 
 function topThickness({ at, form }: FormFacts) {
-  return usualRange(
-    "form.top",
-    "top",
-    "Top thickness",
-    at.top.thickness,
-    useOf(form).top,
-    ["form", "top", "thickness"],
-    { low: "It flexes between the rails and drums.", high: "It is heavy to carry and slow to look light." },
-  );
+  return usualRange("form.top", "top", "Top thickness", {
+    actual: at.top.thickness,
+    range: useOf(form).top,
+    path: ["form", "top", "thickness"],
+    reasons: { low: "It flexes between the rails and drums.", high: "It is heavy to carry and slow to look light." },
+  });
 }
 
 function sideOverhang({ form, at }: FormFacts) {
   if (at.through || !at.keeps.side) return null;
-  const judged = usualRange(
-    "form.side-overhang",
-    "top",
-    "Side overhang",
-    form.overhang.side,
-    useOf(form).overhang,
-    ["form", "overhang", "side"],
-    {
+  const judged = usualRange("form.side-overhang", "top", "Side overhang", {
+    actual: form.overhang.side,
+    range: useOf(form).overhang,
+    path: ["form", "overhang", "side"],
+    reasons: {
       low: "Nothing is left when the top shrinks in the dry month.",
       high: "The base looks small below it; what a lean on the edge does is judged by weight and lever.",
     },
-  );
+  });
   // a wide edge is a matter of looks: whether it tips is another rule's
   return form.overhang.side > useOf(form).overhang.high && judged.level === "fix"
     ? { ...judged, level: "tight" as const }

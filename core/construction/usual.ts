@@ -15,10 +15,12 @@ export const usualRange = (
   id: string,
   subject: string,
   label: string,
-  actual: number,
-  { low, high }: { low: number; high: number },
-  path: string[],
-  reasons: { low: string; high: string },
+  {
+    actual,
+    range: { low, high },
+    path,
+    reasons,
+  }: { actual: number; range: { low: number; high: number }; path: string[]; reasons: { low: string; high: string } },
 ): Verdict => {
   const level = actual < low * 0.75 || actual > high * 1.5 ? "fix" : actual < low || actual > high ? "tight" : "holds";
   const nearest = actual < low ? low : high;

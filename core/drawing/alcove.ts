@@ -48,24 +48,24 @@ export function alcoveScene(alcove: Alcove, at: Case): Scene {
         ],
         "faint",
       ),
-      rect(middle - at.top.length / 2, at.under, at.top.length, at.top.thickness, "outline", "top"),
-      rect(middle - wide / 2, at.foot, wide, at.under - at.foot, "outline", "case-side"),
+      rect({ x: middle - at.top.length / 2, y: at.under, w: at.top.length, h: at.top.thickness }, "outline", "top"),
+      rect({ x: middle - wide / 2, y: at.foot, w: wide, h: at.under - at.foot }, "outline", "case-side"),
       ...fillers,
-      dimension([0, 0], [alcove.floor, 0], -14, alcove.floor, edit("Width at the floor", "floor")),
+      dimension([0, 0], [alcove.floor, 0], {
+        offset: -14,
+        value: alcove.floor,
+        edit: edit("Width at the floor", "floor"),
+      }),
       dimension(
         [wallAt(left, alcove.height / 2), alcove.height / 2],
         [wallAt(right, alcove.height / 2), alcove.height / 2],
-        0,
-        alcove.middle,
-        edit("Width half-way up", "middle"),
+        { offset: 0, value: alcove.middle, edit: edit("Width half-way up", "middle") },
       ),
-      dimension(
-        [wallAt(left, alcove.height), alcove.height],
-        [wallAt(right, alcove.height), alcove.height],
-        12,
-        alcove.top,
-        edit("Width above", "top"),
-      ),
+      dimension([wallAt(left, alcove.height), alcove.height], [wallAt(right, alcove.height), alcove.height], {
+        offset: 12,
+        value: alcove.top,
+        edit: edit("Width above", "top"),
+      }),
     ],
   };
 }

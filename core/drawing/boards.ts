@@ -69,7 +69,7 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
       dy: 4,
     });
   }
-  if (panel.laid.length === 0) items.push(rect(0, 0, length, width, "hidden", "top"));
+  if (panel.laid.length === 0) items.push(rect({ x: 0, y: 0, w: length, h: width }, "hidden", "top"));
   else items.push(triangle(length, width));
   const top = shapedTop(piece.form.top, at);
   if (length === at.top.length) {
@@ -106,16 +106,18 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
     });
   for (const { x, z, length: long, width: wide } of at.posts)
     items.push(
-      rect(x + at.top.length / 2 - long / 2 + dx, z + at.top.width / 2 - wide / 2 + dy, long, wide, "layout", "leg"),
+      rect(
+        { x: x + at.top.length / 2 - long / 2 + dx, y: z + at.top.width / 2 - wide / 2 + dy, w: long, h: wide },
+        "layout",
+        "leg",
+      ),
     );
   items.push(
-    dimension(
-      [0, width],
-      [length, width],
-      16,
-      length,
-      length === piece.form.top.length ? { path: ["form", "top", "length"], name: "Top length" } : undefined,
-    ),
+    dimension([0, width], [length, width], {
+      offset: 16,
+      value: length,
+      edit: length === piece.form.top.length ? { path: ["form", "top", "length"], name: "Top length" } : undefined,
+    }),
   );
   return {
     id: "panel",
@@ -147,9 +149,7 @@ function defectOnStrip(
 export function boardScene(
   board: Board,
   colour: [string, string],
-  longest: number,
-  widest: number,
-  pale: boolean,
+  { longest, widest, pale }: { longest: number; widest: number; pale: boolean },
 ): Scene {
   const end = board.widthEnd ?? board.width;
   const items: Item[] =

@@ -63,17 +63,29 @@ export function buttonScene(
       ],
     },
     { kind: "rect", x: shoulder + 22, y: -24, w: 4, h: 24 + t * 0.6, ink: "tool" },
-    dimension([-buttons.grooveDepth, -drop - tongue], [0, -drop - tongue], -34, buttons.grooveDepth, {
-      path: ["joints", "buttons", "grooveDepth"],
-      name: "Button groove depth",
+    dimension([-buttons.grooveDepth, -drop - tongue], [0, -drop - tongue], {
+      offset: -34,
+      value: buttons.grooveDepth,
+      edit: {
+        path: ["joints", "buttons", "grooveDepth"],
+        name: "Button groove depth",
+      },
     }),
-    dimension([-buttons.engaged, -drop - tongue], [0, -drop - tongue], -14, buttons.engaged, {
-      path: ["joints", "buttons", "engaged"],
-      name: "Button engagement",
+    dimension([-buttons.engaged, -drop - tongue], [0, -drop - tongue], {
+      offset: -14,
+      value: buttons.engaged,
+      edit: {
+        path: ["joints", "buttons", "engaged"],
+        name: "Button engagement",
+      },
     }),
-    dimension([shoulder - buttons.tongue, -24], [shoulder, -24], -44, buttons.tongue, {
-      path: ["joints", "buttons", "tongue"],
-      name: "Button tongue",
+    dimension([shoulder - buttons.tongue, -24], [shoulder, -24], {
+      offset: -44,
+      value: buttons.tongue,
+      edit: {
+        path: ["joints", "buttons", "tongue"],
+        name: "Button tongue",
+      },
     }),
   ];
   items.pop();

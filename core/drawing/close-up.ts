@@ -2,24 +2,28 @@ import type { Plan } from "../plan/derived";
 import type { Piece } from "../piece/schema";
 import { sampleDate } from "../movement/course";
 import { Governing, governing } from "../movement/governing";
-import { Item, Scene } from "./scene";
+import { panelInGroove, slatGap, word } from "./gap";
+import type { Item, Scene } from "./scene";
 
 /** What would stop the top first, to scale, as it stands on one sample of the course; outward is to the right. Null when nothing is near. */
 export function closeUp(plan: Plan, piece: Piece, sample: number): Scene | null {
   const found = governing(plan, piece);
   const moved = found.travel[sample];
   const day = sampleDate(plan.top.course.from, sample).name;
-  if (plan.breadboards && found.id.startsWith("peg")) return pegInSlot(plan, piece, found, moved, day);
+  if (plan.breadboards && found.id.startsWith("peg")) return pegInSlot(plan, piece, found, { moved, day });
   if (plan.slats) return slatGap(plan, piece, moved, day);
   if (plan.framed) return panelInGroove(plan, piece, moved, day);
   if (!Number.isFinite(found.play.wet) || !Number.isFinite(found.play.dry)) return null;
-  return bodyInSlot(plan, piece, found, moved, day);
+  return bodyInSlot(plan, piece, found, { moved, day });
 }
 
-const word = (n: number) => `${n >= 0 ? "+" : "−"}${Math.abs(n).toFixed(1)}`;
-
 /** The peg stands still in the end board; the tongue and its slot travel past it. */
-function pegInSlot(plan: Plan, piece: Piece, { id, play }: Governing, moved: number, day: string): Scene {
+function pegInSlot(
+  plan: Plan,
+  piece: Piece,
+  { id, play }: Governing,
+  { moved, day }: { moved: number; day: string },
+): Scene {
   const { peg, slot, setOff } = {
     ...plan.breadboards!.pegs.find((each) => each.id === id)!,
     peg: piece.form.breadboard.peg,
@@ -55,7 +59,7 @@ function pegInSlot(plan: Plan, piece: Piece, { id, play }: Governing, moved: num
         ]
       : []),
     { kind: "circle", x: 0, y: 0, r: peg / 2, ink: "peg", id },
-    ...gaps(middle - slot / 2, -peg / 2, peg / 2, middle + slot / 2, -deep / 2),
+    ...gaps({ from: middle - slot / 2, to: middle + slot / 2 }, { from: -peg / 2, to: peg / 2 }, -deep / 2),
   ];
   return {
     id: "close-up",
@@ -67,7 +71,12 @@ function pegInSlot(plan: Plan, piece: Piece, { id, play }: Governing, moved: num
 }
 
 /** A button, bolt, screw or plate in the room it has. */
-function bodyInSlot(plan: Plan, piece: Piece, { id, play, what }: Governing, moved: number, day: string): Scene {
+function bodyInSlot(
+  plan: Plan,
+  piece: Piece,
+  { id, play, what }: Governing,
+  { moved, day }: { moved: number; day: string },
+): Scene {
   const kind = plan.stiffeners ? "bolt" : piece.joints.fastening;
   const width =
     kind === "button"
@@ -128,7 +137,7 @@ function bodyInSlot(plan: Plan, piece: Piece, { id, play, what }: Governing, mov
           } as Item,
         ]
       : []),
-    ...gaps(low, moved - width / 2, moved + width / 2, high2, -deep / 2),
+    ...gaps({ from: low, to: high2 }, { from: moved - width / 2, to: moved + width / 2 }, -deep / 2),
   ];
   return {
     id: "close-up",
@@ -139,109 +148,20 @@ function bodyInSlot(plan: Plan, piece: Piece, { id, play, what }: Governing, mov
   };
 }
 
-/** Two slats from their ends, and the gap between them. */
-function slatGap({ geometry: at, species, top }: Plan, piece: Piece, moved: number, day: string): Scene {
-  const gap = piece.form.slats.gap - moved;
-  const half = Math.min(at.core.width / 2, 30);
-  const { thickness } = at.core;
-  const items: Item[] = [
-    {
-      kind: "rings",
-      x: -half - gap / 2,
-      y: 0,
-      w: half,
-      h: thickness,
-      colour: species.colour,
-      left: -15,
-      right: 20,
-      barkUp: true,
-      id: "slat",
-    },
-    {
-      kind: "rings",
-      x: gap / 2,
-      y: 0,
-      w: half,
-      h: thickness,
-      colour: species.colour,
-      left: -20,
-      right: 15,
-      barkUp: true,
-      id: "slat",
-    },
+/** What is free before and behind a body in its slot, where it shows; from the left to the right, mm. */
+function gaps(slot: Span, body: Span, y: number): Item[] {
+  const free: Span[] = [
+    { from: slot.from, to: body.from },
+    { from: body.to, to: slot.to },
   ];
-  if (gap > 0.05)
-    items.push({ kind: "dimension", from: [-gap / 2, 0], to: [gap / 2, 0], offset: -14, value: gap, fine: true });
-  else items.push({ kind: "text", x: 0, y: thickness / 2, text: "they meet", anchor: "middle", dy: 4 });
-  return {
-    id: "close-up",
-    title: `The gap between two slats in ${day}: ${Math.max(0, gap).toFixed(1)} mm; each slat is ${word(moved)} mm from today's ${top.width.toFixed(0)} mm.`,
-    bounds: { x: -half - 6, y: 0, w: 2 * half + 12, h: thickness },
-    margin: [4, 8, 40, 8],
-    items,
-  };
-}
-
-/** The panel's edge in its groove, cut across. */
-function panelInGroove({ species }: Plan, piece: Piece, moved: number, day: string): Scene {
-  const { groove, gap } = piece.form.frame;
-  const room = gap - moved;
-  const high = 22;
-  const items: Item[] = [
-    {
-      kind: "wood",
-      x: -6,
-      y: -high,
-      w: groove + 26,
-      h: 2 * high,
-      colour: species.colour,
-      seed: 12,
-      grain: "y",
-      pale: true,
-      id: "frame-long",
-    },
-    { kind: "rect", x: -6, y: -7, w: groove + 6, h: 14, ink: "void" },
-    {
-      kind: "wood",
-      x: -40,
-      y: -6.6,
-      w: 40 + groove - room,
-      h: 13.2,
-      colour: species.colour,
-      seed: 5,
-      grain: "x",
-      id: "top",
-    },
-  ];
-  if (room > 0.05)
-    items.push({
-      kind: "dimension",
-      from: [groove - room, -high],
-      to: [groove, -high],
-      offset: -12,
-      value: room,
-      fine: true,
-    });
-  else items.push({ kind: "text", x: groove / 2, y: 0, text: "pushes", dy: 4, anchor: "middle" });
-  return {
-    id: "close-up",
-    title: `The panel in its groove in ${day}: ${Math.max(0, room).toFixed(1)} mm free beyond it, ${(groove - room).toFixed(1)} mm of edge in.`,
-    bounds: { x: -40, y: -high, w: groove + 60, h: 2 * high },
-    margin: [4, 8, 40, 8],
-    items,
-  };
-}
-
-/** What is free before and behind a body in its slot, where it shows. */
-function gaps(slotFrom: number, bodyFrom: number, bodyTo: number, slotTo: number, y: number): Item[] {
-  return (
-    [
-      [slotFrom, bodyFrom],
-      [bodyTo, slotTo],
-    ] as const
-  ).flatMap(([from, to]): Item[] =>
+  return free.flatMap(({ from, to }): Item[] =>
     to - from > 0.05
       ? [{ kind: "dimension", from: [from, y], to: [to, y], offset: -12, value: to - from, fine: true }]
       : [],
   );
+}
+
+interface Span {
+  from: number;
+  to: number;
 }

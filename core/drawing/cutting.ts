@@ -7,9 +7,7 @@ import { Item, line, rect, Scene, seedOf } from "./scene";
 export function cuttingScene(
   cut: BoardCut,
   colour: [string, string],
-  pieces: ReadonlyMap<string, RoughPiece>,
-  kerf: number,
-  longest: number,
+  { pieces, kerf, longest }: { pieces: ReadonlyMap<string, RoughPiece>; kerf: number; longest: number },
 ): Scene {
   const { board, strip, panel = "top" } = cut;
   const items: Item[] = [
@@ -28,7 +26,9 @@ export function cuttingScene(
   ];
   for (const d of board.defects) items.push(...defectItems(d));
   if (strip) {
-    items.push(rect(strip.x, strip.y, strip.length, Math.min(board.width - strip.y, strip.width), "wash", panel));
+    items.push(
+      rect({ x: strip.x, y: strip.y, w: strip.length, h: Math.min(board.width - strip.y, strip.width) }, "wash", panel),
+    );
     items.push({
       kind: "text",
       x: strip.x + strip.length / 2,
@@ -47,7 +47,7 @@ export function cuttingScene(
         const piece = pieces.get(id);
         const length = piece?.length ?? section.length / lane.pieces.length;
         items.push({
-          ...rect(x, y, length, lane.width, "wash", piece?.part),
+          ...rect({ x, y, w: length, h: lane.width }, "wash", piece?.part),
           label: `${id}: ${Math.round(length)} by ${Math.round(lane.width)} mm`,
         } as Item);
         items.push({

@@ -38,7 +38,7 @@ export function dovetailScene(joint: Dovetail): Scene {
     bounds: { x: 0, y: -behind, w: section.width, h: length + behind },
     margin: [44, 30, 34, 30],
     items: [
-      rect(0, -behind, section.width, behind, "paper"),
+      rect({ x: 0, y: -behind, w: section.width, h: behind }, "paper"),
       ...tails,
       line(
         [
@@ -55,21 +55,23 @@ export function dovetailScene(joint: Dovetail): Scene {
       ...pins.map((middle, i) => {
         const before = i === 0 ? 0 : pins[i - 1];
         const name = i === 0 ? "Middle of pin 1" : `Pin ${i + 1} after pin ${i}`;
-        return dimension([before, -behind], [middle, -behind], -16, middle - before, edit(name, "middles", String(i)));
+        return dimension([before, -behind], [middle, -behind], {
+          offset: -16,
+          value: middle - before,
+          edit: edit(name, "middles", String(i)),
+        });
       }),
-      dimension([0, length], [half, length], 16, half, edit("Half pin", "half")),
+      dimension([0, length], [half, length], { offset: 16, value: half, edit: edit("Half pin", "half") }),
       ...(pins.length > 0
         ? [
-            dimension(
-              [pins[0] - pin / 2, length],
-              [pins[0] + pin / 2, length],
-              16,
-              pin,
-              edit("Pin at its narrow side", "pin"),
-            ),
+            dimension([pins[0] - pin / 2, length], [pins[0] + pin / 2, length], {
+              offset: 16,
+              value: pin,
+              edit: edit("Pin at its narrow side", "pin"),
+            }),
           ]
         : []),
-      dimension([section.width, 0], [section.width, length], 16, length),
+      dimension([section.width, 0], [section.width, length], { offset: 16, value: length }),
     ],
   };
 }

@@ -39,13 +39,15 @@ export function planScene(drawable: Drawable): Scene {
       ...viewItems(drawable, VIEWS.plan, true),
       ...marksOnEnds(drawable.assembly, long),
       ...baseOf(form.kind).dimensions(form, at).plan,
-      dimension([-length / 2, width / 2], [length / 2, width / 2], 22, length, {
-        path: ["form", "top", "length"],
-        name: "Top length",
+      dimension([-length / 2, width / 2], [length / 2, width / 2], {
+        offset: 22,
+        value: length,
+        edit: { path: ["form", "top", "length"], name: "Top length" },
       }),
-      dimension([length / 2, width / 2], [length / 2, -width / 2], 22, width, {
-        path: ["form", "top", "width"],
-        name: "Top width",
+      dimension([length / 2, width / 2], [length / 2, -width / 2], {
+        offset: 22,
+        value: width,
+        edit: { path: ["form", "top", "width"], name: "Top width" },
       }),
     ],
   };
@@ -88,11 +90,16 @@ export function frontScene(drawable: Drawable): Scene {
     margin: [14, 58, 34, 58],
     items: [
       ...elevation(drawable, VIEWS.front, at.top.length, true),
-      dimension([half, high], [half, 0], 22, form.height, { path: ["form", "height"], name: "Height" }),
+      dimension([half, high], [half, 0], {
+        offset: 22,
+        value: form.height,
+        edit: { path: ["form", "height"], name: "Height" },
+      }),
       ...baseOf(form.kind).dimensions(form, at).front,
-      dimension([-half, high], [-half, at.under], -22, at.top.thickness, {
-        path: ["form", "top", "thickness"],
-        name: "Top thickness",
+      dimension([-half, high], [-half, at.under], {
+        offset: -22,
+        value: at.top.thickness,
+        edit: { path: ["form", "top", "thickness"], name: "Top thickness" },
       }),
     ],
   };

@@ -51,7 +51,7 @@ export function fasteningScene(plan: Plan, piece: Piece): Scene | null {
     case "slat":
       return {
         ...body("slat", `A slat screwed down to the ${across?.said ?? "rail"} through one clearance hole.`, [
-          rect(-rail / 2 - 2.5, -38, 5, 38 + t, "tool", "slat"),
+          rect({ x: -rail / 2 - 2.5, y: -38, w: 5, h: 38 + t }, "tool", "slat"),
         ]),
         id: "fastening-slat",
       };
@@ -60,7 +60,7 @@ export function fasteningScene(plan: Plan, piece: Piece): Scene | null {
     case "z-clip": {
       const { groove, engaged } = joints.zClip;
       return body("z-clip", `Z-clip in the ${said}: ${engaged} mm engaged in a groove ${groove} mm deep.`, [
-        rect(-groove, -16, groove, 4, "void"),
+        rect({ x: -groove, y: -16, w: groove, h: 4 }, "void"),
         {
           kind: "path",
           closed: false,
@@ -72,14 +72,22 @@ export function fasteningScene(plan: Plan, piece: Piece): Scene | null {
             [46, -1],
           ],
         },
-        rect(30, -1, 4, t * 0.6, "tool"),
-        dimension([-groove, -16], [0, -16], -34, groove, {
-          path: ["joints", "zClip", "groove"],
-          name: "Clip groove depth",
+        rect({ x: 30, y: -1, w: 4, h: t * 0.6 }, "tool"),
+        dimension([-groove, -16], [0, -16], {
+          offset: -34,
+          value: groove,
+          edit: {
+            path: ["joints", "zClip", "groove"],
+            name: "Clip groove depth",
+          },
         }),
-        dimension([-engaged, -16], [0, -16], -14, engaged, {
-          path: ["joints", "zClip", "engaged"],
-          name: "Clip engaged",
+        dimension([-engaged, -16], [0, -16], {
+          offset: -14,
+          value: engaged,
+          edit: {
+            path: ["joints", "zClip", "engaged"],
+            name: "Clip engaged",
+          },
         }),
       ]);
     }
@@ -97,12 +105,16 @@ export function fasteningScene(plan: Plan, piece: Piece): Scene | null {
         `Screw in a ${room} mm ${slotted ? "slot" : "hole"}, ${Math.abs(off).toFixed(1)} mm off its middle today.`,
         [
           { kind: "wood", x: 0, y: -24, w: 92, h: 24, colour: species.colour, seed: 19, grain: "x", id: bearer?.kind },
-          rect(middle - room / 2, -24, room, 24, "void"),
-          rect(middle - off - screw / 2, -28, screw, 28 + t * 0.6, "tool"),
-          rect(middle - off - washer / 2, -28, washer, 3, "outline"),
-          dimension([middle - room / 2, -24], [middle + room / 2, -24], -22, room, {
-            path: slotted ? ["joints", "slotted", "slot"] : ["joints", "oversized", "hole"],
-            name: slotted ? "Slot" : "Hole",
+          rect({ x: middle - room / 2, y: -24, w: room, h: 24 }, "void"),
+          rect({ x: middle - off - screw / 2, y: -28, w: screw, h: 28 + t * 0.6 }, "tool"),
+          rect({ x: middle - off - washer / 2, y: -28, w: washer, h: 3 }, "outline"),
+          dimension([middle - room / 2, -24], [middle + room / 2, -24], {
+            offset: -22,
+            value: room,
+            edit: {
+              path: slotted ? ["joints", "slotted", "slot"] : ["joints", "oversized", "hole"],
+              name: slotted ? "Slot" : "Hole",
+            },
           }),
         ],
       );
@@ -134,9 +146,13 @@ export function fasteningScene(plan: Plan, piece: Piece): Scene | null {
         { kind: "circle", x: 0, y: centres, r: 9, ink: "tool" },
         { kind: "circle", x: 0, y: 0, r: 2.5, ink: "peg" },
         { kind: "circle", x: 0, y: centres, r: 2.5, ink: "peg" },
-        dimension([14, 0], [14, centres], 14, centres, {
-          path: ["joints", "figure8", "centres"],
-          name: "Between centres",
+        dimension([14, 0], [14, centres], {
+          offset: 14,
+          value: centres,
+          edit: {
+            path: ["joints", "figure8", "centres"],
+            name: "Between centres",
+          },
         }),
         {
           kind: "text",
@@ -168,19 +184,23 @@ export function fasteningScene(plan: Plan, piece: Piece): Scene | null {
           grain: "x",
           id: "tab",
         },
-        rect(joints.loose.gap + 11, -22, 4, 22 + t * 0.5, "tool"),
+        rect({ x: joints.loose.gap + 11, y: -22, w: 4, h: 22 + t * 0.5 }, "tool"),
         ...(joints.loose.gap > 0
           ? [
-              dimension([0, -22], [joints.loose.gap, -22], -18, joints.loose.gap, {
-                path: ["joints", "loose", "gap"],
-                name: "Gap at the tabs",
+              dimension([0, -22], [joints.loose.gap, -22], {
+                offset: -18,
+                value: joints.loose.gap,
+                edit: {
+                  path: ["joints", "loose", "gap"],
+                  name: "Gap at the tabs",
+                },
               }),
             ]
           : []),
       ]);
     case "screwed":
       return body("screwed", "The top screwed tight to its rails: nothing gives.", [
-        rect(-rail / 2 - 2.5, -40, 5, 40 + t * 0.6, "tool"),
+        rect({ x: -rail / 2 - 2.5, y: -40, w: 5, h: 40 + t * 0.6 }, "tool"),
       ]);
   }
 }

@@ -56,8 +56,8 @@ export function glueScene(plan: Plan, stage: GlueStage): Scene {
       label: `Clamp ${i + 1}, ${above ? "above" : "below"}`,
     });
     items.push(
-      rect(x - 26, from - over, 52, over - 12, above ? "tool" : "hidden", "clamp"),
-      rect(x - 26, from + stage.width + 12, 52, over - 12, above ? "tool" : "hidden", "clamp"),
+      rect({ x: x - 26, y: from - over, w: 52, h: over - 12 }, above ? "tool" : "hidden", "clamp"),
+      rect({ x: x - 26, y: from + stage.width + 12, w: 52, h: over - 12 }, above ? "tool" : "hidden", "clamp"),
     );
     items.push({
       kind: "text",

@@ -26,19 +26,39 @@ export function holdingScene(plan: Plan, piece: Piece): Scene | null {
         barkUp: true,
         id: "end-board",
       },
-      rect(0, t / 2 - thickness / 2 - 0.4, length + 2, thickness + 0.8, "void"),
-      rect(loose ? -length : 0, t / 2 - thickness / 2, loose ? 2 * length : length, thickness, "paper", "tongue"),
-      rect(pegAt - peg / 2, 0, peg, t, "peg", "peg"),
-      rect(pegAt - peg / 2 - drawOffset, t / 2 - thickness / 2, peg, thickness, "hidden"),
-      dimension([0, t], [width, t], 34, width, { path: ["form", "breadboard", "width"], name: "End board width" }),
-      dimension([0, t], [length, t], 14, length, { path: ["form", "breadboard", "tongue"], name: "Tongue length" }),
-      dimension([0, t / 2 + thickness / 2], [0, t / 2 - thickness / 2], -24, thickness, {
-        path: ["form", "breadboard", "thickness"],
-        name: "Tongue thickness",
+      rect({ x: 0, y: t / 2 - thickness / 2 - 0.4, w: length + 2, h: thickness + 0.8 }, "void"),
+      rect(
+        { x: loose ? -length : 0, y: t / 2 - thickness / 2, w: loose ? 2 * length : length, h: thickness },
+        "paper",
+        "tongue",
+      ),
+      rect({ x: pegAt - peg / 2, y: 0, w: peg, h: t }, "peg", "peg"),
+      rect({ x: pegAt - peg / 2 - drawOffset, y: t / 2 - thickness / 2, w: peg, h: thickness }, "hidden"),
+      dimension([0, t], [width, t], {
+        offset: 34,
+        value: width,
+        edit: { path: ["form", "breadboard", "width"], name: "End board width" },
       }),
-      dimension([pegAt - peg / 2, 0], [pegAt + peg / 2, 0], -14, peg, {
-        path: ["form", "breadboard", "peg"],
-        name: "Peg",
+      dimension([0, t], [length, t], {
+        offset: 14,
+        value: length,
+        edit: { path: ["form", "breadboard", "tongue"], name: "Tongue length" },
+      }),
+      dimension([0, t / 2 + thickness / 2], [0, t / 2 - thickness / 2], {
+        offset: -24,
+        value: thickness,
+        edit: {
+          path: ["form", "breadboard", "thickness"],
+          name: "Tongue thickness",
+        },
+      }),
+      dimension([pegAt - peg / 2, 0], [pegAt + peg / 2, 0], {
+        offset: -14,
+        value: peg,
+        edit: {
+          path: ["form", "breadboard", "peg"],
+          name: "Peg",
+        },
       }),
     ];
     return {
@@ -64,7 +84,7 @@ export function holdingScene(plan: Plan, piece: Piece): Scene | null {
         barkUp: true,
         id: "top",
       },
-      rect(-26, 0, 52, Math.min(12, t / 2), "void"),
+      rect({ x: -26, y: 0, w: 52, h: Math.min(12, t / 2) }, "void"),
       {
         kind: "path",
         closed: false,
@@ -76,11 +96,15 @@ export function holdingScene(plan: Plan, piece: Piece): Scene | null {
           [24, 0],
         ],
       },
-      rect(-bolt / 2, -4, bolt, t * 0.75, "tool"),
-      rect(-washer / 2, -1, washer, 2, "outline"),
-      dimension([-washer / 2, -4], [washer / 2, -4], -14, washer, {
-        path: ["form", "channel", "washer"],
-        name: "Washer",
+      rect({ x: -bolt / 2, y: -4, w: bolt, h: t * 0.75 }, "tool"),
+      rect({ x: -washer / 2, y: -1, w: washer, h: 2 }, "outline"),
+      dimension([-washer / 2, -4], [washer / 2, -4], {
+        offset: -14,
+        value: washer,
+        edit: {
+          path: ["form", "channel", "washer"],
+          name: "Washer",
+        },
       }),
       { kind: "text", x: 64, y: 4, text: `slot ${slot} mm`, ink: "graphite", size: 13 },
     ];
@@ -108,7 +132,7 @@ export function holdingScene(plan: Plan, piece: Piece): Scene | null {
         barkUp: true,
         id: "frame-long",
       },
-      rect(0, t / 2 - tongue / 2 - 0.4, groove, tongue + 0.8, "void"),
+      rect({ x: 0, y: t / 2 - tongue / 2 - 0.4, w: groove, h: tongue + 0.8 }, "void"),
       {
         kind: "rings",
         x: -70,
@@ -121,9 +145,17 @@ export function holdingScene(plan: Plan, piece: Piece): Scene | null {
         barkUp: true,
         id: "top",
       },
-      rect(0, t / 2 - tongue / 2, Math.max(0.1, groove - gap), tongue, "paper", "tongue"),
-      dimension([0, t], [groove, t], 14, groove, { path: ["form", "frame", "groove"], name: "Groove depth" }),
-      dimension([0, 0], [width, 0], -16, width, { path: ["form", "frame", "width"], name: "Frame width" }),
+      rect({ x: 0, y: t / 2 - tongue / 2, w: Math.max(0.1, groove - gap), h: tongue }, "paper", "tongue"),
+      dimension([0, t], [groove, t], {
+        offset: 14,
+        value: groove,
+        edit: { path: ["form", "frame", "groove"], name: "Groove depth" },
+      }),
+      dimension([0, 0], [width, 0], {
+        offset: -16,
+        value: width,
+        edit: { path: ["form", "frame", "width"], name: "Frame width" },
+      }),
       ...(gap > 0
         ? [
             line(

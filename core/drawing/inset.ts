@@ -12,7 +12,7 @@ export function insetScene(inset: Inset, moved: InsetMovement, species: Species)
   const grain = inset.kind === "drawer" ? "x" : "y";
   const side = inset.kind === "drawer" ? 0 : gap;
   const items: Item[] = [
-    rect(-14, -14, width + 28, height + 28, "room"),
+    rect({ x: -14, y: -14, w: width + 28, h: height + 28 }, "room"),
     {
       kind: "wood",
       x: side,
@@ -25,8 +25,8 @@ export function insetScene(inset: Inset, moved: InsetMovement, species: Species)
       id: `inset:${inset.id}`,
     },
     inset.kind === "drawer"
-      ? rect(0, 0, width, Math.max(1, height - wet), "layout", "outline-wet")
-      : rect(wet, 0, Math.max(1, width - 2 * wet), height, "layout", "outline-wet"),
+      ? rect({ x: 0, y: 0, w: width, h: Math.max(1, height - wet) }, "layout", "outline-wet")
+      : rect({ x: wet, y: 0, w: Math.max(1, width - 2 * wet), h: height }, "layout", "outline-wet"),
   ];
   const at = (n: number) => n.toFixed(1).replace("-", "−");
   items.push({

@@ -250,21 +250,21 @@ function sizesOf(joint: KindOfJoint, window: Window, up: "y" | "z"): Item[] {
   const [from, size] = sloped && up === "y" ? [0, whole] : [least[i], most[i] - least[i]];
   const reach = length > 0 ? length : most[0];
   return [
-    dimension([0, high], [reach, high], 12, reach),
-    dimension([0, low], [behind, low], -14, behind),
+    dimension([0, high], [reach, high], { offset: 12, value: reach }),
+    dimension([0, low], [behind, low], { offset: -14, value: behind }),
     // holes are measured on the card, from the edges of what is drilled
     ...(joint.kind === "bolted" || joint.kind === "screwed"
       ? []
-      : [dimension([window.x[0], from], [window.x[0], from + size], 14, size)]),
+      : [dimension([window.x[0], from], [window.x[0], from + size], { offset: 14, value: size })]),
     // set off further: a thin tenon's number and its shoulder's would lie on one another
     ...(joint.kind !== "bolted" && joint.kind !== "screwed" && from > 1 && from + size < whole - 1
-      ? [dimension([window.x[0], 0], [window.x[0], from], 46, from)]
+      ? [dimension([window.x[0], 0], [window.x[0], from], { offset: 46, value: from })]
       : []),
   ];
 }
 
 const lapSizes = (lap: number, thickness: number, { x }: Window): Item[] => [
-  dimension([-lap / 2, thickness], [lap / 2, thickness], 12, lap),
-  dimension([x[0], 0], [x[0], thickness / 2], 14, thickness / 2),
-  dimension([x[1], thickness], [x[1], 0], 14, thickness),
+  dimension([-lap / 2, thickness], [lap / 2, thickness], { offset: 12, value: lap }),
+  dimension([x[0], 0], [x[0], thickness / 2], { offset: 14, value: thickness / 2 }),
+  dimension([x[1], thickness], [x[1], 0], { offset: 14, value: thickness }),
 ];

@@ -52,7 +52,7 @@ export function openingsScene(at: Case, chosen: { bay: number; row: number } | n
   const edit = (name: string, ...path: (string | number)[]) => formEdit(name, "case", ...path.map(String));
   const grip = Math.max(inner, GRIP);
   const items: Item[] = [
-    rect(outside.from, foot, outside.to - outside.from, under - foot, "outline", "case-side"),
+    rect({ x: outside.from, y: foot, w: outside.to - outside.from, h: under - foot }, "outline", "case-side"),
     ...bays.flatMap(({ from, to, openings }, i): Item[] =>
       openings.flatMap((opening, j): Item[] => {
         const picked = chosen?.bay === i && chosen.row === j;
@@ -85,18 +85,20 @@ export function openingsScene(at: Case, chosen: { bay: number; row: number } | n
       label: `Line right of bay ${i + 1}: move it`,
     })),
     ...bays.map(({ from, to }, i) =>
-      dimension([from, foot], [to, foot], -16, to - from, edit(`Width of bay ${i + 1}`, "bays", i, "width")),
+      dimension([from, foot], [to, foot], {
+        offset: -16,
+        value: to - from,
+        edit: edit(`Width of bay ${i + 1}`, "bays", i, "width"),
+      }),
     ),
     ...bays.flatMap(({ from, to, openings }, i) =>
       openings.map((opening, j) => {
         const x = i === bays.length - 1 ? to - 0.1 * (to - from) : from + 0.1 * (to - from);
-        return dimension(
-          [x, opening.to],
-          [x, opening.from],
-          0,
-          opening.to - opening.from,
-          edit(`Height of opening ${j + 1} in bay ${i + 1}`, "bays", i, "rows", j, "height"),
-        );
+        return dimension([x, opening.to], [x, opening.from], {
+          offset: 0,
+          value: opening.to - opening.from,
+          edit: edit(`Height of opening ${j + 1} in bay ${i + 1}`, "bays", i, "rows", j, "height"),
+        });
       }),
     ),
   ];

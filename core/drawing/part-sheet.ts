@@ -45,9 +45,9 @@ export function partSheet(part: AssemblyPart, species: Species): Scene {
   const face = [
     ...view(FACE),
     hiddenLetter(part),
-    dimension([low, width], [high, width], 14, high - low),
-    dimension([high, width], [high, 0], 16, width),
-    ...(high - low > length + 0.5 ? [dimension([0, 0], [length, 0], -16, length)] : []),
+    dimension([low, width], [high, width], { offset: 14, value: high - low }),
+    dimension([high, width], [high, 0], { offset: 16, value: width }),
+    ...(high - low > length + 0.5 ? [dimension([0, 0], [length, 0], { offset: -16, value: length })] : []),
   ];
   return {
     id: `part-${part.id}`,
@@ -57,7 +57,7 @@ export function partSheet(part: AssemblyPart, species: Species): Scene {
     items: [
       ...face.map((item) => shiftedUp(item, up)),
       ...view(EDGE),
-      dimension([high, thickness], [high, 0], 16, thickness),
+      dimension([high, thickness], [high, 0], { offset: 16, value: thickness }),
     ],
   };
 }

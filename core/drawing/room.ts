@@ -16,7 +16,7 @@ export function roomScene({ brief, form }: Piece, colour: [string, string]): Sce
   const most = use.seats ? Math.floor(length / use.seats.daily + 1e-9) : 0;
   const perSide = brief.seating === "bench" || sides === 0 ? 0 : Math.min(most, Math.ceil(wanted / sides));
   const around = use.around?.least ?? 0;
-  const items: Item[] = [rect(0, 0, room.length, room.width, "room", "room")];
+  const items: Item[] = [rect({ x: 0, y: 0, w: room.length, h: room.width }, "room", "room")];
   const [x0, y0] = [free.end, free.side];
   const chair = (x: number, y: number) =>
     items.push({ kind: "rect", x, y, w: PEOPLE.chairWide, h: PEOPLE.chairDeep, ink: "hidden", round: 40, id: "chair" });
@@ -73,32 +73,48 @@ export function roomScene({ brief, form }: Piece, colour: [string, string]): Sce
     items.push({ kind: "rect", ...box, ink: how === "on" ? "paper" : "hidden", id: name });
   }
   items.push(
-    dimension([0, room.width], [room.length, room.width], 22, room.length, {
-      path: ["brief", "room", "length"],
-      name: "Room length",
+    dimension([0, room.width], [room.length, room.width], {
+      offset: 22,
+      value: room.length,
+      edit: {
+        path: ["brief", "room", "length"],
+        name: "Room length",
+      },
     }),
   );
   items.push(
-    dimension([room.length, room.width], [room.length, 0], 22, room.width, {
-      path: ["brief", "room", "width"],
-      name: "Room width",
+    dimension([room.length, room.width], [room.length, 0], {
+      offset: 22,
+      value: room.width,
+      edit: {
+        path: ["brief", "room", "width"],
+        name: "Room width",
+      },
     }),
   );
   items.push(
-    dimension([x0, y0 + width], [x0 + length, y0 + width], -18, length, {
-      path: ["form", "top", "length"],
-      name: "Top length",
+    dimension([x0, y0 + width], [x0 + length, y0 + width], {
+      offset: -18,
+      value: length,
+      edit: {
+        path: ["form", "top", "length"],
+        name: "Top length",
+      },
     }),
   );
   items.push(
-    dimension([x0 + length, y0 + width], [x0 + length, y0], -26, width, {
-      path: ["form", "top", "width"],
-      name: "Top width",
+    dimension([x0 + length, y0 + width], [x0 + length, y0], {
+      offset: -26,
+      value: width,
+      edit: {
+        path: ["form", "top", "width"],
+        name: "Top width",
+      },
     }),
   );
   items.push(
-    dimension([x0 + length * 0.22, y0], [x0 + length * 0.22, 0], 0, free.side),
-    dimension([0, y0 + width * 0.25], [x0, y0 + width * 0.25], 0, free.end),
+    dimension([x0 + length * 0.22, y0], [x0 + length * 0.22, 0], { offset: 0, value: free.side }),
+    dimension([0, y0 + width * 0.25], [x0, y0 + width * 0.25], { offset: 0, value: free.end }),
   );
   return {
     id: "room",

@@ -99,7 +99,7 @@ export interface Scene {
 }
 
 /** A rectangle from one corner to the other, whichever way they lie: a rail between legs that overlap is drawn where they do. */
-export const rect = (x: number, y: number, w: number, h: number, ink: Ink, id?: string): Item => ({
+export const rect = ({ x, y, w, h }: { x: number; y: number; w: number; h: number }, ink: Ink, id?: string): Item => ({
   kind: "rect",
   x: Math.min(x, x + w),
   y: Math.min(y, y + h),
@@ -109,7 +109,11 @@ export const rect = (x: number, y: number, w: number, h: number, ink: Ink, id?: 
   id,
 });
 export const line = (points: Point[], ink: Ink): Item => ({ kind: "path", points, closed: false, ink });
-export const dimension = (from: Point, to: Point, offset: number, value: number, edit?: Edit): Item => ({
+export const dimension = (
+  from: Point,
+  to: Point,
+  { offset, value, edit }: { offset: number; value: number; edit?: Edit },
+): Item => ({
   kind: "dimension",
   from,
   to,

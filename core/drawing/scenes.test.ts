@@ -40,9 +40,13 @@ const scenes: Scene[] = [
   buttonScene(plan, piece.joints.buttons),
   panelScene(plan, piece, USUAL_SHOP),
   glueScene(plan, plan.glueUp[0]),
-  boardScene(rack[0], plan.species.colour, 2400, 160, false),
+  boardScene(rack[0], plan.species.colour, { longest: 2400, widest: 160, pale: false }),
   ...plan.cutting.boards.map((cut) =>
-    cuttingScene(cut, plan.species.colour, new Map(plan.cutting.pieces.map((each) => [each.id, each])), 3, 2400),
+    cuttingScene(cut, plan.species.colour, {
+      pieces: new Map(plan.cutting.pieces.map((each) => [each.id, each])),
+      kerf: 3,
+      longest: 2400,
+    }),
   ),
 ];
 const others = [

@@ -63,8 +63,8 @@ export function sheetScene({ material, thickness, sold, sheets }: SheetPlan, n: 
           ]),
       ),
       ...cuts.flat(),
-      dimension([0, 0], [sold.length, 0], -14, sold.length),
-      dimension([0, 0], [0, sold.width], 16, sold.width),
+      dimension([0, 0], [sold.length, 0], { offset: -14, value: sold.length }),
+      dimension([0, 0], [0, sold.width], { offset: 16, value: sold.width }),
     ],
   };
 }

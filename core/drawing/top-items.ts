@@ -82,7 +82,7 @@ export function slatItems(
   return [
     ...bearers.map((each): Item => {
       const { at: x, thickness, kind } = each;
-      return rect(x - thickness / 2, -at.frame.width / 2, thickness, at.frame.width, "hidden", kind);
+      return rect({ x: x - thickness / 2, y: -at.frame.width / 2, w: thickness, h: at.frame.width }, "hidden", kind);
     }),
     ...slatLines(piece.form, at).flatMap((y, i): Item[] => [
       {
@@ -126,12 +126,9 @@ export function stiffenerItems({ geometry: at, stiffeners }: Plan, piece: Piece)
   const wide = steel ? 32 : piece.form.batten.width;
   const slot = steel ? piece.form.channel.slot : piece.form.batten.slot;
   return stiffeners.x.flatMap((x): Item[] => [
-    ...(steel ? [rect(x - 20, -stiffeners.groove / 2, 40, stiffeners.groove, "hidden", "top")] : []),
+    ...(steel ? [rect({ x: x - 20, y: -stiffeners.groove / 2, w: 40, h: stiffeners.groove }, "hidden", "top")] : []),
     rect(
-      x - wide / 2,
-      -stiffeners.length / 2,
-      wide,
-      stiffeners.length,
+      { x: x - wide / 2, y: -stiffeners.length / 2, w: wide, h: stiffeners.length },
       steel ? "tool" : "hidden",
       steel ? "top" : "batten",
     ),

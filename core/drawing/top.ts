@@ -43,15 +43,23 @@ export function movementScene(plan: Plan, piece: Piece, sample: number, exaggera
       ),
     );
   items.push(
-    dimension([-length / 2, width / 2], [length / 2, width / 2], 26, length, {
-      path: ["form", "top", "length"],
-      name: "Top length",
+    dimension([-length / 2, width / 2], [length / 2, width / 2], {
+      offset: 26,
+      value: length,
+      edit: {
+        path: ["form", "top", "length"],
+        name: "Top length",
+      },
     }),
   );
   items.push(
-    dimension([length / 2, width / 2], [length / 2, -width / 2], 28, width, {
-      path: ["form", "top", "width"],
-      name: "Top width",
+    dimension([length / 2, width / 2], [length / 2, -width / 2], {
+      offset: 28,
+      value: width,
+      edit: {
+        path: ["form", "top", "width"],
+        name: "Top width",
+      },
     }),
   );
   const wetEdge = slatted ? outer : edgesAt(plan, piece, Math.max(top.wet.change, 0, now), exaggeration);

@@ -126,7 +126,7 @@ export function readRack(
       });
       break;
     }
-    const row = readRow(cells, header, woods, today, line);
+    const row = readRow(cells, header, { woods, today, line });
     if ("message" in row) {
       faults.push({ line, message: row.message });
       continue;
@@ -171,9 +171,7 @@ const NUMBERS = ([...COLUMNS, "board_feet", "quantity"] as Column[]).filter((col
 function readRow(
   cells: readonly string[],
   header: Header,
-  woods: ReadonlyMap<string, string>,
-  today: string,
-  line: number,
+  { woods, today, line }: { woods: ReadonlyMap<string, string>; today: string; line: number },
 ): { board: Board; count: number } | { message: string } {
   const cell = (column: Column) => {
     const found = header.get(column);

@@ -130,12 +130,16 @@ describe("a glue-up that runs", () => {
     );
   });
   it("what reaches the log says whether the clock was kept", () => {
-    expect(runNote(run, "clamped", "The panel", pva, "2026-11-24T09:05:00Z")).toBe(
+    expect(runNote(run, "clamped", { name: "The panel", adhesive: pva, now: "2026-11-24T09:05:00Z" })).toBe(
       "The panel glued with white or yellow PVA: clamps on after 5.0 min of 6 min open time, 2 people.",
     );
-    expect(runNote(run, "clamped", "The panel", pva, "2026-11-24T09:09:00Z")).toMatch(/Over the open time/);
-    expect(runNote(run, "unclamped", "The panel", pva, "2026-11-24T09:35:00Z")).toMatch(/before the 1 h/);
-    expect(runNote(run, "machined", "The panel", pva, "2026-11-25T10:00:00Z")).toMatch(/done/);
+    expect(runNote(run, "clamped", { name: "The panel", adhesive: pva, now: "2026-11-24T09:09:00Z" })).toMatch(
+      /Over the open time/,
+    );
+    expect(runNote(run, "unclamped", { name: "The panel", adhesive: pva, now: "2026-11-24T09:35:00Z" })).toMatch(
+      /before the 1 h/,
+    );
+    expect(runNote(run, "machined", { name: "The panel", adhesive: pva, now: "2026-11-25T10:00:00Z" })).toMatch(/done/);
   });
   it("is a valid record", () => expect(freshPiece("t", "2026-11-23").glueUp.runs).toEqual([]));
 });

@@ -45,7 +45,11 @@ export function runTimers(run: GlueRun, adhesive: Adhesive, squeezeOut: Piece["c
 }
 
 /** What the log keeps of a step, as a sentence. */
-export function runNote(run: GlueRun, step: RunStep, name: string, adhesive: Adhesive, now: string): string {
+export function runNote(
+  run: GlueRun,
+  step: RunStep,
+  { name, adhesive, now }: { name: string; adhesive: Adhesive; now: string },
+): string {
   const minutes = (Date.parse(now) - Date.parse(run.started)) / 60_000;
   const hours = (minutes / 60).toFixed(1);
   switch (step) {

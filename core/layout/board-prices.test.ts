@@ -25,7 +25,7 @@ describe("prices on the boards there are", () => {
         );
         return s < 0 ? kind.net : problem.endless[s];
       });
-      const found = boardPrices(runs, sections, fits, demand, single, kerf, keep, bound * 1.06);
+      const found = boardPrices(runs, sections, fits, { demand, start: single, kerf, keep, target: bound * 1.06 });
       expect(found.promise).toBeGreaterThan(found.begun * 1.002);
       const cut = last({ ...need(seed), seed: 1, rounds: 3 });
       // lengths are rounded up to 5 mm: about a hundredth of a section

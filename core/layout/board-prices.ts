@@ -22,11 +22,13 @@ export function boardPrices(
   runs: readonly Run[],
   sections: readonly Section[],
   fits: readonly ArrayLike<number>[],
-  demand: readonly number[],
-  start: readonly number[],
-  kerf: number,
-  keep: number,
-  target: number,
+  {
+    demand,
+    start,
+    kerf,
+    keep,
+    target,
+  }: { demand: readonly number[]; start: readonly number[]; kerf: number; keep: number; target: number },
 ): { prices: number[]; promise: number; begun: number } {
   const steps = sections.map((each) => Math.ceil((each.length + kerf) / STEP - 1e-9));
   let best = start.slice();
@@ -37,7 +39,7 @@ export function boardPrices(
     const cut = new Float64Array(demand.length);
     let promise = prices.reduce((sum, each, kind) => sum + each * demand[kind], 0);
     runs.forEach((run, r) => {
-      const filled = fillRun(run, fits[r], steps, worth, kerf, keep);
+      const filled = fillRun(run, fits[r], { steps, worth, kerf, keep });
       promise += filled.cost;
       for (const section of filled.sections) for (const [kind, count] of sections[section].need) cut[kind] += count;
     });
@@ -63,10 +65,7 @@ export function boardPrices(
 function fillRun(
   run: Run,
   fits: ArrayLike<number>,
-  steps: readonly number[],
-  worth: readonly number[],
-  kerf: number,
-  keep: number,
+  { steps, worth, kerf, keep }: { steps: readonly number[]; worth: readonly number[]; kerf: number; keep: number },
 ): { cost: number; sections: number[] } {
   const room = Math.floor((run.length + kerf) / STEP + 1e-9);
   const area = run.board.width * run.board.thickness;

@@ -56,8 +56,7 @@ export function panelCandidates(
   rack: readonly RackBoard[],
   species: string,
   need: PanelNeed,
-  shop: Shop,
-  choice: Pick<PanelChoice, "banned" | "crosscutFirst" | "sawnFace">,
+  { shop, choice }: { shop: Shop; choice: Pick<PanelChoice, "banned" | "crosscutFirst" | "sawnFace"> },
 ): { candidates: Candidate[]; unfit: Unfit[] } {
   const candidates: Candidate[] = [];
   const unfit: Unfit[] = [];

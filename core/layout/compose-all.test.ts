@@ -35,7 +35,10 @@ beforeAll(async () => {
 /** The least wood any division of the boards uses, dm³, as a mixed-integer program. */
 function leastOfAll(panels: readonly PanelToCompose[]): number {
   const offered = panels.flatMap(({ inputs }, p) =>
-    panelCandidates(inputs.rack, inputs.species, inputs.need, inputs.shop, inputs.choice).candidates.map((each) => ({
+    panelCandidates(inputs.rack, inputs.species, inputs.need, {
+      shop: inputs.shop,
+      choice: inputs.choice,
+    }).candidates.map((each) => ({
       ...{ p, board: each.board.id, width: each.width, cost: each.cost / 1e6 },
     })),
   );
@@ -88,7 +91,10 @@ describe("all panels from one rack", () => {
       expect(new Set(boardsIn(all)).size).toBe(boardsIn(all).length);
       for (const { id, strips } of all.panels) {
         const { inputs } = panels.find((each) => each.id === id)!;
-        const { candidates } = panelCandidates(rack, inputs.species, inputs.need, inputs.shop, inputs.choice);
+        const { candidates } = panelCandidates(rack, inputs.species, inputs.need, {
+          shop: inputs.shop,
+          choice: inputs.choice,
+        });
         const width = strips.reduce((w, { board }) => w + candidates.find((c) => c.board.id === board)!.width, 0);
         expect(width).toBeGreaterThanOrEqual(inputs.need.width);
       }

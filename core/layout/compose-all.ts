@@ -178,7 +178,8 @@ const shortOf = ({ inputs }: PanelToCompose, taken: readonly string[]): number =
   Math.max(0, inputs.need.width - candidatesOf(inputs, taken).reduce((sum, { width }) => sum + width, 0));
 
 function candidatesOf({ rack, species, need, shop, choice }: ComposeInputs, taken: readonly string[]): Candidate[] {
-  return panelCandidates(rack, species, need, shop, { ...choice, banned: [...choice.banned, ...taken] }).candidates;
+  return panelCandidates(rack, species, need, { shop, choice: { ...choice, banned: [...choice.banned, ...taken] } })
+    .candidates;
 }
 
 /** Boards that a maker wants in another panel. */

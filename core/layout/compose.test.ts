@@ -35,7 +35,7 @@ function composed(given: ComposeInputs): Composed {
 
 describe("the cheapest cover of the width", () => {
   const small = (seed: number): Candidate[] =>
-    panelCandidates(randomRack(seed, 14), "european-ash", need, USUAL_SHOP, choice).candidates;
+    panelCandidates(randomRack(seed, 14), "european-ash", need, { shop: USUAL_SHOP, choice }).candidates;
 
   it("is what trying every subset finds (exhaustive, 12 seeded racks)", () => {
     for (let seed = 1; seed <= 12; seed += 1) {
@@ -82,7 +82,7 @@ describe("the panel search against the highs solver on the same model", () => {
 
   it.each([1, 2, 3, 4, 5, 6])("rack %i: never below its optimum, waste within 3 %% of it", (seed) => {
     const rack = randomRack(seed, 20 + 4 * seed);
-    const { candidates } = panelCandidates(rack, "european-ash", need, USUAL_SHOP, choice);
+    const { candidates } = panelCandidates(rack, "european-ash", need, { shop: USUAL_SHOP, choice });
     const optimum = highs.solve(coverModel(candidates, need.width, 16)).ObjectiveValue * 1e6;
     const panel = composed(inputs(rack));
     expect(panel.bound).toBeCloseTo(optimum, -3);
@@ -97,7 +97,7 @@ describe("composing", () => {
   it("covers the width with boards that are long and thick enough, each once", () => {
     const panel = composed(inputs(rack));
     const ids = panel.strips.map((each) => each.board);
-    const { candidates } = panelCandidates(rack, "european-ash", need, USUAL_SHOP, choice);
+    const { candidates } = panelCandidates(rack, "european-ash", need, { shop: USUAL_SHOP, choice });
     const widths = ids.map((id) => candidates.find((each) => each.board.id === id)!.width);
     expect(new Set(ids).size).toBe(ids.length);
     expect(widths.reduce((a, b) => a + b, 0)).toBeGreaterThanOrEqual(need.width);
@@ -114,7 +114,7 @@ describe("composing", () => {
   });
   it("keeps pinned boards in and banned ones out", () => {
     const first = composed(inputs(rack)).strips.map((each) => each.board);
-    const other = panelCandidates(rack, "european-ash", need, USUAL_SHOP, choice)
+    const other = panelCandidates(rack, "european-ash", need, { shop: USUAL_SHOP, choice })
       .candidates.map((each) => each.board.id)
       .find((id) => !first.includes(id))!;
     const again = composed(inputs(rack, { choice: { ...choice, pinned: [other], banned: [first[0]] } })).strips.map(
@@ -171,7 +171,10 @@ describe("windows between defects", () => {
 });
 
 describe("a prized board", () => {
-  const set = panelCandidates(randomRack(5, 30), "european-ash", need, USUAL_SHOP, choice).candidates.slice(0, 5);
+  const set = panelCandidates(randomRack(5, 30), "european-ash", need, { shop: USUAL_SHOP, choice }).candidates.slice(
+    0,
+    5,
+  );
   const frame = { width: 600, overhang: 40, leg: 75 };
   it("in the panel is a fault, wherever it lies", () => {
     const plain = arrangementFault(set, frame);
@@ -193,7 +196,10 @@ describe("a prized board", () => {
 });
 
 describe("orders", () => {
-  const set = panelCandidates(randomRack(5, 30), "european-ash", need, USUAL_SHOP, choice).candidates.slice(0, 6);
+  const set = panelCandidates(randomRack(5, 30), "european-ash", need, { shop: USUAL_SHOP, choice }).candidates.slice(
+    0,
+    6,
+  );
   const frame = { width: 700, overhang: 40, leg: 75 };
   it("the search among orders finds the best of all 720 (exhaustive)", () => {
     let least = Infinity;
@@ -212,7 +218,7 @@ describe("the whole search, where every panel can be tried (exhaustive)", () => 
   it.each([1, 2, 3, 4, 5, 6, 7, 8])("rack %i: no set wastes less, no order within the budget looks better", (seed) => {
     const rack = randomRack(100 + seed, SMALL_PANEL.boards);
     const { need: small, frame } = SMALL_PANEL;
-    const { candidates } = panelCandidates(rack, "european-ash", small, USUAL_SHOP, choice);
+    const { candidates } = panelCandidates(rack, "european-ash", small, { shop: USUAL_SHOP, choice });
     const net = small.length * small.width * small.thickness;
     const panel = composed(inputs(rack, { need: small, frame, sets: 1e6 }));
     const all = allPanels(

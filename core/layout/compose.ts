@@ -47,7 +47,10 @@ export type NoPanel = { none: string };
  * @returns the last yield has `done: true`; the same inputs and seed always give the same panel
  */
 export function* composePanel(inputs: ComposeInputs): Generator<Composed | NoPanel, void> {
-  const { candidates, unfit } = panelCandidates(inputs.rack, inputs.species, inputs.need, inputs.shop, inputs.choice);
+  const { candidates, unfit } = panelCandidates(inputs.rack, inputs.species, inputs.need, {
+    shop: inputs.shop,
+    choice: inputs.choice,
+  });
   const pinned = candidates.filter((each) => inputs.choice.pinned.includes(each.board.id));
   const free = candidates
     .filter((each) => !pinned.includes(each))

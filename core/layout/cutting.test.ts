@@ -29,7 +29,7 @@ describe("pieces on boards (property: 100 random lists on random racks)", () => 
           i % 3 ? board : { ...board, defects: [{ kind: "knot" as const, x: 700, y: 20, length: 50, width: 40 }] },
         );
         const used = [{ board: rack[1].id, x: 0, y: 0, length: 900, width: rack[1].width }];
-        const { placed, missing } = cuttingPlan(list, freshCutting(), rack, used, USUAL_SHOP);
+        const { placed, missing } = cuttingPlan(list, freshCutting(), { rack, strips: used, shop: USUAL_SHOP });
         expect(placed.length + missing.length).toBe(list.length);
         for (const one of placed) {
           const board = rack.find((each) => each.id === one.board)!;
@@ -58,13 +58,11 @@ describe("pieces on boards (property: 100 random lists on random racks)", () => 
   it("a reserved board gives nothing", () => {
     const rack = [demoBoard({ reservedBy: { piece: "x", name: "Desk" } })];
     expect(
-      cuttingPlan(
-        [{ id: "P", part: "p", label: "P", length: 500, width: 60, thickness: 25 }],
-        freshCutting(),
+      cuttingPlan([{ id: "P", part: "p", label: "P", length: 500, width: 60, thickness: 25 }], freshCutting(), {
         rack,
-        [],
-        USUAL_SHOP,
-      ).missing,
+        strips: [],
+        shop: USUAL_SHOP,
+      }).missing,
     ).toHaveLength(1);
   });
 });

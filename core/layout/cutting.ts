@@ -38,9 +38,7 @@ export interface CuttingPlan {
 export function cuttingPlan(
   pieces: readonly RoughPiece[],
   cutting: Cutting,
-  rack: readonly RackBoard[],
-  strips: readonly StripCut[],
-  shop: Shop,
+  { rack, strips, shop }: { rack: readonly RackBoard[]; strips: readonly StripCut[]; shop: Shop },
 ): CuttingPlan {
   const { groups, circle, unknown } = groupsFor(pieces, cutting);
   const byId = new Map(pieces.map((piece) => [piece.id, piece]));
@@ -53,7 +51,7 @@ export function cuttingPlan(
     const fits =
       board !== undefined &&
       !board.reservedBy &&
-      sectionHolds(section, board, byId, wanted, shop) &&
+      sectionHolds(section, board, { pieces: byId, wanted, shop }) &&
       !strips.some((strip) => strip.board === board.id && overlaps(strip, section, shop.kerf)) &&
       !sections.some((other) => other.board === board.id && overlaps(other, section, shop.kerf));
     (fits ? sections : stale).push(section);
@@ -66,7 +64,7 @@ export function cuttingPlan(
   const all = [...sections, ...(first?.sections ?? [])];
   const missing = (first?.missing ?? []).map((id) => byId.get(id)!);
   return {
-    boards: boardCuts(cutting, rack, all, strips, shop),
+    boards: boardCuts(cutting, rack, { sections: all, strips, shop }),
     placed: placedOf([...cutting.sawn.flatMap((each) => each.sections), ...all], byId, shop.kerf),
     missing,
     stale,
@@ -80,11 +78,13 @@ export function cuttingPlan(
 export function searchFor(
   pieces: readonly RoughPiece[],
   cutting: Cutting,
-  rack: readonly RackBoard[],
-  strips: readonly StripCut[],
-  shop: Shop,
-  rounds: number,
-  seed: number,
+  {
+    rack,
+    strips,
+    shop,
+    rounds,
+    seed,
+  }: { rack: readonly RackBoard[]; strips: readonly StripCut[]; shop: Shop; rounds: number; seed: number },
 ): SearchInputs {
   const held = sawnPieces(cutting);
   return {
@@ -144,9 +144,7 @@ const overlaps = (a: { x: number; length: number }, b: { x: number; length: numb
 function sectionHolds(
   section: LaidSection,
   board: Board,
-  pieces: ReadonlyMap<string, RoughPiece>,
-  wanted: ReadonlySet<string>,
-  shop: Shop,
+  { pieces, wanted, shop }: { pieces: ReadonlyMap<string, RoughPiece>; wanted: ReadonlySet<string>; shop: Shop },
 ): boolean {
   if (
     section.x + section.length > board.length + 0.5 ||
@@ -195,9 +193,7 @@ function placedOf(sections: readonly LaidSection[], pieces: ReadonlyMap<string, 
 function boardCuts(
   cutting: Cutting,
   rack: readonly RackBoard[],
-  sections: readonly LaidSection[],
-  strips: readonly StripCut[],
-  shop: Shop,
+  { sections, strips, shop }: { sections: readonly LaidSection[]; strips: readonly StripCut[]; shop: Shop },
 ): BoardCut[] {
   const sawn: BoardCut[] = cutting.sawn.map((each) => ({
     board: each.board,

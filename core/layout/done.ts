@@ -41,7 +41,11 @@ export function withoutSawn(cutting: Cutting, id: string): Cutting {
 }
 
 /** The record after a piece went wrong: it is planned again from what is left, and what was laid out stays. */
-export function withSpoiled(cutting: Cutting, plan: CuttingPlan, piece: string, on: string, why: string): Cutting {
+export function withSpoiled(
+  cutting: Cutting,
+  plan: CuttingPlan,
+  { piece, on, why }: { piece: string; on: string; why: string },
+): Cutting {
   const board = cutting.sawn.findLast((each) =>
     each.sections.some((section) => section.lanes.some((lane) => lane.pieces.includes(piece))),
   )?.board.id;

@@ -18,6 +18,10 @@ export interface State {
   cost: number;
 }
 
+/** Kinds of which none is wanted any more, a bit each, see `Problem.low` and `high`. */
+type Gone = readonly [low: number, high: number];
+const NONE_GONE: Gone = [0, 0];
+
 /** Puts back what is missing, each time where what a section is worth costs least; `random` shakes the choice. */
 export function fill(problem: Problem, state: State, random: (() => number) | null): void {
   if (state.home.length === 0) state.home = problem.kinds.map(() => null);
@@ -44,13 +48,14 @@ function fillFrom(
     problem;
   // prices for boards without end and for these boards mislead in different places: now one, now the other
   const worth = random && random() < 0.5 ? problem.endless : problem.worth;
-  let [low, high] = spent();
+  let gone: Gone = spent();
   // only what is still wanted, of all sections few; `wantedAt` says at which step a section last was
   const asked: number[] = [];
   for (let kind = 0; kind < kinds.length; kind += 1) {
     if (state.demand[kind] === 0) continue;
     const led = ledBy[kind];
-    for (let i = 0; i < led.length; i += 1) if (wanted(problem, state, led[i], low, high)) asked.push(led[i]);
+    for (let i = 0; i < led.length; i += 1)
+      if (wanted(problem, state, led[i], gone)) asked.push(led[i]);
   }
   asked.sort((a, b) => a - b);
   const wantedAt = new Int32Array(problem.sections.length).fill(-1);
@@ -78,11 +83,11 @@ function fillFrom(
     state.used[best] += long[section];
     for (let n = first[section]; n < first[section + 1]; n += 1) state.demand[needKind[n]] -= needCount[n];
     if (matched[section]) state.home = homes(problem, state);
-    [low, high] = spent();
+    gone = spent();
     offer[best] = STALE;
     let kept = 0;
     for (let i = 0; i < asked.length; i += 1)
-      if (wanted(problem, state, asked[i], low, high)) {
+      if (wanted(problem, state, asked[i], gone)) {
         wantedAt[asked[i]] = step + 1;
         asked[kept] = asked[i];
         kept += 1;
@@ -119,7 +124,7 @@ function fillFrom(
   }
 
   /** Bits of the kinds of which nothing is wanted any more. */
-  function spent(): [number, number] {
+  function spent(): Gone {
     let [a, b] = [0, 0];
     for (let k = 0; k < kinds.length && k < 62; k += 1)
       if (state.demand[k] === 0) {
@@ -138,7 +143,7 @@ export function possible(problem: Problem, state: State, run: number, section: n
   if (problem.once && state.cut[run].length > 0) return false;
   return (
     state.used[run] + problem.long[section] <= problem.room[run] &&
-    wanted(problem, state, section, 0, 0) &&
+    wanted(problem, state, section, NONE_GONE) &&
     atHome(problem, state, section, run)
   );
 }
@@ -157,8 +162,7 @@ function wanted(
   { low, high, first, needKind, needCount }: Problem,
   { demand }: State,
   section: number,
-  noLow: number,
-  noHigh: number,
+  [noLow, noHigh]: Gone,
 ): boolean {
   if ((low[section] & noLow) !== 0 || (high[section] & noHigh) !== 0) return false;
   for (let n = first[section]; n < first[section + 1]; n += 1) if (demand[needKind[n]] < needCount[n]) return false;

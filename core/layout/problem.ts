@@ -69,16 +69,13 @@ export function problemOf(need: CuttingNeed): Problem {
 export function pricedOnBoards(need: CuttingNeed): Problem {
   const catalogue = catalogueOf(need);
   const { kinds, runs, offered, fitting, kerf, keep, prices, bound } = catalogue;
-  const real = boardPrices(
-    runs,
-    offered,
-    fitting,
-    kinds.map((kind) => kind.pieces.length),
-    prices,
+  const real = boardPrices(runs, offered, fitting, {
+    demand: kinds.map((kind) => kind.pieces.length),
+    start: prices,
     kerf,
     keep,
-    bound * SLACK,
-  );
+    target: bound * SLACK,
+  });
   return assembled(
     catalogue,
     real.prices.map((each, kind) => Math.max(each, LEAST * kinds[kind].net)),
@@ -106,7 +103,7 @@ function catalogueOf({ pieces, rack, taken, shop, sequence, groups }: CuttingNee
   const widest = Math.max(0, ...runs.map((run) => run.width));
   const longest = Math.max(0, ...runs.map((run) => run.length));
   const may = runs.map((run) => kinds.map((kind) => suits(kind, run, shop)));
-  const offered = sectionsOf(kinds, may, widest, longest, shop.kerf, sequence);
+  const offered = sectionsOf(kinds, may, { widest, longest, kerf: shop.kerf, sequence });
   const whole = offered.map((section) =>
     section.lanes.filter((lane) => milledWhole(lane.kinds.map((kind) => kinds[kind].length))),
   );
@@ -132,7 +129,7 @@ function catalogueOf({ pieces, rack, taken, shop, sequence, groups }: CuttingNee
     kerf: shop.kerf,
     keep: shop.keepOffcut,
     once: sequence === "rip-first",
-    ...priced(kinds, runs, offered, fitting, shop.kerf),
+    ...priced(kinds, runs, offered, { fits: fitting, kerf: shop.kerf }),
   };
 }
 
@@ -208,8 +205,7 @@ function priced(
   kinds: readonly Kind[],
   runs: readonly Run[],
   sections: readonly Section[],
-  fits: readonly number[][],
-  kerf: number,
+  { fits, kerf }: { fits: readonly number[][]; kerf: number },
 ): { prices: number[]; bound: number } {
   const cheapest = new Array<number>(sections.length).fill(Infinity);
   fits.forEach((list, r) => {

@@ -143,7 +143,7 @@ describe("what the saw reports", () => {
       ...sawn.sawn[0].offcuts.map((board) => ({ ...board, reservedBy: null })),
     ];
     const before = planOf({ ...piece, cutting: sawn }, left);
-    const spoiled = withSpoiled(sawn, before.cutting, "A1", "2026-11-24", "tear-out");
+    const spoiled = withSpoiled(sawn, before.cutting, { piece: "A1", on: "2026-11-24", why: "tear-out" });
     const after = planOf({ ...piece, cutting: spoiled }, left);
     const again = after.cutting.placed.filter((each) => each.piece.id === "A1").map((each) => each.board);
     expect(again).toHaveLength(2);

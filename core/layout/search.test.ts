@@ -146,9 +146,12 @@ describe("a plan of cuts", () => {
     expect(lanes.filter((lane) => lane.includes("N")).every((lane) => lane === "N")).toBe(true);
     expect(lanes.some((lane) => /^S{2,}$/.test(lane))).toBe(true);
     const kinds = kindsOf(pieces);
-    const offered = sectionsOf(kinds, [kinds.map(() => true)], 220, 2600, 3, "crosscut-first").flatMap((section) =>
-      section.lanes.map((lane) => lane.kinds.map((kind) => kinds[kind].length)),
-    );
+    const offered = sectionsOf(kinds, [kinds.map(() => true)], {
+      widest: 220,
+      longest: 2600,
+      kerf: 3,
+      sequence: "crosscut-first",
+    }).flatMap((section) => section.lanes.map((lane) => lane.kinds.map((kind) => kinds[kind].length)));
     expect(offered.filter((lengths) => lengths.includes(500)).every((lengths) => lengths.length === 1)).toBe(true);
   });
 

@@ -49,16 +49,16 @@ export function* searchCuts(inputs: SearchInputs, from: Stopped | null = null): 
     if (round % TRAIL === 0) trail = (round / TRAIL) % 2 === 1 ? firstState(problem) : best;
     trail = roundOf(problem, trail, seeded(inputs.seed * 7919 + round + 1));
     if (trail.cost < best.cost + 1e-6) best = trail;
-    yield cutOf(problem, best, trail, round + 1, round + 1 === inputs.rounds);
+    yield cutOf(problem, { best, trail, round: round + 1, done: round + 1 === inputs.rounds });
   }
-  if ((from?.round ?? 0) >= inputs.rounds) yield cutOf(problem, best, trail, inputs.rounds, true);
+  if ((from?.round ?? 0) >= inputs.rounds) yield cutOf(problem, { best, trail, round: inputs.rounds, done: true });
 }
 
 /** The first answer, without any search: each time the section that uses least wood for what it gives. */
 export function firstCut(inputs: CuttingNeed): Cut {
   const problem = problemOf(inputs);
   const first = firstState(problem);
-  return cutOf(problem, first, first, 0, true);
+  return cutOf(problem, { best: first, trail: first, round: 0, done: true });
 }
 
 function firstState(problem: Problem): State {
@@ -199,7 +199,10 @@ function stateFrom(problem: Problem, laid: readonly LaidSection[]): State {
 }
 
 /** Numbers become pieces again. */
-function cutOf(problem: Problem, best: State, trail: State, round: number, done: boolean): Cut {
+function cutOf(
+  problem: Problem,
+  { best, trail, round, done }: { best: State; trail: State; round: number; done: boolean },
+): Cut {
   let [net, cost] = [0, 0];
   best.cut.forEach((cut, run) => {
     cost += runCost(problem, run, best.used[run]);

@@ -98,10 +98,7 @@ export function suits(kind: Kind, run: Run, shop: Shop): boolean {
 export function sectionsOf(
   kinds: readonly Kind[],
   boards: readonly (readonly boolean[])[],
-  widest: number,
-  longest: number,
-  kerf: number,
-  sequence: Sequence,
+  { widest, longest, kerf, sequence }: { widest: number; longest: number; kerf: number; sequence: Sequence },
 ): Section[] {
   const together = boards.filter(
     (one, i) =>
@@ -117,7 +114,7 @@ export function sectionsOf(
   lanes.sort((a, b) => b.length - a.length || b.width - a.width);
   let best = lanes.map((lane) => sectionOf(kinds, [lane], lane.width));
   for (const empty of EMPTY_AT_MOST) {
-    const sections = walked(kinds, lanes, together, widest, kerf, empty);
+    const sections = walked(kinds, lanes, { boards: together, widest, kerf, empty });
     if (!sections) break;
     best = sections;
   }
@@ -128,10 +125,12 @@ export function sectionsOf(
 function walked(
   kinds: readonly Kind[],
   lanes: readonly Lane[],
-  boards: readonly (readonly boolean[])[],
-  widest: number,
-  kerf: number,
-  empty: number,
+  {
+    boards,
+    widest,
+    kerf,
+    empty,
+  }: { boards: readonly (readonly boolean[])[]; widest: number; kerf: number; empty: number },
 ): Section[] | null {
   const sections: Section[] = [];
   const counts = new Int32Array(kinds.length);

@@ -52,7 +52,7 @@ export function cuttingStage({ parts, rack, panels, cutting, species, woods, sho
     laid.filter((each) => own.some((board) => board.id === each.board.id)),
     shop,
   );
-  const laidOut = cuttingPlan(pieces, cutting, own, strips, shop);
+  const laidOut = cuttingPlan(pieces, cutting, { rack: own, strips, shop });
   const plan = { ...laidOut, boards: laidOut.boards.map((cut) => named(cut, panels)) };
   const settings = machineSettings(parts);
   const byId = new Map(pieces.map((piece) => [piece.id, piece]));

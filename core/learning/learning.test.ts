@@ -67,7 +67,7 @@ describe("a coefficient from measured widths", () => {
 
 describe("what the log teaches is offered, never applied unasked", () => {
   const seven = at("panels.top.strips", strips("B1", "B2", "B3", "B4", "B5", "B6", "B7"));
-  const width = (id: number, what: string, on: string, value: number, moisture: number | null) => ({
+  const width = (id: number, what: string, on: string, [value, moisture]: [mm: number, percent: number | null]) => ({
     kind: "width",
     id: String(id),
     on,
@@ -77,9 +77,9 @@ describe("what the log teaches is offered, never applied unasked", () => {
     moisture,
   });
   const log = at("log", [
-    width(1, "top", "2026-11-23", 850, 8.5),
-    width(2, "top", "2027-03-01", 847.7, 7),
-    width(3, "top", "2027-08-10", 853.8, 11),
+    width(1, "top", "2026-11-23", [850, 8.5]),
+    width(2, "top", "2027-03-01", [847.7, 7]),
+    width(3, "top", "2027-08-10", [853.8, 11]),
   ]);
   const plan = planOf(tableWith(seven, log));
   it("the plan stays on the table's coefficient until it is taken, then follows the measured one", () => {
@@ -99,8 +99,8 @@ describe("what the log teaches is offered, never applied unasked", () => {
     const boards = at(
       "log",
       ["B1", "B2"].flatMap((what, i) => [
-        width(10 * i, what, "2026-11-23", 130, 8.5),
-        width(10 * i + 1, what, "2027-08-10", 130.9, 11),
+        width(10 * i, what, "2026-11-23", [130, 8.5]),
+        width(10 * i + 1, what, "2027-08-10", [130.9, 11]),
       ]),
     );
     const rack = plainRack().map((board) => ({ ...board, tree: "A" }));

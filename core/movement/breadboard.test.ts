@@ -18,14 +18,16 @@ describe("breadboard slots against a plain independent calculation, 500 random t
   it("the slot is peg + wet travel + dry travel + clearance, set off by half their difference", () => {
     fc.assert(
       fc.property(
-        fc.integer({ min: 400, max: 1300 }),
-        fc.integer({ min: 2, max: 9 }),
-        fc.double({ min: 6, max: 13, noNaN: true }),
-        fc.double({ min: 6, max: 8.9, noNaN: true }),
-        fc.double({ min: 9, max: 14, noNaN: true }),
-        fc.constantFrom("centre" as const, "front-edge" as const, "back-edge" as const),
-        fc.integer({ min: 6, max: 12 }),
-        (width, pegs, today, dry, wet, fixed, peg) => {
+        fc.record({
+          width: fc.integer({ min: 400, max: 1300 }),
+          pegs: fc.integer({ min: 2, max: 9 }),
+          today: fc.double({ min: 6, max: 13, noNaN: true }),
+          dry: fc.double({ min: 6, max: 8.9, noNaN: true }),
+          wet: fc.double({ min: 9, max: 14, noNaN: true }),
+          fixed: fc.constantFrom("centre" as const, "front-edge" as const, "back-edge" as const),
+          peg: fc.integer({ min: 6, max: 12 }),
+        }),
+        ({ width, pegs, today, dry, wet, fixed, peg }) => {
           const top = topMovement({
             width,
             thickness: 30,

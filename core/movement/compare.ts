@@ -27,21 +27,16 @@ export function alternatives(piece: Piece, species: Species): Alternative[] {
     group: string,
     id: string,
     name: string,
-    path: Patch["path"],
-    value: unknown,
-    takeable = true,
+    { path, value, takeable = true }: { path: Patch["path"]; value: unknown; takeable?: boolean },
   ): Alternative => ({ id: `${group}-${id}`, group, name, patches: [{ path, value }], takeable });
   const others = <T extends string>(group: string, names: Record<T, string>, now: T, path: Patch["path"]) =>
-    (Object.keys(names) as T[]).filter((id) => id !== now).map((id) => one(group, id, names[id], path, id));
+    (Object.keys(names) as T[]).filter((id) => id !== now).map((id) => one(group, id, names[id], { path, value: id }));
   const ring = (id: string, name: string, angle: number) =>
-    one(
-      "Sawn",
-      id,
-      name,
-      ["fitted"],
-      [{ what: "top", coefficient: coefficientAt(species, angle), uncertainty: 0, on: piece.day }],
-      false,
-    );
+    one("Sawn", id, name, {
+      path: ["fitted"],
+      value: [{ what: "top", coefficient: coefficientAt(species, angle), uncertainty: 0, on: piece.day }],
+      takeable: false,
+    });
   const films = FILMS.filter((film) => film.id !== "varnish-one").map((film) => [film.id, film.name] as const);
   const unboarded = (each: Alternative): Alternative =>
     piece.panels.top.strips.length > 0

@@ -8,23 +8,32 @@ import { exchangeAt, findFilm, FILMS, GROWTH, MEASURED_ON, STILL_AIR, transverse
 const DAY = 86400;
 
 /** Steps as a course takes them: short after the jump, then whole days. */
-function exposed(
-  thickness: number,
-  diffusivity: number,
-  exchange: number,
-  growth: Float64Array,
-  from: number,
-  to: number,
-  days: readonly number[],
+function exposed({
+  thickness,
+  diffusivity,
+  exchange,
+  growth,
+  from,
+  to,
+  days,
   warmth = 1,
-): number[] {
+}: {
+  thickness: number;
+  diffusivity: number;
+  exchange: number;
+  growth: Float64Array;
+  from: number;
+  to: number;
+  days: readonly number[];
+  warmth?: number;
+}): number[] {
   const state = evenSlab(from);
   const faces = { above: to, below: to, exchangeAbove: exchange, exchangeBelow: exchange, warmth };
   let time = 0;
   return days.map((day) => {
     while (time < day - 1e-9) {
       const now = Math.min(nextStep(time), day - time);
-      stepSlab(state, { thickness, diffusivity }, growth, faces, now * DAY, time === 0);
+      stepSlab(state, { thickness, diffusivity }, growth, { faces, seconds: now * DAY, fresh: time === 0 });
       time += now;
     }
     return meanMoisture(state);
@@ -53,7 +62,15 @@ describe("diffusion against Crank's series for a slab with surface resistance, w
   it.each([0.05, 0.5, 2, 10, 40, 200])("L = %s, from a quarter of a day to three years", (biot) => {
     for (const thickness of [0.012, 0.028, 0.075]) {
       const half = thickness / 2;
-      const got = exposed(thickness, diffusivity, (biot * diffusivity) / half, growthTable(0), 0, 1, days);
+      const got = exposed({
+        thickness,
+        diffusivity,
+        exchange: (biot * diffusivity) / half,
+        growth: growthTable(0),
+        from: 0,
+        to: 1,
+        days,
+      });
       days.forEach((day, i) => {
         const fourier = (diffusivity * day * DAY) / half ** 2;
         // before the outermost cell has filled there is hardly an uptake to compare: a 75 mm leg in its first days
@@ -66,14 +83,11 @@ describe("diffusion against Crank's series for a slab with surface resistance, w
     for (const seconds of [1, 3600, DAY, 30 * DAY, 365 * DAY, 3650 * DAY]) {
       const state = evenSlab(4);
       for (let i = 0; i < 30; i += 1) {
-        stepSlab(
-          state,
-          { thickness: 0.006, diffusivity: 3e-10 },
-          growthTable(0.13),
-          { above: 20, below: 20, exchangeAbove: STILL_AIR, exchangeBelow: STILL_AIR, warmth: 3 },
+        stepSlab(state, { thickness: 0.006, diffusivity: 3e-10 }, growthTable(0.13), {
+          faces: { above: 20, below: 20, exchangeAbove: STILL_AIR, exchangeBelow: STILL_AIR, warmth: 3 },
           seconds,
-          i === 0,
-        );
+          fresh: i === 0,
+        });
         expect(Math.max(...state.cells)).toBeLessThan(20.9);
         expect(Math.min(...state.cells)).toBeGreaterThan(3.99);
       }
@@ -94,16 +108,16 @@ describe("finishes against the handbook's moisture-excluding effectiveness (Wood
   ];
   const pine = { density: MEASURED_ON.density };
   const uptake = (id: string) =>
-    exposed(
-      MEASURED_ON.thickness / 1000,
-      transverseDiffusivity(pine),
-      exchangeAt(findFilm(id), pine, { temperature: MEASURED_ON.temperature, low: 0.3, high: 0.9 }),
-      growthTable(GROWTH.perPercent),
-      6.1,
-      20.2,
-      [1, 7, 14],
-      (1 + GROWTH.perDegree) ** (MEASURED_ON.temperature - 20),
-    ).map((m) => m - 6.1);
+    exposed({
+      thickness: MEASURED_ON.thickness / 1000,
+      diffusivity: transverseDiffusivity(pine),
+      exchange: exchangeAt(findFilm(id), pine, { temperature: MEASURED_ON.temperature, low: 0.3, high: 0.9 }),
+      growth: growthTable(GROWTH.perPercent),
+      from: 6.1,
+      to: 20.2,
+      days: [1, 7, 14],
+      warmth: (1 + GROWTH.perDegree) ** (MEASURED_ON.temperature - 20),
+    }).map((m) => m - 6.1);
   const bare = uptake("bare");
   it.each(PUBLISHED)("%s %j after 1, 7 and 14 days", (id, published) => {
     uptake(id).forEach((took, i) => expect(Math.abs(100 * (1 - took / bare[i]) - published[i])).toBeLessThanOrEqual(5));
@@ -133,7 +147,15 @@ describe("the years of a piece", () => {
   const shop = dailyAir(moistureYear({ kind: "typical", id: "shop-cold" }), Array(12).fill(0));
   const air = dailyAir(year, Array(12).fill(0));
   const oak = findSpecies("european-oak")!;
-  const course = (thickness: number, film: string, delivered = "2026-11-23", below = air, value = 9) =>
+  const course = (
+    thickness: number,
+    film: string,
+    {
+      delivered = "2026-11-23",
+      below = air,
+      value = 9,
+    }: { delivered?: string; below?: typeof air; value?: number } = {},
+  ) =>
     moistureCourse({
       thickness,
       species: oak,
@@ -169,13 +191,16 @@ describe("the years of a piece", () => {
     expect(course(45, "varnish").most).toBeLessThan(400);
   });
   it("forgets where it began: two starts end alike, and says when", () => {
-    const [dry, wet] = [course(28, "varnish", undefined, air, 6), course(28, "varnish", undefined, air, 12)];
+    const [dry, wet] = [
+      course(28, "varnish", { delivered: undefined, below: air, value: 6 }),
+      course(28, "varnish", { delivered: undefined, below: air, value: 12 }),
+    ];
     expect(dry.mean.at(-1)).toBeCloseTo(wet.mean.at(-1)!, 1);
     expect(wet.follows).toBeGreaterThan(30);
     expect(wet.follows).toBeLessThan(900);
   });
   it("stays in the shop's air until it is delivered, then turns to the room's", () => {
-    const moved = course(20, "bare", "2027-03-23");
+    const moved = course(20, "bare", { delivered: "2027-03-23" });
     expect(moved.delivered).toBe(120);
     expect(moved.mean[24]).toBeGreaterThan(11);
     expect(moved.mean[sampleOn(moved, "2027-05-23")]).toBeLessThan(9.5);
@@ -198,14 +223,11 @@ describe("the years of a piece", () => {
     const state = evenSlab(damp.mean);
     const growth = growthTable(GROWTH.perPercent);
     for (let i = 0; i < 5000; i += 1)
-      stepSlab(
-        state,
-        { thickness: 0.012, diffusivity: transverseDiffusivity(oak) },
-        growth,
-        { above: dry.mean, below: dry.mean, exchangeAbove: STILL_AIR, exchangeBelow: STILL_AIR, warmth: 1 },
-        DAY / 5000,
-        i === 0,
-      );
+      stepSlab(state, { thickness: 0.012, diffusivity: transverseDiffusivity(oak) }, growth, {
+        faces: { above: dry.mean, below: dry.mean, exchangeAbove: STILL_AIR, exchangeBelow: STILL_AIR, warmth: 1 },
+        seconds: DAY / 5000,
+        fresh: i === 0,
+      });
     const went = (moisture: number) => (damp.mean - moisture) / (damp.mean - dry.mean);
     expect(went(moved.mean[11])).toBeGreaterThan(0.15);
     expect(Math.abs(went(moved.mean[11]) / went(meanMoisture(state)) - 1)).toBeLessThan(0.005);
@@ -213,7 +235,7 @@ describe("the years of a piece", () => {
   it("a heater below dries that face and bends the slab; alike faces never do", () => {
     const warm = dailyAir(year, Array(12).fill(6));
     expect(Math.max(...course(28, "oil-wax").moment.map(Math.abs))).toBeLessThan(1e-9);
-    const over = course(28, "oil-wax", undefined, warm);
+    const over = course(28, "oil-wax", { delivered: undefined, below: warm });
     expect(over.moment.at(-1)).toBeGreaterThan(0.3);
     expect(moistureMoment(evenSlab(9))).toBeCloseTo(0, 12);
   });

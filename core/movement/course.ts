@@ -87,7 +87,7 @@ export function moistureCourse(given: CourseInputs): Course {
     };
     for (let left = 1; left > 1e-9;) {
       const now = Math.min(nextStep(since), left);
-      stepSlab(state, slab, growth, faces, now * 86400, since === 0);
+      stepSlab(state, slab, growth, { faces, seconds: now * 86400, fresh: since === 0 });
       left -= now;
       since += now;
     }
@@ -177,7 +177,7 @@ function response(
     if (went >= 0.5 && half === 0) half = Math.round(day);
     if (went >= 0.9) return { half, most: Math.round(day) };
     const now = Math.max(nextStep(day), day * 0.05);
-    stepSlab(state, slab, growth, faces, now * 86400, day === 0);
+    stepSlab(state, slab, growth, { faces, seconds: now * 86400, fresh: day === 0 });
     day += now;
   }
   return { half: half || 3000, most: 3000 };

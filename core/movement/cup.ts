@@ -13,9 +13,7 @@ import type { Species } from "../wood/species";
 export function boardCup(
   species: Pick<Species, "radial" | "tangential">,
   width: number,
-  left: number,
-  right: number,
-  change: number,
+  { left, right, change }: { left: number; right: number; change: number },
 ): number {
   const centre = pith(width, left, right);
   if (!centre || centre.distance < 1) return 0;

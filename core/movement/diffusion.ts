@@ -68,9 +68,7 @@ export function stepSlab(
   state: SlabState,
   slab: Slab,
   growth: Float64Array,
-  faces: Faces,
-  seconds: number,
-  fresh: boolean,
+  { faces, seconds, fresh }: { faces: Faces; seconds: number; fresh: boolean },
 ): void {
   const { cells, before } = state;
   const ratio = fresh || state.lastStep === 0 ? 0 : seconds / state.lastStep;

@@ -39,7 +39,7 @@ export function panelProfile(
   const tilt = height / top.width;
   const face: [number, number][] = [];
   const strips = raw.map(({ strip, slope: own, from, middle, sag }) => {
-    const cup = up(strip) * boardCup(species, strip.width, strip.ringLeft, strip.ringRight, change);
+    const cup = up(strip) * boardCup(species, strip.width, { left: strip.ringLeft, right: strip.ringRight, change });
     for (let k = 0; k <= 8; k += 1) {
       const u = k / 8;
       face.push([

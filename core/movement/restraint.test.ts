@@ -13,7 +13,12 @@ const member = (id: string, grain: Axis | null, course = "wood"): Member => ({
   ) as Member["coefficients"],
 });
 const at = (x: number): [number, number] => [x, x];
-const link = (a: string, b: string, hold: Link["hold"], kind: Link["kind"] = "glue", play?: Link["play"]): Link => ({
+const link = (
+  a: string,
+  b: string,
+  hold: Link["hold"],
+  { kind = "glue", play }: { kind?: Link["kind"]; play?: Link["play"] } = {},
+): Link => ({
   id: `${a}+${b}`,
   name: `${a} on ${b}`,
   a,
@@ -83,8 +88,8 @@ describe("every place where movement is stopped, from the graph alone (derived: 
       parts,
       [
         ...corners,
-        link("panel", "front", [null, at(0), at(280)], "slot", { axis: 2, range }),
-        link("panel", "back", [null, at(0), at(-280)], "slot", { axis: 2, range }),
+        link("panel", "front", [null, at(0), at(280)], { kind: "slot", play: { axis: 2, range } }),
+        link("panel", "back", [null, at(0), at(-280)], { kind: "slot", play: { axis: 2, range } }),
       ],
       seasons,
     );
@@ -92,7 +97,7 @@ describe("every place where movement is stopped, from the graph alone (derived: 
   });
   it("a top screwed tight to its end rails, but not one screwed at its centre line only", () => {
     const parts = [member("top", 0), member("rail", 2)];
-    const screw = (z: number) => link("rail", "top", [null, at(0), at(z)], "screw");
+    const screw = (z: number) => link("rail", "top", [null, at(0), at(z)], { kind: "screw" });
     const [stop] = stops(parts, [screw(0), screw(-300), screw(300)], seasons);
     expect(Math.abs(stop.excess)).toBeCloseTo(Math.abs(across(300, 9, 12) - along(300, 9, 12)), 9);
     expect(stop.fails).toBe("fastener");
@@ -100,9 +105,9 @@ describe("every place where movement is stopped, from the graph alone (derived: 
   });
   it("a slot is as good as its play, each way, measured from the fixed screw", () => {
     const parts = [member("top", 0), member("rail", 2)];
-    const fixed = link("rail", "top", [null, at(0), at(0)], "screw");
+    const fixed = link("rail", "top", [null, at(0), at(0)], { kind: "screw" });
     const slot = (range: [number, number]) => [
-      link("rail", "top", [null, at(0), at(300)], "slot", { axis: 2, range }),
+      link("rail", "top", [null, at(0), at(300)], { kind: "slot", play: { axis: 2, range } }),
       fixed,
     ];
     const wet = across(300, 9, 12) - along(300, 9, 12);
@@ -116,7 +121,7 @@ describe("every place where movement is stopped, from the graph alone (derived: 
   it("two slots and nothing fixed share their plays, each the way it is passed", () => {
     const parts = [member("top", 0), member("rail", 2)];
     const slot = (z: number, range: [number, number]) =>
-      link("rail", "top", [null, at(0), at(z)], "slot", { axis: 2, range });
+      link("rail", "top", [null, at(0), at(z)], { kind: "slot", play: { axis: 2, range } });
     // between them the top may grow by 5 + 1 and shrink by 2 + 3
     const stopsAt = (moisture: number) =>
       stops(parts, [slot(0, [-1, 3]), slot(1000, [-2, 5])], { wood: { start: 9, at: [9, moisture] } }).map((stop) =>
@@ -130,7 +135,7 @@ describe("every place where movement is stopped, from the graph alone (derived: 
   });
   it("three separate legs may be screwed to a top; two tied by a rail across its grain may not", () => {
     const legs = ["one", "two", "three"].map((id) => member(id, 1));
-    const screws = legs.map((leg, i) => link("top", leg.id, [at(200 * i), at(0), at(300 * i)], "screw"));
+    const screws = legs.map((leg, i) => link("top", leg.id, [at(200 * i), at(0), at(300 * i)], { kind: "screw" }));
     expect(stops([member("top", 0), ...legs], screws, seasons)).toEqual([]);
     const rail = [link("rail", "one", [at(0), at(-100), at(0)]), link("rail", "two", [at(0), at(-100), at(300)])];
     const [stop] = stops([member("top", 0), member("rail", 2), ...legs], [...screws, ...rail], seasons);

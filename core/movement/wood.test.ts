@@ -61,12 +61,13 @@ describe("cup (derived: circular rings)", () => {
   it("approaches (CT − CR) ΔM w²/(4r) for a narrow board far from the pith", () => {
     const r = 500;
     const angle = (Math.atan(50 / r) * 180) / Math.PI;
-    expect(boardCup(beech, 100, -angle, angle, -3)).toBeCloseTo(
+    expect(boardCup(beech, 100, { left: -angle, right: angle, change: -3 })).toBeCloseTo(
       ((beech.tangential - beech.radial) * 3 * 100 ** 2) / (4 * r),
       3,
     );
   });
-  it("changes side with the moisture", () => expect(boardCup(beech, 150, -30, 30, 3)).toBeLessThan(0));
+  it("changes side with the moisture", () =>
+    expect(boardCup(beech, 150, { left: -30, right: 30, change: 3 })).toBeLessThan(0));
 });
 
 describe("a board's edges turn (derived: the field u_r = CR ΔM r, u_θ = (CT − CR) ΔM r θ, differentiated numerically)", () => {

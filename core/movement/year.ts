@@ -113,8 +113,16 @@ export function topMovement({ width, thickness, species, start, course, strips, 
       coefficient: coefficients[i],
       dry: widthChange(each.width, coefficients[i], start.value, dry.moisture),
       wet: widthChange(each.width, coefficients[i], start.value, wet.moisture),
-      cupDry: boardCup(species, each.width, each.ringLeft, each.ringRight, dry.moisture - start.value),
-      cupWet: boardCup(species, each.width, each.ringLeft, each.ringRight, wet.moisture - start.value),
+      cupDry: boardCup(species, each.width, {
+        left: each.ringLeft,
+        right: each.ringRight,
+        change: dry.moisture - start.value,
+      }),
+      cupWet: boardCup(species, each.width, {
+        left: each.ringLeft,
+        right: each.ringRight,
+        change: wet.moisture - start.value,
+      }),
     })),
   };
 }

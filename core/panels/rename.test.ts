@@ -64,7 +64,7 @@ describe("what is sawn is called by its panel", () => {
   const called = (board: string) => {
     const cut = plan.cutting.boards.find((each) => each.board.id === board)!;
     const pieces = new Map(plan.cutting.pieces.map((each) => [each.id, each]));
-    const scene = cuttingScene(cut, plan.species.colour, pieces, USUAL_SHOP.kerf, 2400);
+    const scene = cuttingScene(cut, plan.species.colour, { pieces, kerf: USUAL_SHOP.kerf, longest: 2400 });
     return scene.items.flatMap((item) => (item.kind === "text" ? [item.text.split(",")[0]] : []));
   };
   it("on the board's diagram", () => {

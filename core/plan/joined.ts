@@ -22,14 +22,14 @@ import { SHAPE } from "./shape";
 export const JOINED = SHAPE.stage(
   "top",
   "movement",
-  ({ geometry, surroundings, topCourse, strips, piece }) => [
-    geometry.core,
+  ({ geometry, surroundings, topCourse, strips, piece }) => ({
+    core: geometry.core,
     surroundings,
-    topCourse,
-    strips,
-    piece.fitted,
-  ],
-  ({ width, thickness }, { species, start }, course, laid, fitted) =>
+    course: topCourse,
+    laid: strips,
+    fitted: piece.fitted,
+  }),
+  ({ core: { width, thickness }, surroundings: { species, start }, course, laid, fitted }) =>
     topMovement({
       ...{ width, thickness, species, start, course, fitted },
       strips: laid.map((each) => ({ strip: each.strip, board: each.board, width: each.full })),
@@ -38,26 +38,44 @@ export const JOINED = SHAPE.stage(
   .stage(
     "fasteners",
     "movement",
-    ({ piece, geometry, top }) => [piece.form, piece.joints, piece.choices, geometry, top],
-    (form, joints, choices, at, top) => fastenersFor({ form, joints, choices }, at, top),
+    ({ piece, geometry, top }) => ({
+      form: piece.form,
+      joints: piece.joints,
+      choices: piece.choices,
+      at: geometry,
+      top,
+    }),
+    ({ form, joints, choices, at, top }) => fastenersFor({ form, joints, choices }, at, top),
   )
   .stage(
     "screws",
     "movement",
-    ({ piece, geometry, fasteners }) => [piece.form, piece.joints, piece.choices, geometry, fasteners],
-    (form, joints, choices, at, fasteners) => ({ fasteners, fixed: fixedScrews({ form, joints, choices }, at) }),
+    ({ piece, geometry, fasteners }) => ({
+      form: piece.form,
+      joints: piece.joints,
+      choices: piece.choices,
+      at: geometry,
+      fasteners,
+    }),
+    ({ form, joints, choices, at, fasteners }) => ({ fasteners, fixed: fixedScrews({ form, joints, choices }, at) }),
   )
   .stage(
     "baseJoints",
     "joints",
-    ({ geometry, piece, shop }) => [geometry, piece.form, piece.joints, shop],
-    (at, form, choices, shop) => baseOf(form.kind).joints(at, form, choices, shop),
+    ({ geometry, piece, shop }) => ({ at: geometry, form: piece.form, choices: piece.joints, shop }),
+    ({ at, form, choices, shop }) => baseOf(form.kind).joints(at, form, choices, shop),
   )
   .stage(
     "held",
     "movement",
-    ({ piece, geometry, top, species }) => [piece.form, geometry, top, piece.choices.fixedLine, species],
-    (form, at, top, fixed, species) => {
+    ({ piece, geometry, top, species }) => ({
+      form: piece.form,
+      at: geometry,
+      top,
+      fixed: piece.choices.fixedLine,
+      species,
+    }),
+    ({ form, at, top, fixed, species }) => {
       const laid = form.field === "slats";
       return {
         breadboards:
@@ -71,45 +89,45 @@ export const JOINED = SHAPE.stage(
   .stage(
     "own",
     "form",
-    ({ piece, geometry, baseJoints, held, shop }) => [
-      piece.own,
-      piece.form,
-      geometry,
-      baseJoints,
+    ({ piece, geometry, baseJoints, held, shop }) => ({
+      own: piece.own,
+      form: piece.form,
+      at: geometry,
+      joints: baseJoints,
       held,
-      piece.joints,
+      choices: piece.joints,
       shop,
-    ],
-    (own, form, at, joints, held, choices, shop) => ownStanding({ own, form, at, joints, held, choices, shop }),
-    { parts: [], pairs: [], joints: [], meetings: [] },
+    }),
+    ({ own, form, at, joints, held, choices, shop }) => ownStanding({ own, form, at, joints, held, choices, shop }),
   )
+  .otherwise({ parts: [], pairs: [], joints: [], meetings: [] })
   .stage(
     "joints",
     "joints",
-    ({ baseJoints, own }) => [baseJoints, own],
-    (base, { joints }) => [...base, ...joints],
+    ({ baseJoints, own }) => ({ base: baseJoints, own }),
+    ({ base, own: { joints } }) => [...base, ...joints],
   )
   .stage(
     "meetings",
     "joints",
-    ({ piece, geometry, baseJoints, own }) => [piece.form, geometry, baseJoints, own],
-    (form, at, joints, own) => [...baseOf(form.kind).meetings({ form, at, joints }), ...own.meetings],
-    [],
+    ({ piece, geometry, baseJoints, own }) => ({ form: piece.form, at: geometry, joints: baseJoints, own }),
+    ({ form, at, joints, own }) => [...baseOf(form.kind).meetings({ form, at, joints }), ...own.meetings],
   )
+  .otherwise([])
   .items(
     "jointed",
     "form",
-    ({ piece, geometry, baseJoints, own, meetings, held }) => [
-      piece.form,
-      geometry,
-      baseJoints,
+    ({ piece, geometry, baseJoints, own, meetings, held }) => ({
+      form: piece.form,
+      at: geometry,
+      joints: baseJoints,
       own,
       meetings,
-      held.breadboards,
-      held.stiffeners,
-      piece.kinds,
-    ],
-    (form, at, joints, own, meetings, ends, stiff, kinds) => [
+      ends: held.breadboards,
+      stiff: held.stiffeners,
+      kinds: piece.kinds,
+    }),
+    ({ form, at, joints, own, meetings, ends, stiff, kinds }) => [
       ...assemble({
         ...{ form, at, joints, meetings, own: own.parts, edges: edgesOf(kinds) },
         ...{ breadboards: ends, stiffeners: stiff },
@@ -120,14 +138,14 @@ export const JOINED = SHAPE.stage(
   .items(
     "assembled",
     "form",
-    ({ jointed, geometry, piece, screws }) => [jointed, geometry, piece.joints, screws],
-    fastened,
+    ({ jointed, geometry, piece, screws }) => ({ jointed, geometry, joints: piece.joints, screws }),
+    ({ jointed, geometry, joints, screws }) => fastened(jointed, geometry, joints, screws),
   )
   .stage(
     "assembly",
     "form",
-    ({ assembled, geometry, piece }) => [assembled, geometry, piece.form.kind],
-    (parts, at, kind) => {
+    ({ assembled, geometry, piece }) => ({ parts: assembled, at: geometry, kind: piece.form.kind }),
+    ({ parts, at, kind }) => {
       const poses = baseOf(kind).poses?.(at, parts) ?? [];
       return poses.length > 0 ? { parts, poses } : { parts };
     },
@@ -135,56 +153,75 @@ export const JOINED = SHAPE.stage(
   .stage(
     "small",
     "joints",
-    ({ piece, geometry, held, meetings, jointed }) => [piece.form, geometry, held.breadboards, meetings, jointed],
-    (form, at, ends, meetings, parts) => [
+    ({ piece, geometry, held, meetings, jointed }) => ({
+      form: piece.form,
+      at: geometry,
+      ends: held.breadboards,
+      meetings,
+      parts: jointed,
+    }),
+    ({ form, at, ends, meetings, parts }) => [
       ...smallParts(meetings, parts),
       ...pegParts({ form, at, breadboards: ends }),
       ...(baseOf(form.kind).small?.(at) ?? []),
     ],
-    [],
   )
+  .otherwise([])
   .stage(
     "opened",
     "form",
-    ({ assembly }) => [assembly],
-    ({ parts, poses = [] }) => poses.map((pose) => ({ name: pose.name, clashes: clashesIn(parts, pose) })),
-    [],
+    ({ assembly }) => ({ assembly }),
+    ({ assembly: { parts, poses = [] } }) =>
+      poses.map((pose) => ({ name: pose.name, clashes: clashesIn(parts, pose) })),
   )
-  .stage("clashes", "form", ({ assembled }) => [assembled], clashesOf, [])
+  .otherwise([])
+  .stage(
+    "clashes",
+    "form",
+    ({ assembled }) => ({ assembled }),
+    ({ assembled }) => clashesOf(assembled),
+  )
+  .otherwise([])
   .stage(
     "links",
     "movement",
-    ({ piece, geometry, meetings, held }) => [piece.form, piece.joints, geometry, meetings, held],
-    (form, choices, at, meetings, held) => [...linksOf(meetings, choices), ...topLinks({ form, at, ...held })],
-    [],
+    ({ piece, geometry, meetings, held }) => ({
+      form: piece.form,
+      choices: piece.joints,
+      at: geometry,
+      meetings,
+      held,
+    }),
+    ({ form, choices, at, meetings, held }) => [...linksOf(meetings, choices), ...topLinks({ form, at, ...held })],
   )
+  .otherwise([])
   .stage(
     "touches",
     "form",
-    ({ assembled, meetings, links }) => [assembled, meetings, links],
-    (parts, meetings, links) => touching(parts, { meetings, links }),
-    [],
+    ({ assembled, meetings, links }) => ({ parts: assembled, meetings, links }),
+    ({ parts, meetings, links }) => touching(parts, { meetings, links }),
   )
+  .otherwise([])
   .items(
     "unplaced",
     "form",
-    ({ assembled }) => [assembled],
-    (parts) => parts.map(unplaced),
+    ({ assembled }) => ({ parts: assembled }),
+    ({ parts }) => parts.map(unplaced),
   )
   .each(
     "bodies",
     "form",
-    ({ unplaced: parts }) => [parts],
+    ({ unplaced: parts }) => [parts, {}],
     (part) => weighed(part, ROUGH),
   )
   .stage(
     "weight",
     "form",
-    ({ bodies, species, woods }) => [bodies, species, woods],
-    (bodies, usual, woods) =>
+    ({ bodies, species, woods }) => ({ bodies, usual: species, woods }),
+    ({ bodies, usual, woods }) =>
       [...bodies].reduce(
         (sum, [part, { volume }]) => sum + massOf(part, volume, woodOf(woods, part.kind, usual).density),
         0,
       ),
-    0,
-  );
+  )
+  .otherwise(0);

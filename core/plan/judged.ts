@@ -26,94 +26,102 @@ import { WORK } from "./work";
 export const JUDGED = WORK.stage(
   "briefJudged",
   "brief",
-  ({ piece, geometry }) => [piece.brief, piece.form, geometry.between],
-  (brief, form, between) => judge("brief", BRIEF_RULES, { brief, form, between }),
+  ({ piece, geometry }) => ({ brief: piece.brief, form: piece.form, between: geometry.between }),
+  ({ brief, form, between }) => judge("brief", BRIEF_RULES, { brief, form, between }),
 )
   .stage(
     "thingsJudged",
     "brief",
-    ({ piece, geometry, assembled }) => [piece.brief.things, piece.form.height, geometry.top, assembled],
-    (things, height, top, parts) => judge("brief", [thingRules], { brief: { things }, form: { height }, top, parts }),
+    ({ piece, geometry, assembled }) => ({
+      things: piece.brief.things,
+      height: piece.form.height,
+      top: geometry.top,
+      parts: assembled,
+    }),
+    ({ things, height, top, parts }) =>
+      judge("brief", [thingRules], { brief: { things }, form: { height }, top, parts }),
   )
   .stage(
     "baseFacts",
     "form",
-    ({ piece, geometry, joints, shop, species, rack, weight }) => [
-      piece.form,
-      geometry,
+    ({ piece, geometry, joints, shop, species, rack, weight }) => ({
+      form: piece.form,
+      at: geometry,
       joints,
-      piece.joints,
-      piece.brief,
+      choices: piece.joints,
+      brief: piece.brief,
       shop,
       species,
-      rack.reduce((most, each) => (each.species === species.id ? Math.max(most, each.length) : most), 0),
+      longest: rack.reduce((most, each) => (each.species === species.id ? Math.max(most, each.length) : most), 0),
       weight,
-    ],
-    (form, at, joints, choices, brief, shop, species, longest, weight) => ({
+    }),
+    ({ form, at, joints, choices, brief, shop, species, longest, weight }) => ({
       ...{ form, at, joints, choices, brief, shop, species, longest, weight },
     }),
   )
   .stage(
     "formJudged",
     "form",
-    ({ piece, geometry, species, shop }) => [piece.form, piece.brief, geometry, species, shop.lift],
-    (form, brief, at, species, lift) => judge("form", FORM_RULES, { form, brief, at, species, lift }),
+    ({ piece, geometry, species, shop }) => ({
+      form: piece.form,
+      brief: piece.brief,
+      at: geometry,
+      species,
+      lift: shop.lift,
+    }),
+    ({ form, brief, at, species, lift }) => judge("form", FORM_RULES, { form, brief, at, species, lift }),
   )
   .stage(
     "fitJudged",
     "form",
-    ({ clashes, opened, touches, assembled, piece, shop }) => [clashes, opened, touches, assembled, piece.kinds, shop],
-    (clashes, opened, touches, parts, kinds, shop) =>
+    ({ clashes, opened, touches, assembled, piece, shop }) => ({
+      ...{ clashes, opened, touches },
+      parts: assembled,
+      kinds: piece.kinds,
+      shop,
+    }),
+    ({ clashes, opened, touches, parts, kinds, shop }) =>
       judge("form", FIT_RULES, { clashes, opened, touches, parts, kinds, shop }),
   )
   .stage(
     "outdoorsJudged",
     "form",
-    ({ piece, geometry, species }) => [piece, geometry, species],
-    (piece, at, species) => judge("form", OUTDOOR_RULES, { piece, at, species }),
+    ({ piece, geometry, species }) => ({ piece, at: geometry, species }),
+    ({ piece, at, species }) => judge("form", OUTDOOR_RULES, { piece, at, species }),
   )
   .stage(
     "slatsJudged",
     "movement",
-    ({ piece, geometry }) => [piece.form, geometry],
-    (form, at) => judge("movement", [slatScrewsRule], { form, at }),
+    ({ piece, geometry }) => ({ form: piece.form, at: geometry }),
+    ({ form, at }) => judge("movement", [slatScrewsRule], { form, at }),
   )
   .stage(
     "woodJudged",
     "form",
-    ({ piece, ownSpecies }) => [piece.species, piece.kinds, ownSpecies],
-    (species, kinds, own) => judge("form", WOOD_RULES, { species, kinds, own }),
+    ({ piece, ownSpecies }) => ({ species: piece.species, kinds: piece.kinds, own: ownSpecies }),
+    ({ species, kinds, own }) => judge("form", WOOD_RULES, { species, kinds, own }),
   )
   .stage(
     "baseJudged",
     "form",
-    ({ baseFacts }) => [baseFacts],
-    (facts) => judge("form", baseOf(facts.form.kind).formRules, facts),
+    ({ baseFacts }) => ({ facts: baseFacts }),
+    ({ facts }) => judge("form", baseOf(facts.form.kind).formRules, facts),
   )
   .stage(
     "ownJudged",
     "form",
-    ({ piece, own }) => [piece.own, own],
-    (chosen, { pairs, parts }) => judge("form", OWN_RULES, { own: chosen, pairs, parts }),
+    ({ piece, own }) => ({ chosen: piece.own, own }),
+    ({ chosen, own: { pairs, parts } }) => judge("form", OWN_RULES, { own: chosen, pairs, parts }),
   )
   .stage(
     "movementJudged",
     "movement",
-    ({ piece, geometry, species, year, top, fasteners, today, delivered, held, insets, stopped, acclimatising }) => [
+    ({ piece, geometry, species, year, top, fasteners, today, delivered, held, insets, stopped, acclimatising }) => ({
       piece,
-      geometry,
-      species,
-      year,
-      top,
-      fasteners,
-      today,
-      delivered,
-      held,
-      insets,
-      stopped,
-      acclimatising,
-    ],
-    (piece, at, species, year, top, fasteners, today, delivered, held, insets, stopped, acclimatising) =>
+      at: geometry,
+      ...{ species, year, top, fasteners, today, delivered, held, insets, stopped, acclimatising },
+    }),
+    ({ piece, at, species, year, top, fasteners, today, delivered, held, insets, stopped, acclimatising }) =>
       judge("movement", [...FLAT_RULES, ...HOLD_RULES, ...NOTCH_RULES, ...MOVEMENT_RULES], {
         ...{ piece, at, species, year, top, fasteners, today, delivered, insets, stopped, acclimatising },
         ...held,
@@ -122,49 +130,47 @@ export const JUDGED = WORK.stage(
   .stage(
     "movesJudged",
     "movement",
-    ({ piece, geometry, partMoves, stopped }) => [piece.form, geometry, partMoves, stopped],
-    (form, at, moves, stopped) => judge("movement", baseOf(form.kind).moveRules ?? [], { form, at, moves, stopped }),
+    ({ piece, geometry, partMoves, stopped }) => ({ form: piece.form, at: geometry, moves: partMoves, stopped }),
+    ({ form, at, moves, stopped }) =>
+      judge("movement", baseOf(form.kind).moveRules ?? [], { form, at, moves, stopped }),
   )
   .stage(
     "jointsJudged",
     "joints",
-    ({ baseFacts }) => [baseFacts],
-    (facts) => judge("joints", baseOf(facts.form.kind).jointRules, facts),
+    ({ baseFacts }) => ({ facts: baseFacts }),
+    ({ facts }) => judge("joints", baseOf(facts.form.kind).jointRules, facts),
   )
   .stage(
     "fasteningJudged",
     "joints",
-    ({ piece, geometry }) => [piece, geometry],
-    (piece, at) => judge("joints", FASTENING_RULES, { piece, at }),
+    ({ piece, geometry }) => ({ piece, at: geometry }),
+    ({ piece, at }) => judge("joints", FASTENING_RULES, { piece, at }),
   )
   .stage(
     "boardsJudged",
     "boards",
-    ({ piece, geometry, shop, rack, lay, cutting }) => [
+    ({ piece, geometry, shop, rack, lay, cutting }) => ({
       piece,
-      geometry,
+      at: geometry,
       shop,
       rack,
-      lay.laid,
-      lay.missing,
-      cutting.lacking,
-    ],
-    (piece, at, shop, rack, laid, missing, lacking) =>
+      laid: lay.laid,
+      missing: lay.missing,
+      lacking: cutting.lacking,
+    }),
+    ({ piece, at, shop, rack, laid, missing, lacking }) =>
       judge("boards", PANEL_RULES, { name: "top", piece, at, shop, rack, laid, missing, lacking }),
   )
   .each(
     "otherBoardsJudged",
     "boards",
-    ({ others, piece, shop, rack }) => [[...others.values()], piece, shop, rack],
-    ({ place, at, laid, missing }, piece, shop, rack) => {
+    ({ others, piece, shop, rack }) => [[...others.values()], { piece, shop, rack }],
+    ({ place, at, laid, missing }, { piece, shop, rack }) => {
       const seen = seenAsTop(piece, at, place);
       const said = judge("boards", ONE_PANEL_RULES, {
         ...seen,
         name: place.name,
-        shop,
-        rack,
-        laid,
-        missing,
+        ...{ shop, rack, laid, missing },
         lacking: [],
       });
       return { ...said, verdicts: said.verdicts.map((each) => judgedOf(each, place, piece)) };
@@ -173,36 +179,31 @@ export const JUDGED = WORK.stage(
   .stage(
     "shelfJudged",
     "form",
-    ({ piece, geometry, otherTops, species, woods, partMoves }) => [
-      piece.form,
-      geometry,
-      [...otherTops.values()].find(({ place }) => place.kind === "shelf")?.top ?? null,
-      woodOf(woods, piece.form.shelf.kind === "slats" ? "shelf-slat" : "shelf", species),
-      partMoves,
-    ],
-    (form, at, top, species, moves) => judge("form", SHELF_RULES, { form, at, top, species, moves }),
+    ({ piece, geometry, otherTops, species, woods, partMoves }) => ({
+      form: piece.form,
+      at: geometry,
+      top: [...otherTops.values()].find(({ place }) => place.kind === "shelf")?.top ?? null,
+      species: woodOf(woods, piece.form.shelf.kind === "slats" ? "shelf-slat" : "shelf", species),
+      moves: partMoves,
+    }),
+    ({ form, at, top, species, moves }) => judge("form", SHELF_RULES, { form, at, top, species, moves }),
   )
   .stage(
     "glueUpJudged",
     "glue-up",
-    ({ piece, glueUp, otherGlue, adhesive, shop }) => [piece, glueUp, otherGlue, adhesive, shop],
-    (piece, stages, others, adhesive, shop) =>
+    ({ piece, glueUp, otherGlue, adhesive, shop }) => ({ piece, stages: glueUp, others: otherGlue, adhesive, shop }),
+    ({ piece, stages, others, adhesive, shop }) =>
       judge("glue-up", GLUE_RULES, { piece, stages: [...stages, ...[...others.values()].flat()], adhesive, shop }),
   )
   .stage(
     "cuttingJudged",
     "cutting",
-    ({ piece, parts, cutting, shop, rack, species, woods, sheets }) => [
-      piece,
-      parts,
-      cutting,
-      shop,
-      rack,
-      species,
-      woods,
-      sheets,
-    ],
-    (piece, parts, cutting, shop, boards, species, woods, sheets) =>
+    ({ piece, parts, cutting, shop, rack, species, woods, sheets }) => ({
+      ...{ piece, parts, cutting, shop },
+      boards: rack,
+      ...{ species, woods, sheets },
+    }),
+    ({ piece, parts, cutting, shop, boards, species, woods, sheets }) =>
       judge("cutting", CUTTING_RULES, {
         ...{ piece, parts: parts.filter(({ role }) => role !== "sheet"), ...cutting, shop, sheets },
         rack: boards.filter((board) => board.species === woodOf(woods, "leg", species).id && board.reservedBy === null),
@@ -211,22 +212,16 @@ export const JUDGED = WORK.stage(
   .stage(
     "buildJudged",
     "build",
-    ({ piece, steps, today }) => [piece, steps, today],
-    (piece, steps, today) => judge("build", BUILD_RULES, { piece, steps, today }),
+    ({ piece, steps, today }) => ({ piece, steps, today }),
+    ({ piece, steps, today }) => judge("build", BUILD_RULES, { piece, steps, today }),
   )
   .stage(
     "logJudged",
     "log",
-    ({ piece, top, records, learned, year, delivered, today }) => [
-      piece,
-      top,
-      records,
-      learned,
-      year,
-      delivered,
-      today,
-    ],
-    (piece, top, records, learned, year, delivered, today) =>
+    ({ piece, top, records, learned, year, delivered, today }) => ({
+      ...{ piece, top, records, learned, year, delivered, today },
+    }),
+    ({ piece, top, records, learned, year, delivered, today }) =>
       judge("log", LOG_RULES, { piece, top, records, learned, year, delivered, today }),
   );
 

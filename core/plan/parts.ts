@@ -20,32 +20,37 @@ import { JOINED } from "./joined";
 export const PARTS = JOINED.stage(
   "parts",
   "form",
-  ({ piece, assembled, fasteners, shop }) => [
-    assembled,
-    fasteners.filter(({ bearer }) => !assembled.some(({ id, bought }) => bought && id === bearer)).length,
-    piece.joints,
-    piece.asBuilt,
-    piece.choices,
+  ({ piece, assembled, fasteners, shop }) => ({
+    parts: assembled,
+    count: fasteners.filter(({ bearer }) => !assembled.some(({ id, bought }) => bought && id === bearer)).length,
+    joints: piece.joints,
+    asBuilt: piece.asBuilt,
+    choices: piece.choices,
     shop,
-  ],
-  (parts, count, joints, asBuilt, choices, shop) => cutParts(parts, { joints, count }, { asBuilt, choices }, shop),
+  }),
+  ({ parts, count, joints, asBuilt, choices, shop }) => cutParts(parts, { joints, count }, { asBuilt, choices }, shop),
 )
-  .stage("sheets", "cutting", ({ parts, shop }) => [parts, shop.kerf], sheetPlans, [])
+  .stage(
+    "sheets",
+    "cutting",
+    ({ parts, shop }) => ({ parts, kerf: shop.kerf }),
+    ({ parts, kerf }) => sheetPlans(parts, kerf),
+  )
+  .otherwise([])
   .each(
     "bySection",
     "movement",
     ({ parts, looks, surroundings }) => [
       parts.map((part) => sectionOf(part, looks)).filter((each) => each !== null),
-      looks,
-      surroundings,
+      { looks, surroundings },
     ],
-    courseOfSection,
+    (item, { looks, surroundings }) => courseOfSection(item, looks, surroundings),
   )
   .stage(
     "courses",
     "movement",
-    ({ parts, topCourse, bySection, looks }) => [parts, topCourse, bySection, looks],
-    coursesByKind,
+    ({ parts, topCourse, bySection, looks }) => ({ parts, topCourse, bySection, looks }),
+    ({ parts, topCourse, bySection, looks }) => coursesByKind(parts, topCourse, bySection, looks),
   )
   // each other panel through its years, strip by strip, as the top
   .each(
@@ -53,12 +58,9 @@ export const PARTS = JOINED.stage(
     "movement",
     ({ others, surroundings, looks, courses, piece }) => [
       [...others.values()],
-      surroundings,
-      looks,
-      courses,
-      piece.fitted,
+      { usual: surroundings, looks, courses, fitted: piece.fitted },
     ],
-    ({ place, laid }, usual, looks, courses, fitted) => {
+    ({ place, laid }, { usual, looks, courses, fitted }) => {
       const course = courses[place.kind] ?? courses.top;
       const { species, start } = surroundingsOf(place.kind, looks, usual);
       return {
@@ -75,21 +77,15 @@ export const PARTS = JOINED.stage(
   .stage(
     "stopped",
     "movement",
-    ({ piece, geometry, assembled, species, woods, top, links, fasteners, held, courses }) => [
-      piece.form,
-      piece.joints,
-      piece.choices,
-      geometry,
-      assembled,
-      species,
-      woods,
-      top,
-      links,
-      fasteners,
-      held,
-      courses,
-    ],
-    (form, choices, kept, at, parts, species, woods, top, links, fasteners, held, courses) =>
+    ({ piece, geometry, assembled, species, woods, top, links, fasteners, held, courses }) => ({
+      form: piece.form,
+      choices: piece.joints,
+      kept: piece.choices,
+      at: geometry,
+      parts: assembled,
+      ...{ species, woods, top, links, fasteners, held, courses },
+    }),
+    ({ form, choices, kept, at, parts, species, woods, top, links, fasteners, held, courses }) =>
       stoppedIn(
         {
           ...{ at, parts, species, woods, top, fasteners, stiffeners: held.stiffeners },
@@ -102,32 +98,29 @@ export const PARTS = JOINED.stage(
   .stage(
     "insets",
     "movement",
-    ({ piece, species, start, bySection, topCourse }) => [
-      piece.insets,
+    ({ piece, species, start, bySection, topCourse }) => ({
+      insets: piece.insets,
       species,
-      start.value,
-      thinnestCourse(bySection, topCourse),
-    ],
-    insetMovements,
+      value: start.value,
+      course: thinnestCourse(bySection, topCourse),
+    }),
+    ({ insets, species, value, course }) => insetMovements(insets, species, value, course),
   )
   .stage(
     "cards",
     "joints",
-    ({ joints }) => [joints],
-    (joints) => joints.map(cardOf),
+    ({ joints }) => ({ joints }),
+    ({ joints }) => joints.map(cardOf),
   )
   .stage(
     "partMoves",
     "movement",
-    ({ parts, courses, species, woods, top, otherTops }) => [
-      parts,
-      courses,
-      species,
-      woods,
-      top.coefficient,
-      otherTops,
-    ],
-    (parts, courses, species, woods, coefficient, shelves) =>
+    ({ parts, courses, species, woods, top, otherTops }) => ({
+      ...{ parts, courses, species, woods },
+      coefficient: top.coefficient,
+      shelves: otherTops,
+    }),
+    ({ parts, courses, species, woods, coefficient, shelves }) =>
       partMovements(parts, courses, {
         wood: (kind) => woodOf(woods, kind, species),
         panel: (kind) => [...shelves.values()].find(({ place }) => place.kind === kind)?.top.coefficient ?? coefficient,

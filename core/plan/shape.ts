@@ -29,62 +29,99 @@ export const SHAPE = stageList<PlanInputs>()
   .stage(
     "species",
     "form",
-    ({ piece, ownSpecies }) => [piece.species, ownSpecies],
-    (id, own) => findSpecies(id, own) ?? STAND_IN,
+    ({ piece, ownSpecies }) => ({ id: piece.species, own: ownSpecies }),
+    ({ id, own }) => findSpecies(id, own) ?? STAND_IN,
   )
   .stage(
     "woods",
     "form",
-    ({ piece, ownSpecies }) => [piece.kinds, ownSpecies],
-    (kinds, own): Woods => woodsOf(kinds, own),
+    ({ piece, ownSpecies }) => ({ kinds: piece.kinds, own: ownSpecies }),
+    ({ kinds, own }): Woods => woodsOf(kinds, own),
   )
-  .stage("proposal", "brief", ({ piece }) => [piece.brief], proposeTable)
+  .stage(
+    "proposal",
+    "brief",
+    ({ piece }) => ({ brief: piece.brief }),
+    ({ brief }) => proposeTable(brief),
+  )
   .stage(
     "geometry",
     "form",
-    ({ piece }) => [piece.form, piece.asBuilt],
-    (form, asBuilt): BaseGeometry => baseOf(form.kind).place(form, asBuilt),
+    ({ piece }) => ({ form: piece.form, asBuilt: piece.asBuilt }),
+    ({ form, asBuilt }): BaseGeometry => baseOf(form.kind).place(form, asBuilt),
   )
-  .stage("year", "movement", ({ piece }) => [piece.brief.climate], moistureYear)
+  .stage(
+    "year",
+    "movement",
+    ({ piece }) => ({ climate: piece.brief.climate }),
+    ({ climate }) => moistureYear(climate),
+  )
   .stage(
     "start",
     "movement",
-    ({ piece }) => [piece.moisture, piece.log],
-    (moisture, log) => latestMoisture({ moisture, log }),
+    ({ piece }) => ({ moisture: piece.moisture, log: piece.log }),
+    ({ moisture, log }) => latestMoisture({ moisture, log }),
   )
   .stage(
     "delivered",
     "movement",
-    ({ piece }) => [piece.delivery ?? piece.brief.deadline ?? addDays(piece.day, USUAL_BUILD)],
-    (day) => day,
+    ({ piece }) => ({ day: piece.delivery ?? piece.brief.deadline ?? addDays(piece.day, USUAL_BUILD) }),
+    ({ day }) => day,
   )
-  .stage("films", "movement", ({ piece }) => [piece.finish, piece.faces], filmsOf)
-  .stage("shopAir", "movement", ({ shop }) => [shop.climate], shopAirOf)
-  .stage("roomAir", "movement", ({ year, piece }) => [year, piece.faces], roomAirOf)
+  .stage(
+    "films",
+    "movement",
+    ({ piece }) => ({ finish: piece.finish, faces: piece.faces }),
+    ({ finish, faces }) => filmsOf(finish, faces),
+  )
+  .stage(
+    "shopAir",
+    "movement",
+    ({ shop }) => ({ climate: shop.climate }),
+    ({ climate }) => shopAirOf(climate),
+  )
+  .stage(
+    "roomAir",
+    "movement",
+    ({ year, piece }) => ({ year, faces: piece.faces }),
+    ({ year, faces }) => roomAirOf(year, faces),
+  )
   .stage(
     "surroundings",
     "movement",
-    ({ species, start, delivered, shopAir, roomAir, films, year }) => [
-      species,
-      start,
-      delivered,
-      shopAir,
-      roomAir,
+    ({ species, start, delivered, shopAir, roomAir, films, year }) => ({
+      ...{ species, start, delivered },
+      shop: shopAir,
+      room: roomAir,
       films,
       year,
-    ],
-    (species, start, delivered, shop, room, films, year): Surroundings => ({
+    }),
+    ({ species, start, delivered, shop, room, films, year }): Surroundings => ({
       ...{ species, start, delivered, shop, room, films, year },
     }),
   )
-  .stage("topCourse", "movement", ({ geometry, surroundings }) => [geometry.core.thickness, surroundings], courseOfTop)
-  .items("places", "boards", ({ piece, geometry }) => [piece.form, geometry], panelPlaces)
+  .stage(
+    "topCourse",
+    "movement",
+    ({ geometry, surroundings }) => ({ thickness: geometry.core.thickness, surroundings }),
+    ({ thickness, surroundings }) => courseOfTop(thickness, surroundings),
+  )
+  .items(
+    "places",
+    "boards",
+    ({ piece, geometry }) => ({ form: piece.form, geometry }),
+    ({ form, geometry }) => panelPlaces(form, geometry),
+  )
   .stage(
     "reads",
     "movement",
     // by name: a panel that is only moved or sized is read as before
-    ({ piece, places }) => [piece.log, piece.kinds, places.map(({ id, kind }) => `${id} ${kind}`).join()],
-    (log, kinds, panels) => {
+    ({ piece, places }) => ({
+      log: piece.log,
+      kinds: piece.kinds,
+      panels: places.map(({ id, kind }) => `${id} ${kind}`).join(),
+    }),
+    ({ log, kinds, panels }) => {
       const kindOf = new Map(panels.split(",").map((each) => each.split(" ") as [string, string]));
       return readsOf(log, (what) => kindOf.get(what) ?? (kinds[what] && what !== "top" ? what : null));
     },
@@ -92,38 +129,48 @@ export const SHAPE = stageList<PlanInputs>()
   .stage(
     "looks",
     "movement",
-    ({ piece, reads, woods, surroundings }) => [piece.kinds, piece.faces, reads, woods, surroundings],
-    (kinds, faces, reads, woods, usual) => looksOf({ kinds, faces }, reads, woods, usual),
+    ({ piece, reads, woods, surroundings }) => ({
+      kinds: piece.kinds,
+      faces: piece.faces,
+      reads,
+      woods,
+      usual: surroundings,
+    }),
+    ({ kinds, faces, reads, woods, usual }) => looksOf({ kinds, faces }, reads, woods, usual),
   )
   .stage(
     "found",
     "boards",
-    ({ rack, species, geometry, shop, piece }) => [
-      rack,
-      species.id,
-      geometry,
-      shop,
-      piece.panels.top,
-      piece.form.top,
-      ...elsewhere(piece, "top"),
-    ],
-    (rack, species, at, shop, choice, top, ...others) =>
-      candidatesFor({ rack, species, at, shop, choice: withOthers(choice, others), top: shapedTop(top, at) }),
+    ({ rack, species, geometry, shop, piece }) => ({
+      ...{ rack, shop, species: species.id, at: geometry, choice: piece.panels.top, top: piece.form.top },
+      ...keyed(elsewhere(piece, "top")),
+    }),
+    ({ rack, species, at, shop, choice, top, ...others }) =>
+      candidatesFor({
+        ...{ rack, species, at, shop },
+        choice: withOthers(choice, Object.values(others)),
+        top: shapedTop(top, at),
+      }),
   )
-  .stage("known", "boards", ({ rack, piece }) => [rack, piece.cutting.sawn], knownBoards)
+  .stage(
+    "known",
+    "boards",
+    ({ rack, piece }) => ({ rack, sawn: piece.cutting.sawn }),
+    ({ rack, sawn }) => knownBoards(rack, sawn),
+  )
   .stage(
     "lay",
     "boards",
-    ({ piece, known, geometry, shop, found }) => [
-      piece.panels.top,
-      piece.form.top,
-      known,
-      geometry,
+    ({ piece, known, geometry, shop, found }) => ({
+      panel: piece.panels.top,
+      top: piece.form.top,
+      boards: known,
+      at: geometry,
       shop,
-      found.candidates,
-      piece.cutting.sawn,
-    ],
-    (panel, top, boards, at, shop, candidates, sawn) =>
+      candidates: found.candidates,
+      sawn: piece.cutting.sawn,
+    }),
+    ({ panel, top, boards, at, shop, candidates, sawn }) =>
       layStrips({ panel, top: shapedTop(top, at), boards, at, shop, candidates, sawn }),
   )
   .each(
@@ -131,29 +178,18 @@ export const SHAPE = stageList<PlanInputs>()
     "boards",
     ({ places, piece, geometry, known, rack, shop, species, woods }) => [
       places,
-      piece.panels,
-      geometry,
-      known,
-      rack,
-      shop,
-      species,
-      woods,
-      piece.cutting.sawn,
+      { panels: piece.panels, geometry, boards: known, rack, shop, usual: species, woods, sawn: piece.cutting.sawn },
     ],
-    (place, panels, geometry, boards, rack, shop, usual, woods, sawn): OtherPanel => {
+    (place, { panels, geometry, boards, rack, shop, usual, woods, sawn }): OtherPanel => {
       const { at, choice, top } = panelSeen(panels, geometry, place);
       const found = candidatesFor({
         rack,
         species: woodOf(woods, place.kind, usual).id,
-        at,
-        shop,
-        top,
+        ...{ at, shop, top },
         choice: withOthers(choice, elsewhere({ panels }, place.id)),
       });
       return {
-        place,
-        at,
-        found,
+        ...{ place, at, found },
         ...layStrips({ panel: choice, top, boards, at, shop, candidates: found.candidates, sawn }),
       };
     },
@@ -162,10 +198,10 @@ export const SHAPE = stageList<PlanInputs>()
   .stage(
     "strips",
     "boards",
-    ({ lay }) => [lay.laid],
-    (laid) => laid,
-    [],
-  );
+    ({ lay }) => ({ laid: lay.laid }),
+    ({ laid }) => laid,
+  )
+  .otherwise([]);
 
 /** A panel beside the top: the boards it could have and those that are laid. */
 export interface OtherPanel {
@@ -179,6 +215,10 @@ export interface OtherPanel {
 /** Strips of every other panel, which a panel leaves alone: no two claim one board. */
 const elsewhere = ({ panels }: Pick<Piece, "panels">, id: string): PanelChoice["strips"][] =>
   Object.entries(panels).flatMap(([name, panel]) => (name === id ? [] : [panel.strips]));
+
+/** Each under a name of its own, so that a stage remembers each by identity. */
+const keyed = (strips: readonly PanelChoice["strips"][]): Record<`strips of ${number}`, PanelChoice["strips"]> =>
+  Object.fromEntries(strips.map((each, i) => [`strips of ${i}`, each]));
 
 const withOthers = (choice: PanelChoice, others: readonly PanelChoice["strips"][]): PanelChoice => ({
   ...choice,
@@ -197,5 +237,5 @@ interface CandidateFacts {
 function candidatesFor({ rack, species, at, shop, choice, top }: CandidateFacts) {
   // slats are placed with the other parts: there is no panel to compose
   if (at.core.count > 1) return { candidates: [], unfit: [] };
-  return panelCandidates(rack, species, panelNeed(at, top), shop, choice);
+  return panelCandidates(rack, species, panelNeed(at, top), { shop, choice });
 }

@@ -25,25 +25,30 @@ import { seenAsTop } from "../panels/lens";
 import { woodOf, Woods } from "../wood/woods";
 import { PARTS } from "./parts";
 
-export const WORK = PARTS.stage("adhesive", "glue-up", ({ piece }) => [piece.glueUp.adhesive], findAdhesive)
+export const WORK = PARTS.stage(
+  "adhesive",
+  "glue-up",
+  ({ piece }) => ({ adhesive: piece.glueUp.adhesive }),
+  ({ adhesive }) => findAdhesive(adhesive),
+)
   .stage(
     "glueUp",
     "glue-up",
-    ({ lay, piece, geometry, species, shop, adhesive }) => [lay.laid, geometry, piece, species, shop, adhesive],
-    (laid, at, piece, species, shop, adhesive) => glueStages(laid, at, { piece, species, shop, adhesive }),
+    ({ lay, piece, geometry, species, shop, adhesive }) => ({
+      laid: lay.laid,
+      at: geometry,
+      ...{ piece, species, shop, adhesive },
+    }),
+    ({ laid, at, piece, species, shop, adhesive }) => glueStages(laid, at, { piece, species, shop, adhesive }),
   )
   .each(
     "otherGlue",
     "glue-up",
     ({ others, piece, species, woods, shop, adhesive }) => [
       [...others.values()],
-      piece,
-      species,
-      woods,
-      shop,
-      adhesive,
+      { piece, usual: species, woods, shop, adhesive },
     ],
-    ({ place, laid, at }, piece, usual, woods, shop, adhesive) =>
+    ({ place, laid, at }, { piece, usual, woods, shop, adhesive }) =>
       glueStages(laid, at, {
         ...{ piece: seenAsTop(piece, at, place).piece, species: woodOf(woods, place.kind, usual), shop, adhesive },
       }).map((stage) => ({
@@ -55,24 +60,22 @@ export const WORK = PARTS.stage("adhesive", "glue-up", ({ piece }) => [piece.glu
   .stage(
     "blanks",
     "glue-up",
-    ({ parts, piece, species, woods, shop, adhesive }) => [parts, piece, species, woods, shop, adhesive],
-    (parts, piece, species, woods, shop, adhesive) => blankStages(parts, { piece, species, shop, adhesive }, woods),
+    ({ parts, piece, species, woods, shop, adhesive }) => ({ parts, piece, species, woods, shop, adhesive }),
+    ({ parts, piece, species, woods, shop, adhesive }) => blankStages(parts, { piece, species, shop, adhesive }, woods),
   )
   .stage(
     "cutting",
     "cutting",
-    ({ parts, rack, lay, others, piece, species, woods, shop, geometry }) => [
+    ({ parts, rack, lay, others, piece, species, woods, shop, geometry }) => ({
       parts,
       rack,
-      lay.laid,
+      laid: lay.laid,
       others,
-      piece.cutting,
-      species,
-      woods,
-      shop,
-      geometry,
-    ],
-    (parts, rack, laid, others, cutting, species, woods, shop, at) =>
+      cutting: piece.cutting,
+      ...{ species, woods, shop },
+      at: geometry,
+    }),
+    ({ parts, rack, laid, others, cutting, species, woods, shop, at }) =>
       cuttingStage({
         ...{ rack, cutting, species, woods, shop, at },
         // what is cut from a sheet comes from no board
@@ -92,34 +95,34 @@ export const WORK = PARTS.stage("adhesive", "glue-up", ({ piece }) => [piece.glu
   .stage(
     "acclimatising",
     "movement",
-    ({ lay, cutting, start, surroundings, roomAir, piece }) => [
-      lay.laid,
-      cutting.boards,
-      start.value,
-      surroundings,
-      roomAir,
-      piece.day,
-    ],
-    (laid, cuts, value, around, room, day) => acclimatisingOf(boardsUsed(laid, cuts, value), around, room, day),
-    null,
+    ({ lay, cutting, start, surroundings, roomAir, piece }) => ({
+      laid: lay.laid,
+      cuts: cutting.boards,
+      value: start.value,
+      around: surroundings,
+      room: roomAir,
+      day: piece.day,
+    }),
+    ({ laid, cuts, value, around, room, day }) => acclimatisingOf(boardsUsed(laid, cuts, value), around, room, day),
   )
+  .otherwise(null)
   .stage(
     "steps",
     "build",
-    ({ piece, geometry, parts, baseJoints, own, glueUp, otherGlue, adhesive, shop, lay, acclimatising }) => [
+    ({ piece, geometry, parts, baseJoints, own, glueUp, otherGlue, adhesive, shop, lay, acclimatising }) => ({
       piece,
-      geometry,
+      at: geometry,
       parts,
-      baseJoints,
+      joints: baseJoints,
       own,
       glueUp,
-      otherGlue,
+      others: otherGlue,
       adhesive,
       shop,
-      lay.laid,
+      laid: lay.laid,
       acclimatising,
-    ],
-    (piece, at, parts, joints, own, glueUp, others, adhesive, shop, laid, acclimatising) => {
+    }),
+    ({ piece, at, parts, joints, own, glueUp, others, adhesive, shop, laid, acclimatising }) => {
       const { form, joints: choices, day, done } = piece;
       const work = baseOf(form.kind).work;
       const glued = [...others].map(([{ place }, stages]) => ({ place, stages }));
@@ -140,33 +143,33 @@ export const WORK = PARTS.stage("adhesive", "glue-up", ({ piece }) => [piece.glu
   .stage(
     "first",
     "log",
-    ({ piece }) => [piece.moisture, piece.log],
-    (moisture, log) => firstMoisture({ moisture, log }),
+    ({ piece }) => ({ moisture: piece.moisture, log: piece.log }),
+    ({ moisture, log }) => firstMoisture({ moisture, log }),
   )
   .stage(
     "recordCourse",
     "log",
-    ({ first, start, top, geometry, surroundings }) => [
-      first.on === start.on ? top.course : null,
-      geometry.core.thickness,
-      first,
+    ({ first, start, top, geometry, surroundings }) => ({
+      same: first.on === start.on ? top.course : null,
+      thickness: geometry.core.thickness,
+      start: first,
       surroundings,
-    ],
-    (same, thickness, start, surroundings) => same ?? courseOfTop(thickness, { ...surroundings, start }),
+    }),
+    ({ same, thickness, start, surroundings }) => same ?? courseOfTop(thickness, { ...surroundings, start }),
   )
   .stage(
     "record",
     "log",
-    ({ first, start, top, geometry, species, recordCourse, strips, piece }) => [
-      first.on === start.on ? top : null,
-      geometry.core,
+    ({ first, start, top, geometry, species, recordCourse, strips, piece }) => ({
+      same: first.on === start.on ? top : null,
+      core: geometry.core,
       species,
       first,
-      recordCourse,
-      strips,
-      piece.fitted,
-    ],
-    (same, { width, thickness }, species, first, course, laid, fitted) =>
+      course: recordCourse,
+      laid: strips,
+      fitted: piece.fitted,
+    }),
+    ({ same, core: { width, thickness }, species, first, course, laid, fitted }) =>
       same ??
       topMovement({
         ...{ width, thickness, species, start: first, course, fitted },
@@ -176,36 +179,34 @@ export const WORK = PARTS.stage("adhesive", "glue-up", ({ piece }) => [piece.glu
   .stage(
     "predicted",
     "log",
-    ({ piece, record }) => [piece.log, record],
-    (log, record) => predictedWidths(log, "top", record),
+    ({ piece, record }) => ({ log: piece.log, record }),
+    ({ log, record }) => predictedWidths(log, "top", record),
   )
   .stage(
     "records",
     "log",
-    ({ record, predicted, otherTops, piece }) => [record, predicted, otherTops, piece.log],
-    (record, predicted, others, log) => recordsOf(record, predicted, [...others.values()], log),
+    ({ record, predicted, otherTops, piece }) => ({ record, predicted, others: otherTops, log: piece.log }),
+    ({ record, predicted, others, log }) => recordsOf(record, predicted, [...others.values()], log),
   )
   .stage(
     "learned",
     "log",
-    ({ piece, top, otherTops, record, rack, species, woods }) => [
-      piece.log,
-      piece.fitted,
+    ({ piece, top, otherTops, record, rack, species, woods }) => ({
+      log: piece.log,
+      fitted: piece.fitted,
       top,
-      otherTops,
-      record.course,
-      rack,
-      species,
-      woods,
-    ],
-    (log, fitted, top, others, course, rack, species, woods) =>
+      others: otherTops,
+      course: record.course,
+      ...{ rack, species, woods },
+    }),
+    ({ log, fitted, top, others, course, rack, species, woods }) =>
       learnedFrom({ log, fitted, top, others: [...others.values()], course, rack, species, woods }),
   )
   .stage(
     "names",
     "boards",
-    ({ found }) => [found],
-    ({ candidates, unfit }) => ({
+    ({ found }) => ({ found }),
+    ({ found: { candidates, unfit } }) => ({
       candidates: candidates.map(({ board, width, slide }) => ({ board: board.id, width, slide })),
       unfit: unfit.map(({ board, reason }) => ({ board: board.id, reason })),
     }),

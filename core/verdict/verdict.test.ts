@@ -17,7 +17,7 @@ describe("grading", () => {
     [6, "at most", 5, 8, "tight"],
     [8, "at most", 5, 8, "tight"],
     [8.1, "at most", 5, 8, "fix"],
-  ] as const)("%d %s %d, %d at the worst: %s", (actual, sense, good, bad, level) =>
+  ] as const)("%d %s %d, %d at the worst: %s", (...[actual, sense, good, bad, level]) =>
     expect(grade(actual, sense, good, bad)).toBe(level),
   );
 

@@ -117,7 +117,7 @@ describe("what the bench reads", () => {
     const id = await addPiece(shop, piece);
     const { inputs } = (await savedInputs((await workshopOf(shop))!, id, DAY))!;
     const failure = { stage: "joints", mark: "joints" as const, message: "Reduce of empty array", stack: "at …" };
-    for (let n = 0; n < 2; n += 1) await keepFailures(shop, id, 1, [failure], inputs);
+    for (let n = 0; n < 2; n += 1) await keepFailures(shop, id, { state: 1, failures: [failure], inputs });
     const [kept, ...more] = await failuresOf(shop);
     expect(more).toEqual([]);
     expect(kept).toMatchObject({ piece: id, state: 1, stage: "joints", message: "Reduce of empty array" });
@@ -133,17 +133,23 @@ describe("the boards a piece looks through", () => {
     );
     const other = await addPiece(shop, withBoards("S0", "S1", "S2"));
     const id = await addPiece(shop, withBoards("S7"));
-    const { boards, total } = await offeredBoards(shop, id, ["european-ash"], ["S7", "S0", "nowhere"], 50);
-    const all = await offeredBoards(shop, id, ["european-ash"], [], OFFERED);
+    const { boards, total } = await offeredBoards(shop, id, {
+      species: ["european-ash"],
+      uses: ["S7", "S0", "nowhere"],
+      most: 50,
+    });
+    const all = await offeredBoards(shop, id, { species: ["european-ash"], uses: [], most: OFFERED });
     expect(total).toBe(all.boards.length);
     expect(boards.map((board) => board.id)).toEqual(expect.arrayContaining(["S7", "S0"]));
     expect(boards).toHaveLength(52);
     expect(boards.find((board) => board.id === "S0")!.reservedBy?.piece).toBe(other);
     expect(boards.filter((board) => board.reservedBy !== null)).toHaveLength(1);
-    expect((await offeredBoards(shop, id, ["european-ash"], ["S7", "S0"], 50)).boards).toEqual(boards);
+    expect((await offeredBoards(shop, id, { species: ["european-ash"], uses: ["S7", "S0"], most: 50 })).boards).toEqual(
+      boards,
+    );
     // a piece of two woods looks through both; a wood nobody has adds nothing
-    const two = await offeredBoards(shop, id, ["european-ash", "no-such-wood"], [], OFFERED);
+    const two = await offeredBoards(shop, id, { species: ["european-ash", "no-such-wood"], uses: [], most: OFFERED });
     expect(two.total).toBe(total);
-    expect((await offeredBoards(shop, id, ["no-such-wood"], [], OFFERED)).boards).toEqual([]);
+    expect((await offeredBoards(shop, id, { species: ["no-such-wood"], uses: [], most: OFFERED })).boards).toEqual([]);
   });
 });

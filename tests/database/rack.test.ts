@@ -236,7 +236,7 @@ describe("a board that is sawn", () => {
     const piece = (await openPiece(table.shop, table.id))!.piece;
     await table.save("spoiled", {
       ...piece,
-      cutting: withSpoiled(piece.cutting, (await table.plan()).cutting, "E1", DAY, "kickback"),
+      cutting: withSpoiled(piece.cutting, (await table.plan()).cutting, { piece: "E1", on: DAY, why: "kickback" }),
     });
     const again = (await table.plan()).cutting.placed.findLast((each) => each.piece.id === "E1")!.board;
     expect(again).not.toBe(first);

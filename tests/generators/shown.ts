@@ -56,8 +56,12 @@ export function scenesOf(plan: Plan, piece: Piece, shop: Shop): Scene[] {
     holdingScene(plan, piece),
     panelScene(plan, piece, shop),
     ...[...plan.glueUp, ...plan.blanks].map((stage) => glueScene(plan, stage)),
-    ...plan.cutting.boards.map((cut) => cuttingScene(cut, plan.species.colour, byId, shop.kerf, 2400)),
-    ...plan.cutting.boards.map((cut) => boardScene(cut.board, plan.species.colour, 2400, 160, false)),
+    ...plan.cutting.boards.map((cut) =>
+      cuttingScene(cut, plan.species.colour, { pieces: byId, kerf: shop.kerf, longest: 2400 }),
+    ),
+    ...plan.cutting.boards.map((cut) =>
+      boardScene(cut.board, plan.species.colour, { longest: 2400, widest: 160, pale: false }),
+    ),
     ...plan.sheets.flatMap((sheet) => sheet.sheets.map((_, n) => sheetScene(sheet, n))),
     ...plan.insets.map((moved, i) => insetScene(piece.insets[i], moved, plan.species)),
   ].filter((scene): scene is Scene => scene !== null);

@@ -91,13 +91,11 @@ function Card({ card, done, toggle }: { card: CutCard; done: boolean; toggle: ()
       {cut && (
         <div className="mt-3 bg-film p-1">
           <SceneView
-            scene={cuttingScene(
-              cut,
-              plan.species.colour,
-              new Map(plan.cutting.pieces.map((each) => [each.id, each])),
-              shop.kerf,
-              cut.board.length,
-            )}
+            scene={cuttingScene(cut, plan.species.colour, {
+              pieces: new Map(plan.cutting.pieces.map((each) => [each.id, each])),
+              kerf: shop.kerf,
+              longest: cut.board.length,
+            })}
             height="to-width"
           />
         </div>

@@ -74,13 +74,11 @@ export function RackPictures({
         {shown.slice(0, many).map(({ board, text, usable, action }) => (
           <li key={board.id} data-board={board.id} className="min-w-0">
             <SceneView
-              scene={boardScene(
-                board,
-                findSpecies(board.species, ownSpecies)?.colour ?? ["#dcc8a2", "#b39868"],
+              scene={boardScene(board, findSpecies(board.species, ownSpecies)?.colour ?? ["#dcc8a2", "#b39868"], {
                 longest,
-                board.width,
-                !usable,
-              )}
+                widest: board.width,
+                pale: !usable,
+              })}
               height="to-width"
             />
             <p className="flex items-center gap-1 text-[13px] text-graphite">

@@ -261,13 +261,11 @@ const Row = memo(function Row({
         aria-hidden
       >
         <SceneView
-          scene={boardScene(
-            board,
-            wood?.colour ?? ["#dcc8a2", "#b39868"],
-            Math.max(PICTURE.length, board.length),
-            Math.max(board.width, board.widthEnd ?? 0),
-            board.reservedBy !== null,
-          )}
+          scene={boardScene(board, wood?.colour ?? ["#dcc8a2", "#b39868"], {
+            longest: Math.max(PICTURE.length, board.length),
+            widest: Math.max(board.width, board.widthEnd ?? 0),
+            pale: board.reservedBy !== null,
+          })}
           height="to-width"
           width={PICTURE.width}
         />

@@ -147,7 +147,7 @@ export function CutDiagrams({
                 {after?.(cut)}
               </figcaption>
               <SceneView
-                scene={cuttingScene(cut, plan.species.colour, pieces, shop.kerf, longest)}
+                scene={cuttingScene(cut, plan.species.colour, { pieces, kerf: shop.kerf, longest })}
                 height="to-width"
                 width={width ?? undefined}
                 paper={width !== null}

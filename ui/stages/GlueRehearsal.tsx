@@ -163,7 +163,7 @@ export function GlueRunner({ stage }: { stage: GlueStage }) {
           kind: "note",
           id: `glue-${stage.id}-${index}-${step}`,
           on: today,
-          text: runNote(run!, step, stage.name, plan.adhesive, moment),
+          text: runNote(run!, step, { name: stage.name, adhesive: plan.adhesive, now: moment }),
         },
       },
     ]);

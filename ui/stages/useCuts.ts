@@ -29,7 +29,7 @@ export function useSaw() {
     saw: (board: string) => cutting(`${board} sawn`, withSawn(piece.cutting, plan.cutting, board, today)),
     whole: (board: string) => cutting(`${board} put together again`, withoutSawn(piece.cutting, board)),
     spoil: (mark: string, why: string) =>
-      cutting(`${mark} spoiled`, withSpoiled(piece.cutting, plan.cutting, mark, today, why), [
+      cutting(`${mark} spoiled`, withSpoiled(piece.cutting, plan.cutting, { piece: mark, on: today, why }), [
         {
           path: ["log", piece.log.length],
           value: {
@@ -60,15 +60,13 @@ export function useCuts() {
   useEffect(() => () => worker.current?.terminate(), []);
   const inputs = useCallback(
     (rounds: number) =>
-      searchFor(
-        plan.cutting.pieces,
-        piece.cutting,
-        rack.filter((board) => usedWoods(plan.woods, plan.species).some((wood) => wood.id === board.species)),
-        plan.cutting.strips,
+      searchFor(plan.cutting.pieces, piece.cutting, {
+        rack: rack.filter((board) => usedWoods(plan.woods, plan.species).some((wood) => wood.id === board.species)),
+        strips: plan.cutting.strips,
         shop,
         rounds,
-        1,
-      ),
+        seed: 1,
+      }),
     [piece.cutting, plan, rack, shop],
   );
   const take = useRef<(cut: Cut) => void>(() => undefined);

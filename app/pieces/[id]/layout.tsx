@@ -24,7 +24,11 @@ export default async function PieceLayout({
   const workshop = await currentWorkshop();
   const opened = isId(id) ? await openPiece(workshop.id, id) : null;
   if (!opened) notFound();
-  const boards = await offeredBoards(workshop.id, id, speciesUsed(opened.piece), boardsNamed(opened.piece), AT_ONCE);
+  const boards = await offeredBoards(workshop.id, id, {
+    species: speciesUsed(opened.piece),
+    uses: boardsNamed(opened.piece),
+    most: AT_ONCE,
+  });
   return (
     <PieceProvider
       key={id}

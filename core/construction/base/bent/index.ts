@@ -24,35 +24,29 @@ export const bent: Base<Bent> = {
     const { way, setIn, arm } = form.bent;
     const [left] = bends;
     const leg = { section: shape.section, at: under - shape.section / 2 };
-    const bend = dimension(
-      [left.x, under],
-      [left.x, under - leg.section],
-      -20,
-      leg.section,
-      formEdit("Section at the bend", "bent", "section"),
-    );
-    const across = dimension(
-      [left.z - arm.length, under - shape.section - 20],
-      [left.z, under - shape.section - 20],
-      0,
-      arm.length,
-      formEdit("Arm length", "bent", "arm", "length"),
-    );
+    const bend = dimension([left.x, under], [left.x, under - leg.section], {
+      offset: -20,
+      value: leg.section,
+      edit: formEdit("Section at the bend", "bent", "section"),
+    });
+    const across = dimension([left.z - arm.length, under - shape.section - 20], [left.z, under - shape.section - 20], {
+      offset: 0,
+      value: arm.length,
+      edit: formEdit("Arm length", "bent", "arm", "length"),
+    });
     return {
       plan: [],
       front: [
-        dimension([-frame.length / 2, 0], [frame.length / 2, 0], -18, frame.length),
-        dimension(
-          [left.x, under - shape.section - 60],
-          [left.x - setIn.end, under - shape.section - 60],
-          0,
-          setIn.end,
-          formEdit("Set-in from the ends", "bent", "setIn", "end"),
-        ),
+        dimension([-frame.length / 2, 0], [frame.length / 2, 0], { offset: -18, value: frame.length }),
+        dimension([left.x, under - shape.section - 60], [left.x - setIn.end, under - shape.section - 60], {
+          offset: 0,
+          value: setIn.end,
+          edit: formEdit("Set-in from the ends", "bent", "setIn", "end"),
+        }),
         ...(way === "along" ? [bend] : []),
       ],
       side: [
-        dimension([-frame.width / 2, 0], [frame.width / 2, 0], -18, frame.width),
+        dimension([-frame.width / 2, 0], [frame.width / 2, 0], { offset: -18, value: frame.width }),
         ...(way === "across" ? [across] : []),
       ],
     };

@@ -29,16 +29,14 @@ export const bought: Base<Bought> = {
   work: boughtWork,
   dimensions: (form, { frame, height, choices }) => ({
     plan: [],
-    front: [dimension([-frame.length / 2, 0], [frame.length / 2, 0], -18, frame.length)],
+    front: [dimension([-frame.length / 2, 0], [frame.length / 2, 0], { offset: -18, value: frame.length })],
     side: [
-      dimension(
-        [-frame.width / 2, 0],
-        [frame.width / 2, 0],
-        -18,
-        choices.kind === "hairpins" ? frame.width : form.bought.width,
-        choices.kind === "hairpins" ? undefined : formEdit("Width of a bought frame", "bought", "width"),
-      ),
-      dimension([0, height], [0, 0], 0, height),
+      dimension([-frame.width / 2, 0], [frame.width / 2, 0], {
+        offset: -18,
+        value: choices.kind === "hairpins" ? frame.width : form.bought.width,
+        edit: choices.kind === "hairpins" ? undefined : formEdit("Width of a bought frame", "bought", "width"),
+      }),
+      dimension([0, height], [0, 0], { offset: 0, value: height }),
     ],
   }),
   setOuts: ({ at, joints }) =>

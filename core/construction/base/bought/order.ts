@@ -9,7 +9,7 @@ export function orderScene(at: Bought): Scene {
   const { along, across } = holesIn(choices);
   const foot = kind === "hairpins" ? bar : width;
   const end: Item[] = [
-    rect(-half, height, plate.width, plate.thickness, "outline", "bought-leg"),
+    rect({ x: -half, y: height, w: plate.width, h: plate.thickness }, "outline", "bought-leg"),
     ...(kind === "frames"
       ? frame(width, height, bar)
       : kind === "hairpins"
@@ -22,24 +22,24 @@ export function orderScene(at: Bought): Scene {
       ],
       "faint",
     ),
-    dimension(
-      [Math.max(half, foot / 2), height + plate.thickness],
-      [Math.max(half, foot / 2), 0],
-      22,
-      height + plate.thickness,
-    ),
-    dimension([-foot / 2, 0], [foot / 2, 0], -18, foot),
-    dimension([-half, height + plate.thickness], [half, height + plate.thickness], 16, plate.width),
+    dimension([Math.max(half, foot / 2), height + plate.thickness], [Math.max(half, foot / 2), 0], {
+      offset: 22,
+      value: height + plate.thickness,
+    }),
+    dimension([-foot / 2, 0], [foot / 2, 0], { offset: -18, value: foot }),
+    dimension([-half, height + plate.thickness], [half, height + plate.thickness], { offset: 16, value: plate.width }),
   ];
   const aside = Math.max(half, foot / 2) + 190 + half;
   const above: Item[] = [
-    rect(-half, 0, plate.width, long, "outline", "bought-leg"),
+    rect({ x: -half, y: 0, w: plate.width, h: long }, "outline", "bought-leg"),
     ...along.flatMap((x) =>
       across.map((z): Item => ({ kind: "circle", x: z - half, y: x, r: 6, ink: "hole", id: "bought-leg" })),
     ),
-    ...(across.length > 1 ? [dimension([across[0] - half, 0], [across[1] - half, 0], -18, across[1] - across[0])] : []),
-    dimension([-half, 0], [across[0] - half, 0], -18, across[0]),
-    dimension([half, long], [half, 0], 18, long),
+    ...(across.length > 1
+      ? [dimension([across[0] - half, 0], [across[1] - half, 0], { offset: -18, value: across[1] - across[0] })]
+      : []),
+    dimension([-half, 0], [across[0] - half, 0], { offset: -18, value: across[0] }),
+    dimension([half, long], [half, 0], { offset: 18, value: long }),
   ];
   return {
     id: "order",
@@ -77,6 +77,10 @@ const pins = (height: number, bar: number, spread: number): Item[] =>
     ]),
   );
 const column = (width: number, height: number, bar: number): Item[] => [
-  rect(-width / 2, 0, width, Math.min(20, height / 4), "outline", "bought-leg"),
-  rect(-bar / 2, Math.min(20, height / 4), bar, height - Math.min(20, height / 4), "outline", "bought-leg"),
+  rect({ x: -width / 2, y: 0, w: width, h: Math.min(20, height / 4) }, "outline", "bought-leg"),
+  rect(
+    { x: -bar / 2, y: Math.min(20, height / 4), w: bar, h: height - Math.min(20, height / 4) },
+    "outline",
+    "bought-leg",
+  ),
 ];

@@ -11,37 +11,31 @@ export function boxDimensions(form: Form, at: Box): { plan: Item[]; front: Item[
   return {
     plan: [],
     front: [
-      dimension([left, 0], [right, 0], -16, right - left),
-      dimension(
-        [left, high.to],
-        [left, high.from],
-        -22,
-        high.to - high.from,
-        legs ? edit("Height of the box", "high") : undefined,
-      ),
+      dimension([left, 0], [right, 0], { offset: -16, value: right - left }),
+      dimension([left, high.to], [left, high.from], {
+        offset: -22,
+        value: high.to - high.from,
+        edit: legs ? edit("Height of the box", "high") : undefined,
+      }),
       ...(legs
         ? [
-            dimension([left, legs.height], [left, 0], -22, legs.height),
+            dimension([left, legs.height], [left, 0], { offset: -22, value: legs.height }),
             ...legFrameDimensions(legs, left, (name, key) => edit(name, "frame", key)),
           ]
         : []),
-      dimension(
-        [-top.length / 2, under],
-        [left, under],
-        -34,
-        form.overhang.end,
-        formEdit("End overhang", "overhang", "end"),
-      ),
+      dimension([-top.length / 2, under], [left, under], {
+        offset: -34,
+        value: form.overhang.end,
+        edit: formEdit("End overhang", "overhang", "end"),
+      }),
     ],
     side: [
-      dimension([-outside.z.to, 0], [-outside.z.from, 0], -18, outside.z.to - outside.z.from),
-      dimension(
-        [-top.width / 2, under / 2],
-        [-outside.z.to, under / 2],
-        0,
-        form.overhang.side,
-        formEdit("Overhang at the front", "overhang", "side"),
-      ),
+      dimension([-outside.z.to, 0], [-outside.z.from, 0], { offset: -18, value: outside.z.to - outside.z.from }),
+      dimension([-top.width / 2, under / 2], [-outside.z.to, under / 2], {
+        offset: 0,
+        value: form.overhang.side,
+        edit: formEdit("Overhang at the front", "overhang", "side"),
+      }),
     ],
   };
 }

@@ -59,9 +59,14 @@ function fits({ at }: BoxFacts): Verdict {
 }
 
 function walls({ at: { wall } }: BoxFacts): Verdict {
-  return usualRange("form.box-wall", "box-front", "A wall’s thickness", wall, { low: 12, high: 36 }, path("wall"), {
-    low: "The rebate for the bottom leaves little of it, and screws nothing to hold in.",
-    high: "It is heavier than what it holds.",
+  return usualRange("form.box-wall", "box-front", "A wall’s thickness", {
+    actual: wall,
+    range: { low: 12, high: 36 },
+    path: path("wall"),
+    reasons: {
+      low: "The rebate for the bottom leaves little of it, and screws nothing to hold in.",
+      high: "It is heavier than what it holds.",
+    },
   });
 }
 

@@ -11,37 +11,35 @@ export function caseDimensions(form: Form, at: Case): { plan: Item[]; front: Ite
     plan: [],
     front: [
       ...bays.map(({ from, to }, i) =>
-        dimension([from, 0], [to, 0], -16, to - from, edit(`Width of bay ${i + 1}`, "bays", i, "width")),
+        dimension([from, 0], [to, 0], {
+          offset: -16,
+          value: to - from,
+          edit: edit(`Width of bay ${i + 1}`, "bays", i, "width"),
+        }),
       ),
       ...(legs ? legFrameDimensions(legs, outside.from, (name, key) => edit(name, "frame", key)) : []),
       ...(lift > 0
         ? [
-            dimension(
-              [outside.from, lift],
-              [outside.from, 0],
-              legs ? -44 : -22,
-              lift,
-              edit("Bottom above the floor", "lift"),
-            ),
+            dimension([outside.from, lift], [outside.from, 0], {
+              offset: legs ? -44 : -22,
+              value: lift,
+              edit: edit("Bottom above the floor", "lift"),
+            }),
           ]
         : []),
-      dimension(
-        [-top.length / 2, under],
-        [outside.from, under],
-        -34,
-        form.overhang.end,
-        formEdit("End overhang", "overhang", "end"),
-      ),
+      dimension([-top.length / 2, under], [outside.from, under], {
+        offset: -34,
+        value: form.overhang.end,
+        edit: formEdit("End overhang", "overhang", "end"),
+      }),
     ],
     side: [
-      dimension([-deep.to, 0], [-deep.from, 0], -18, deep.to - deep.from),
-      dimension(
-        [-top.width / 2, under / 2],
-        [-deep.to, under / 2],
-        0,
-        form.overhang.side,
-        formEdit("Overhang at the front", "overhang", "side"),
-      ),
+      dimension([-deep.to, 0], [-deep.from, 0], { offset: -18, value: deep.to - deep.from }),
+      dimension([-top.width / 2, under / 2], [-deep.to, under / 2], {
+        offset: 0,
+        value: form.overhang.side,
+        edit: formEdit("Overhang at the front", "overhang", "side"),
+      }),
     ],
   };
 }

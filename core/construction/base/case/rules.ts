@@ -48,16 +48,26 @@ export const CASE_RULES: readonly Rule<CaseFacts>[] = [
 ];
 
 function sides({ at: { side } }: CaseFacts): Verdict {
-  return usualRange("form.case-side", "case-side", "A side’s thickness", side, CASE.sides, at("thickness"), {
-    low: "Housings and dovetails leave little behind them.",
-    high: "The case weighs more than it must.",
+  return usualRange("form.case-side", "case-side", "A side’s thickness", {
+    actual: side,
+    range: CASE.sides,
+    path: at("thickness"),
+    reasons: {
+      low: "Housings and dovetails leave little behind them.",
+      high: "The case weighs more than it must.",
+    },
   });
 }
 
 function inside({ at: { inner } }: CaseFacts): Verdict {
-  return usualRange("form.case-inner", "case-bottom", "A divider’s thickness", inner, CASE.inner, at("inner"), {
-    low: "A divider is let into from both sides: little is left in its middle.",
-    high: "Dividers and shelves take the room of what they part.",
+  return usualRange("form.case-inner", "case-bottom", "A divider’s thickness", {
+    actual: inner,
+    range: CASE.inner,
+    path: at("inner"),
+    reasons: {
+      low: "A divider is let into from both sides: little is left in its middle.",
+      high: "Dividers and shelves take the room of what they part.",
+    },
   });
 }
 

@@ -90,17 +90,13 @@ function dimensions(
 ): { plan: Item[]; front: Item[]; side: Item[] } {
   return {
     plan: [],
-    front: places
-      .slice(0, 4)
-      .map(({ name, x, length, depth, low }, i) =>
-        dimension(
-          [x - length / 2, under - low - depth],
-          [x + length / 2, under - low - depth],
-          -14,
-          length,
-          formEdit(`Length of ${name}`, "existing", "places", String(i), "length"),
-        ),
-      ),
-    side: [dimension([-top.width / 2, 0], [top.width / 2, 0], -18, top.width)],
+    front: places.slice(0, 4).map(({ name, x, length, depth, low }, i) =>
+      dimension([x - length / 2, under - low - depth], [x + length / 2, under - low - depth], {
+        offset: -14,
+        value: length,
+        edit: formEdit(`Length of ${name}`, "existing", "places", String(i), "length"),
+      }),
+    ),
+    side: [dimension([-top.width / 2, 0], [top.width / 2, 0], { offset: -18, value: top.width })],
   };
 }

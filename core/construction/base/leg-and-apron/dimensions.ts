@@ -17,57 +17,77 @@ export function legAndApronDimensions(form: Form, at: LegAndApron): { plan: Item
   const { low } = at;
   return {
     plan: [
-      dimension([-length / 2, -width / 2], [-hx, -width / 2], -20, form.overhang.end, {
-        path: ["form", "overhang", "end"],
-        name: "End overhang",
+      dimension([-length / 2, -width / 2], [-hx, -width / 2], {
+        offset: -20,
+        value: form.overhang.end,
+        edit: {
+          path: ["form", "overhang", "end"],
+          name: "End overhang",
+        },
       }),
-      dimension([-length / 2, -hz], [-length / 2, -width / 2], -24, form.overhang.side, {
-        path: ["form", "overhang", "side"],
-        name: "Side overhang",
+      dimension([-length / 2, -hz], [-length / 2, -width / 2], {
+        offset: -24,
+        value: form.overhang.side,
+        edit: {
+          path: ["form", "overhang", "side"],
+          name: "Side overhang",
+        },
       }),
     ],
     front: [
-      dimension([fifth, at.rail.upperEdge], [fifth, at.rail.lowerEdge], 0, at.rail.depth, {
-        path: ["form", "apron", "depth"],
-        name: "Apron depth",
+      dimension([fifth, at.rail.upperEdge], [fifth, at.rail.lowerEdge], {
+        offset: 0,
+        value: at.rail.depth,
+        edit: {
+          path: ["form", "apron", "depth"],
+          name: "Apron depth",
+        },
       }),
-      dimension([0, at.rail.lowerEdge], [0, 0], 0, at.kneeRoom),
-      dimension([x, at.rail.lowerEdge - 70], [-x, at.rail.lowerEdge - 70], 0, at.longRail.shoulder),
+      dimension([0, at.rail.lowerEdge], [0, 0], { offset: 0, value: at.kneeRoom }),
+      dimension([x, at.rail.lowerEdge - 70], [-x, at.rail.lowerEdge - 70], { offset: 0, value: at.longRail.shoulder }),
       ...(square
         ? []
         : [
-            dimension(
-              [-hx, 0],
-              [-hx + (straight ? at.leg.section : foot), 0],
-              -18,
-              straight ? at.leg.section : foot,
-              straight ? along : { path: ["form", "leg", "foot"], name: "Leg foot" },
-            ),
+            dimension([-hx, 0], [-hx + (straight ? at.leg.section : foot), 0], {
+              offset: -18,
+              value: straight ? at.leg.section : foot,
+              edit: straight ? along : { path: ["form", "leg", "foot"], name: "Leg foot" },
+            }),
           ]),
       ...(low
         ? [
-            dimension([-0.3 * hx, low.height], [-0.3 * hx, 0], 0, low.height, {
-              path: ["form", "low", "height"],
-              name: "Height of the low stretchers",
+            dimension([-0.3 * hx, low.height], [-0.3 * hx, 0], {
+              offset: 0,
+              value: low.height,
+              edit: {
+                path: ["form", "low", "height"],
+                name: "Height of the low stretchers",
+              },
             }),
-            dimension([-0.18 * hx, low.height + low.depth], [-0.18 * hx, low.height], 0, low.depth, {
-              path: ["form", "low", "depth"],
-              name: "Low stretcher depth",
+            dimension([-0.18 * hx, low.height + low.depth], [-0.18 * hx, low.height], {
+              offset: 0,
+              value: low.depth,
+              edit: {
+                path: ["form", "low", "depth"],
+                name: "Low stretcher depth",
+              },
             }),
           ]
         : []),
     ],
     side: straight
-      ? [dimension([-hz, 0], [-hz + across, 0], -18, across, section)]
+      ? [dimension([-hz, 0], [-hz + across, 0], { offset: -18, value: across, edit: section })]
       : [
-          dimension([-hz, at.rail.lowerEdge], [-hz + across, at.rail.lowerEdge], -24, across, section),
-          dimension(
-            [hz - inset - footAcross, 0],
-            [hz - inset, 0],
-            -18,
-            footAcross,
-            square ? { path: ["form", "leg", "foot"], name: "Leg foot" } : undefined,
-          ),
+          dimension([-hz, at.rail.lowerEdge], [-hz + across, at.rail.lowerEdge], {
+            offset: -24,
+            value: across,
+            edit: section,
+          }),
+          dimension([hz - inset - footAcross, 0], [hz - inset, 0], {
+            offset: -18,
+            value: footAcross,
+            edit: square ? { path: ["form", "leg", "foot"], name: "Leg foot" } : undefined,
+          }),
         ],
   };
 }

@@ -70,33 +70,27 @@ function kneeRoom({ form, at }: Facts): Verdict | null {
 }
 
 function legSection({ form, at }: Facts) {
-  return usualRange(
-    "form.leg",
-    "leg",
-    "Leg section",
-    Math.min(at.leg.section, at.leg.across),
-    useOf(form).leg,
-    ["form", "leg", "section"],
-    {
+  return usualRange("form.leg", "leg", "Leg section", {
+    actual: Math.min(at.leg.section, at.leg.across),
+    range: useOf(form).leg,
+    path: ["form", "leg", "section"],
+    reasons: {
       low: `Rails ${form.apron.thickness} mm thick leave it little wood around the mortises.`,
       high: "It will look like a workbench.",
     },
-  );
+  });
 }
 
 function apronDepth({ form }: Facts) {
-  return usualRange(
-    "form.apron",
-    "long-rail",
-    "Apron depth",
-    form.apron.depth,
-    useOf(form).apron,
-    ["form", "apron", "depth"],
-    {
+  return usualRange("form.apron", "long-rail", "Apron depth", {
+    actual: form.apron.depth,
+    range: useOf(form).apron,
+    path: ["form", "apron", "depth"],
+    reasons: {
       low: "The shoulders that keep it from racking get short.",
       high: "It takes room below, and its own movement works on the tenons.",
     },
-  );
+  });
 }
 
 function reveal({ form, at }: Facts): Verdict {

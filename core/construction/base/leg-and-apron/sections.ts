@@ -53,25 +53,39 @@ export function legSectionScene({ at, joints, species }: SectionFacts): Scene {
       ],
       "outline",
     ),
-    dimension([0, across], [leg, across], 18, leg, { path: ["form", "leg", "section"], name: "Leg section" }),
-    dimension([leg + stub, across], [leg + stub, across - reveal], 12, reveal, {
-      path: ["form", "apron", "reveal"],
-      name: "Reveal",
+    dimension([0, across], [leg, across], {
+      offset: 18,
+      value: leg,
+      edit: { path: ["form", "leg", "section"], name: "Leg section" },
     }),
-    dimension([leg + stub * 0.62, across - reveal], [leg + stub * 0.62, across - reveal - rail], 0, rail, {
-      path: ["form", "apron", "thickness"],
-      name: "Apron thickness",
+    dimension([leg + stub, across], [leg + stub, across - reveal], {
+      offset: 12,
+      value: reveal,
+      edit: {
+        path: ["form", "apron", "reveal"],
+        name: "Reveal",
+      },
     }),
-    dimension(
-      [leg - long.reach, across - long.offset - long.thickness],
-      [leg, across - long.offset - long.thickness],
-      -20,
-      long.reach,
-      { path: ["joints", "legRail", "length"], name: "Tenon length" },
-    ),
-    dimension([0, across - long.offset], [0, across - long.offset - long.thickness], -20, long.thickness, {
-      path: ["joints", "legRail", "thickness"],
-      name: "Tenon thickness",
+    dimension([leg + stub * 0.62, across - reveal], [leg + stub * 0.62, across - reveal - rail], {
+      offset: 0,
+      value: rail,
+      edit: {
+        path: ["form", "apron", "thickness"],
+        name: "Apron thickness",
+      },
+    }),
+    dimension([leg - long.reach, across - long.offset - long.thickness], [leg, across - long.offset - long.thickness], {
+      offset: -20,
+      value: long.reach,
+      edit: { path: ["joints", "legRail", "length"], name: "Tenon length" },
+    }),
+    dimension([0, across - long.offset], [0, across - long.offset - long.thickness], {
+      offset: -20,
+      value: long.thickness,
+      edit: {
+        path: ["joints", "legRail", "thickness"],
+        name: "Tenon thickness",
+      },
     }),
   ];
   return {

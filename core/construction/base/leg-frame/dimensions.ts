@@ -5,13 +5,11 @@ import type { LegFrame } from "./place";
 export function legFrameDimensions(legs: LegFrame, left: number, edit: (name: string, key: string) => Edit): Item[] {
   const { height, gap, rail, across } = legs;
   return [
-    dimension([left, height + gap], [left, height], -22, gap, edit("Shadow gap", "gap")),
-    dimension(
-      [across.to, height],
-      [across.to, height - rail.depth],
-      22,
-      rail.depth,
-      edit("Depth of the frame's rails", "depth"),
-    ),
+    dimension([left, height + gap], [left, height], { offset: -22, value: gap, edit: edit("Shadow gap", "gap") }),
+    dimension([across.to, height], [across.to, height - rail.depth], {
+      offset: 22,
+      value: rail.depth,
+      edit: edit("Depth of the frame's rails", "depth"),
+    }),
   ];
 }

@@ -8,9 +8,14 @@ const LEGS = { section: { low: 32, high: 60 }, free: 40 };
 
 /** @param path  where the frame's choices are kept */
 export function frameLegs(frame: LegFrame, path: string[]): Verdict {
-  return usualRange("form.frame-legs", "stand-leg", "A leg of the frame", frame.leg, LEGS.section, [...path, "leg"], {
-    low: "Two tenons in one leg leave each other little.",
-    high: "It looks heavy below what it carries.",
+  return usualRange("form.frame-legs", "stand-leg", "A leg of the frame", {
+    actual: frame.leg,
+    range: LEGS.section,
+    path: [...path, "leg"],
+    reasons: {
+      low: "Two tenons in one leg leave each other little.",
+      high: "It looks heavy below what it carries.",
+    },
   });
 }
 

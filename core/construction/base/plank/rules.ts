@@ -79,15 +79,15 @@ function topWhole({ at, form }: Facts): Verdict {
 
 function thick({ at }: Facts): Verdict | null {
   if (at.mitred) return null;
-  return usualRange(
-    "form.plank",
-    "plank-end",
-    "An end's thickness",
-    at.plank.thickness,
-    { low: 24, high: 45 },
-    path("thickness"),
-    { low: "Its joint is all that keeps it upright.", high: "It is heavy, and its foot cups with more force." },
-  );
+  return usualRange("form.plank", "plank-end", "An end's thickness", {
+    actual: at.plank.thickness,
+    range: { low: 24, high: 45 },
+    path: path("thickness"),
+    reasons: {
+      low: "Its joint is all that keeps it upright.",
+      high: "It is heavy, and its foot cups with more force.",
+    },
+  });
 }
 
 function kneeRoom({ form, at }: Facts): Verdict | null {

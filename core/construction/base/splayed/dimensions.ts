@@ -8,18 +8,20 @@ export function splayedDimensions(form: Form, at: Splayed): { plan: Item[]; fron
   const [front, side] = [frame.length / 2, frame.width / 2];
   const right = feet.reduce((a, b) => (b.x + b.length / 2 > a.x + a.length / 2 ? b : a));
   return {
-    plan: [dimension([-front, -frame.width / 2], [front, -frame.width / 2], -30, frame.length)],
+    plan: [dimension([-front, -frame.width / 2], [front, -frame.width / 2], { offset: -30, value: frame.length })],
     front: [
-      dimension([-front, 0], [front, 0], -18, frame.length),
-      dimension([0, under], [0, arm.from], 0, arm.depth, formEdit("Arm depth", "splayed", "arm", "depth")),
-      dimension(
-        [right.x + right.length / 2 - at.footSection, 60],
-        [right.x + right.length / 2, 60],
-        0,
-        form.splayed.foot,
-        formEdit("Leg section at the foot", "splayed", "foot"),
-      ),
+      dimension([-front, 0], [front, 0], { offset: -18, value: frame.length }),
+      dimension([0, under], [0, arm.from], {
+        offset: 0,
+        value: arm.depth,
+        edit: formEdit("Arm depth", "splayed", "arm", "depth"),
+      }),
+      dimension([right.x + right.length / 2 - at.footSection, 60], [right.x + right.length / 2, 60], {
+        offset: 0,
+        value: form.splayed.foot,
+        edit: formEdit("Leg section at the foot", "splayed", "foot"),
+      }),
     ],
-    side: [dimension([-side, 0], [side, 0], -18, frame.width)],
+    side: [dimension([-side, 0], [side, 0], { offset: -18, value: frame.width })],
   };
 }

@@ -105,9 +105,14 @@ function splay({ at }: Facts): Verdict {
 }
 
 function slim({ at }: Facts): Verdict {
-  return usualRange("form.leg", "splayed-leg", "A leg section", at.section, { low: 38, high: 80 }, path("section"), {
-    low: "A fork leaves two thirds of it, and it whips.",
-    high: "It looks like a post and is heavy to lean.",
+  return usualRange("form.leg", "splayed-leg", "A leg section", {
+    actual: at.section,
+    range: { low: 38, high: 80 },
+    path: path("section"),
+    reasons: {
+      low: "A fork leaves two thirds of it, and it whips.",
+      high: "It looks like a post and is heavy to lean.",
+    },
   });
 }
 
@@ -193,8 +198,13 @@ function bears({ at, form }: Facts): Verdict {
 
 /** A leg pushed sideways turns its arm: depth is what resists. */
 function armStiff({ at }: Facts): Verdict {
-  return usualRange("form.arm", "arm", "An arm depth", at.arm.depth, { low: 45, high: 90 }, path("arm", "depth"), {
-    low: "Its joint is the only thing that keeps a leg from folding in or out.",
-    high: "Knees meet it.",
+  return usualRange("form.arm", "arm", "An arm depth", {
+    actual: at.arm.depth,
+    range: { low: 45, high: 90 },
+    path: path("arm", "depth"),
+    reasons: {
+      low: "Its joint is the only thing that keeps a leg from folding in or out.",
+      high: "Knees meet it.",
+    },
   });
 }

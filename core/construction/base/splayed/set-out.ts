@@ -48,10 +48,10 @@ export function splaySetOut(at: Splayed, species: Species): Scene {
         ],
         "hidden",
       ),
-      dimension([0, under], [first.head, under], 14, first.head),
-      dimension([first.head, 0], [first.foot, 0], -16, lean.out),
-      dimension([Math.max(first.foot, reach), under], [Math.max(first.foot, reach), 0], 20, under),
-      dimension([0, arm.from], [0, under], -20, arm.depth),
+      dimension([0, under], [first.head, under], { offset: 14, value: first.head }),
+      dimension([first.head, 0], [first.foot, 0], { offset: -16, value: lean.out }),
+      dimension([Math.max(first.foot, reach), under], [Math.max(first.foot, reach), 0], { offset: 20, value: under }),
+      dimension([0, arm.from], [0, under], { offset: -20, value: arm.depth }),
     ],
   };
 }

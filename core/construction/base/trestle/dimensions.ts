@@ -12,72 +12,55 @@ export function trestleDimensions(form: Form, at: Trestle): { plan: Item[]; fron
   const across = row + post.width / 2;
   return {
     plan: [
-      dimension(
-        [-top.length / 2, -top.width / 2],
-        [outer, -top.width / 2],
-        -20,
-        form.overhang.end,
-        edit("End overhang", "overhang", "end"),
-      ),
-      dimension(
-        [ends[0], -brace.length / 2],
-        [ends[0], brace.length / 2],
-        -34,
-        brace.length,
-        edit("Brace length", "trestle", "brace", "length"),
-      ),
+      dimension([-top.length / 2, -top.width / 2], [outer, -top.width / 2], {
+        offset: -20,
+        value: form.overhang.end,
+        edit: edit("End overhang", "overhang", "end"),
+      }),
+      dimension([ends[0], -brace.length / 2], [ends[0], brace.length / 2], {
+        offset: -34,
+        value: brace.length,
+        edit: edit("Brace length", "trestle", "brace", "length"),
+      }),
     ],
     front: [
-      dimension(
-        [middle, stretcher.height],
-        [middle, 0],
-        0,
-        stretcher.height,
-        edit("Stretcher height", "trestle", "stretcher", "height"),
-      ),
+      dimension([middle, stretcher.height], [middle, 0], {
+        offset: 0,
+        value: stretcher.height,
+        edit: edit("Stretcher height", "trestle", "stretcher", "height"),
+      }),
       dimension(
         [middle + 0.18 * (first.to - first.from), stretcher.height + stretcher.depth],
         [middle + 0.18 * (first.to - first.from), stretcher.height],
-        0,
-        stretcher.depth,
-        edit("Stretcher depth", "trestle", "stretcher", "depth"),
+        { offset: 0, value: stretcher.depth, edit: edit("Stretcher depth", "trestle", "stretcher", "depth") },
       ),
       dimension(
         [first.from, stretcher.height + stretcher.depth + 90],
         [first.to, stretcher.height + stretcher.depth + 90],
-        0,
-        first.to - first.from,
+        { offset: 0, value: first.to - first.from },
       ),
     ],
     side: [
-      dimension(
-        [-foot.length / 2, 0],
-        [foot.length / 2, 0],
-        -20,
-        foot.length,
-        edit("Foot length", "trestle", "foot", "length"),
-      ),
-      dimension(
-        [foot.length / 2, foot.base + foot.height],
-        [foot.length / 2, foot.base],
-        20,
-        foot.height,
-        edit("Foot height", "trestle", "foot", "height"),
-      ),
-      dimension(
-        [across - post.width, (post.from + brace.from) / 2],
-        [across, (post.from + brace.from) / 2],
-        0,
-        post.width,
-        edit("Post width", "trestle", "post", "width"),
-      ),
-      dimension(
-        [brace.length / 2, at.under],
-        [brace.length / 2, brace.from],
-        26,
-        brace.height,
-        edit("Brace height", "trestle", "brace", "height"),
-      ),
+      dimension([-foot.length / 2, 0], [foot.length / 2, 0], {
+        offset: -20,
+        value: foot.length,
+        edit: edit("Foot length", "trestle", "foot", "length"),
+      }),
+      dimension([foot.length / 2, foot.base + foot.height], [foot.length / 2, foot.base], {
+        offset: 20,
+        value: foot.height,
+        edit: edit("Foot height", "trestle", "foot", "height"),
+      }),
+      dimension([across - post.width, (post.from + brace.from) / 2], [across, (post.from + brace.from) / 2], {
+        offset: 0,
+        value: post.width,
+        edit: edit("Post width", "trestle", "post", "width"),
+      }),
+      dimension([brace.length / 2, at.under], [brace.length / 2, brace.from], {
+        offset: 26,
+        value: brace.height,
+        edit: edit("Brace height", "trestle", "brace", "height"),
+      }),
     ],
   };
 }

@@ -7,12 +7,12 @@ export function footOutline({ relief, ends, cut }: TrestleChoices["foot"], lengt
   const pad = padLength(length);
   const rise = Math.min(relief, height / 2);
   const below: Loop = rise > 0 ? [{ at: [pad, 0], rise: -rise }, straightAt(length - pad, 0)] : [];
-  return { outer: [straightAt(0, 0), ...below, ...cornersOf(ends, cut, length, height, true)], holes: [] };
+  return { outer: [straightAt(0, 0), ...below, ...cornersOf(ends, { cut, length, height, above: true })], holes: [] };
 }
 
 /** Flat above, its lower corners cut as chosen. */
 export function braceOutline({ ends, cut }: TrestleChoices["brace"], length: number, height: number): Outline {
-  return { outer: cornersOf(ends, cut, length, height, false), holes: [] };
+  return { outer: cornersOf(ends, { cut, length, height, above: false }), holes: [] };
 }
 
 /** A cut end keeps so much of its height. @source common practice */
@@ -23,10 +23,7 @@ const BOW = 0.16;
 /** The corners of an end, from the lower right one round to the upper left: cut above, or below. */
 function cornersOf(
   ends: TrestleChoices["foot"]["ends"],
-  cut: number,
-  length: number,
-  height: number,
-  above: boolean,
+  { cut, length, height, above }: { cut: number; length: number; height: number; above: boolean },
 ): Loop {
   const along = Math.min(cut, length / 3);
   if (ends === "square" || along <= 0)

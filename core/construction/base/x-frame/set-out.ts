@@ -56,11 +56,11 @@ export function setOutScene(at: XFrame, species: Species): Scene {
         ],
         "hidden",
       ),
-      dimension([-floor / 2, 0], [0, 0], -16, floor / 2),
-      dimension([floor / 2 - foot, 0], [floor / 2, 0], -16, foot),
-      dimension([0, high], [head / 2, high], 16, head / 2),
-      dimension([widest + OFF, high], [widest + OFF, 0], 16, high),
-      dimension([-widest - OFF, lean.crossing], [-widest - OFF, 0], -16, lean.crossing),
+      dimension([-floor / 2, 0], [0, 0], { offset: -16, value: floor / 2 }),
+      dimension([floor / 2 - foot, 0], [floor / 2, 0], { offset: -16, value: foot }),
+      dimension([0, high], [head / 2, high], { offset: 16, value: head / 2 }),
+      dimension([widest + OFF, high], [widest + OFF, 0], { offset: 16, value: high }),
+      dimension([-widest - OFF, lean.crossing], [-widest - OFF, 0], { offset: -16, value: lean.crossing }),
     ],
   };
 }

@@ -21,6 +21,10 @@ export const GET = route(async (request: Request, { params }: { params: Promise<
     return refuse("The species should be its id, such as european-ash.", 400);
   const uses = (given.get("uses") ?? "").split(",").filter(isBoardName);
   return Response.json(
-    await offeredBoards(workshop, id, species, [...new Set([...boardsNamed(opened.piece), ...uses])], OFFERED),
+    await offeredBoards(workshop, id, {
+      species,
+      uses: [...new Set([...boardsNamed(opened.piece), ...uses])],
+      most: OFFERED,
+    }),
   );
 });

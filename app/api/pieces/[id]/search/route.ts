@@ -23,15 +23,13 @@ export const POST = route(async (_: Request, { params }: { params: Promise<{ id:
   const saved = await savedInputs(workshop, id, isoToday());
   if (!saved) return noPiece();
   const { cutting } = planPiece(saved.inputs);
-  const inputs = searchFor(
-    cutting.pieces,
-    saved.opened.piece.cutting,
-    saved.inputs.rack,
-    cutting.strips,
-    workshop.shop,
-    ROUNDS,
-    1,
-  );
+  const inputs = searchFor(cutting.pieces, saved.opened.piece.cutting, {
+    rack: saved.inputs.rack,
+    strips: cutting.strips,
+    shop: workshop.shop,
+    rounds: ROUNDS,
+    seed: 1,
+  });
   if (inputs.pieces.length === 0) return refuse("Everything is sawn: there is nothing left to search for.");
   await openJob(workshop.id, id, inputs);
   return Response.json({ job: await jobOf(workshop.id, id) });
