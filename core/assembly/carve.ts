@@ -4,7 +4,7 @@
  *
  * @source Thibault and Naylor, Set operations on polyhedra using binary space partitioning trees, 1987, from memory
  */
-import { Facet, inverted, Solid } from "./solid";
+import { boundsOf, Facet, inverted, Solid } from "./solid";
 import { between, dot, Vec } from "./vector";
 
 /** Nearer than this to a plane is on it, mm: far finer than any saw, far coarser than the arithmetic. Ours. */
@@ -18,29 +18,31 @@ interface Kept {
 }
 
 export const together = (a: Solid, b: Solid): Solid => {
-  if (a.length === 0 || b.length === 0) return [...a, ...b];
-  return [
-    ...clip(treeOf(b), a, { outside: true, alike: true, opposed: false }),
-    ...clip(treeOf(a), b, { outside: true, alike: false, opposed: false }),
-  ];
+  if (a.length === 0 || b.length === 0 || apart(a, b)) return [...a, ...b];
+  const kept: Facet[] = [];
+  clip({ solid: b, of: a, kept: { outside: true, alike: true, opposed: false } }, kept);
+  clip({ solid: a, of: b, kept: { outside: true, alike: false, opposed: false } }, kept);
+  return kept;
 };
 
 /** What is left of `a` when `b` is cut out of it. */
 export const less = (a: Solid, b: Solid): Solid => {
-  if (a.length === 0 || b.length === 0) return a;
-  return [
-    ...clip(treeOf(b), a, { outside: true, alike: false, opposed: true }),
-    ...inverted(clip(treeOf(a), b, { outside: false, alike: false, opposed: false })),
-  ];
+  if (a.length === 0 || b.length === 0 || apart(a, b)) return a;
+  const kept: Facet[] = [];
+  clip({ solid: b, of: a, kept: { outside: true, alike: false, opposed: true } }, kept);
+  const cut: Facet[] = [];
+  clip({ solid: a, of: b, kept: { outside: false, alike: false, opposed: false } }, cut);
+  for (const each of inverted(cut)) kept.push(each);
+  return kept;
 };
 
 /** What both fill. */
 export const shared = (a: Solid, b: Solid): Solid => {
-  if (a.length === 0 || b.length === 0) return [];
-  return [
-    ...clip(treeOf(b), a, { outside: false, alike: true, opposed: false }),
-    ...clip(treeOf(a), b, { outside: false, alike: false, opposed: false }),
-  ];
+  if (a.length === 0 || b.length === 0 || apart(a, b)) return [];
+  const kept: Facet[] = [];
+  clip({ solid: b, of: a, kept: { outside: false, alike: true, opposed: false } }, kept);
+  clip({ solid: a, of: b, kept: { outside: false, alike: false, opposed: false } }, kept);
+  return kept;
 };
 
 interface Tree {
@@ -50,86 +52,132 @@ interface Tree {
   back: Tree | null;
 }
 
-function treeOf(solid: Solid): Tree {
-  const [first, ...rest] = solid;
-  return grow(first, rest);
-}
-
-function grow({ n, w }: Facet, rest: readonly Facet[]): Tree {
+/** A tree of planes that divide space as a solid's facets do. */
+function treeOf(facets: readonly Facet[]): Tree {
+  const { n, w } = facets[0];
   const ahead: Facet[] = [];
   const behind: Facet[] = [];
-  for (const each of rest) {
-    const parts = split(each, n, w);
-    ahead.push(...parts.ahead);
-    behind.push(...parts.behind);
+  for (let i = 1; i < facets.length; i += 1) {
+    const parts = split(facets[i], n, w);
+    if (parts.ahead) ahead.push(parts.ahead);
+    if (parts.behind) behind.push(parts.behind);
   }
   return {
     ...{ n, w },
-    front: ahead.length > 0 ? grow(ahead[0], ahead.slice(1)) : null,
-    back: behind.length > 0 ? grow(behind[0], behind.slice(1)) : null,
+    front: ahead.length > 0 ? treeOf(ahead) : null,
+    back: behind.length > 0 ? treeOf(behind) : null,
   };
 }
 
-/** The parts of facets that are kept against a solid. */
-const clip = (tree: Tree, facets: Solid, kept: Kept): Facet[] => facets.flatMap((each) => clipOne(tree, each, kept));
+interface Clipping {
+  solid: Solid;
+  of: Solid;
+  kept: Kept;
+}
 
-function clipOne(tree: Tree, facet: Facet, kept: Kept): Facet[] {
-  const { ahead, behind, on } = split(facet, tree.n, tree.w);
+/** Puts the parts of facets that are kept against a solid into `into`; what lies beyond the solid’s box is outside whole. */
+function clip({ solid, of, kept }: Clipping, into: Facet[]): void {
+  const bounds = boundsOf(solid);
+  let tree: Tree | null = null;
+  for (const facet of of) {
+    if (!beyond(facet, bounds)) clipOne((tree ??= treeOf(solid)), facet, kept, into);
+    else if (kept.outside) into.push(facet);
+  }
+}
+
+type Bounds = ReturnType<typeof boundsOf>;
+
+/** Two solids whose boxes have nothing in common, not even a face. */
+function apart(a: Solid, b: Solid): boolean {
+  const [one, other] = [boundsOf(a), boundsOf(b)];
+  return [0, 1, 2].some((axis) => one.most[axis] < other.least[axis] - ON || one.least[axis] > other.most[axis] + ON);
+}
+
+/** Whether a facet lies on one side of a box, and does not touch it. */
+function beyond({ corners }: Facet, { least, most }: Bounds): boolean {
+  for (let axis = 0; axis < 3; axis += 1) {
+    let [below, above] = [true, true];
+    for (const corner of corners) {
+      if (corner[axis] >= least[axis] - ON) below = false;
+      if (corner[axis] <= most[axis] + ON) above = false;
+    }
+    if (below || above) return true;
+  }
+  return false;
+}
+
+function clipOne(tree: Tree, facet: Facet, kept: Kept, into: Facet[]): void {
+  const { ahead, behind } = split(facet, tree.n, tree.w);
   // outside is in front of a plane with nothing before it, inside behind one with nothing behind
-  const left = (parts: Facet[], next: Tree | null, outside: boolean) =>
-    next ? parts.flatMap((part) => clipOne(next, part, kept)) : outside === kept.outside ? parts : [];
-  return [
-    ...left(ahead, tree.front, true),
-    ...left(behind, tree.back, false),
-    ...on.flatMap((part) => onPlane(tree, part, kept)),
-  ];
+  if (ahead) {
+    if (tree.front) clipOne(tree.front, ahead, kept, into);
+    else if (kept.outside) into.push(ahead);
+  }
+  if (behind) {
+    if (tree.back) clipOne(tree.back, behind, kept, into);
+    else if (!kept.outside) into.push(behind);
+  }
+  if (!ahead && !behind) onPlane(tree, facet, kept, into);
 }
 
 /** A facet in the plane of a node: it lies on the skin where one side of it is inside and the other outside. */
-function onPlane(tree: Tree, facet: Facet, kept: Kept): Facet[] {
-  return sides(tree.front, facet, true).flatMap(({ part, outside: ahead }) =>
-    sides(tree.back, part, false).flatMap(({ part: piece, outside: behind }) => {
-      if (ahead === behind) return ahead === kept.outside ? [piece] : [];
+function onPlane(tree: Tree, facet: Facet, kept: Kept, into: Facet[]): void {
+  for (const { part, outside: ahead } of sides(tree.front, facet, true))
+    for (const { part: piece, outside: behind } of sides(tree.back, part, false)) {
+      if (ahead === behind) {
+        if (ahead === kept.outside) into.push(piece);
+        continue;
+      }
       // the skin looks ahead where the room before the plane is outside
       const alike = dot(facet.n, tree.n) > 0 === ahead;
-      return (alike ? kept.alike : kept.opposed) ? [piece] : [];
-    }),
-  );
+      if (alike ? kept.alike : kept.opposed) into.push(piece);
+    }
 }
 
 /** Pieces of a facet with whether the room on that side of it is outside. */
 function sides(tree: Tree | null, facet: Facet, outside: boolean): { part: Facet; outside: boolean }[] {
   if (!tree) return [{ part: facet, outside }];
-  const { ahead, behind, on } = split(facet, tree.n, tree.w);
-  return [
-    ...ahead.flatMap((part) => sides(tree.front, part, true)),
-    ...behind.flatMap((part) => sides(tree.back, part, false)),
-    ...on.flatMap((part) => sides(tree.front, part, true)),
-  ];
+  const { ahead, behind } = split(facet, tree.n, tree.w);
+  if (!ahead && !behind) return sides(tree.front, facet, true);
+  return [...(ahead ? sides(tree.front, ahead, true) : []), ...(behind ? sides(tree.back, behind, false) : [])];
 }
 
-/** A facet's parts before and behind a plane, or the whole of it when it lies in the plane. */
-function split(facet: Facet, n: Vec, w: number): { ahead: Facet[]; behind: Facet[]; on: Facet[] } {
+interface Parts {
+  ahead: Facet | null;
+  behind: Facet | null;
+}
+
+/** Of a facet in the plane itself. */
+const ON_IT: Parts = { ahead: null, behind: null };
+
+/** A facet's parts before and behind a plane; neither when it lies in the plane. */
+function split(facet: Facet, n: Vec, w: number): Parts {
   const { corners } = facet;
+  let [most, least] = [0, 0];
+  for (const corner of corners) {
+    const height = dot(n, corner) - w;
+    if (height > most) most = height;
+    if (height < least) least = height;
+  }
+  const [before, back] = [most >= ON, least <= -ON];
+  if (!before && !back) return ON_IT;
+  if (!back) return { ahead: facet, behind: null };
+  if (!before) return { ahead: null, behind: facet };
   const heights = corners.map((corner) => {
     const height = dot(n, corner) - w;
     return Math.abs(height) < ON ? 0 : height;
   });
-  const some = { ahead: heights.some((each) => each > 0), behind: heights.some((each) => each < 0) };
-  if (!some.ahead && !some.behind) return { ahead: [], behind: [], on: [facet] };
-  if (!some.behind) return { ahead: [facet], behind: [], on: [] };
-  if (!some.ahead) return { ahead: [], behind: [facet], on: [] };
   const [ahead, behind]: [Vec[], Vec[]] = [[], []];
-  for (const [i, corner] of corners.entries()) {
+  for (let i = 0; i < corners.length; i += 1) {
     const j = (i + 1) % corners.length;
-    if (heights[i] >= 0) ahead.push(corner);
-    if (heights[i] <= 0) behind.push(corner);
+    if (heights[i] >= 0) ahead.push(corners[i]);
+    if (heights[i] <= 0) behind.push(corners[i]);
     if (heights[i] * heights[j] < 0) {
-      const meets = between(corner, corners[j], heights[i] / (heights[i] - heights[j]));
+      const meets = between(corners[i], corners[j], heights[i] / (heights[i] - heights[j]));
       ahead.push(meets);
       behind.push(meets);
     }
   }
-  const part = (kept: Vec[]): Facet[] => (kept.length >= 3 ? [{ ...facet, corners: kept }] : []);
-  return { ahead: part(ahead), behind: part(behind), on: [] };
+  const part = (kept: Vec[]): Facet | null => (kept.length >= 3 ? { ...facet, corners: kept } : null);
+  return { ahead: part(ahead), behind: part(behind) };
 }

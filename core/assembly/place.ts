@@ -28,8 +28,10 @@ export function placeOf(at: Vec, grain: Vec, width: Vec): Place {
 }
 
 /** A direction of the part as the piece sees it. */
-export const turned = (place: Place, [a, b, c]: Vec): Vec =>
-  add(add(times(place.x, a), times(place.y, b)), times(cross(place.x, place.y), c));
+export const turned = ({ x, y }: Place, [a, b, c]: Vec): Vec => {
+  const z = cross(x, y);
+  return [x[0] * a + y[0] * b + z[0] * c, x[1] * a + y[1] * b + z[1] * c, x[2] * a + y[2] * b + z[2] * c];
+};
 
 /** A point of the part where it stands in the piece. */
 export const toPiece = (place: Place, point: Vec): Vec => add(place.at, turned(place, point));

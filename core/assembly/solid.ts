@@ -1,4 +1,4 @@
-import { Place, toPiece } from "./place";
+import type { Place } from "./place";
 import { add, cross, dot, minus, times, unit, Vec } from "./vector";
 
 /** A flat facet: corners anticlockwise as seen from outside, convex; its plane is all points p with n·p = w. */
@@ -43,16 +43,27 @@ export function boundsOf(solid: Solid): { least: Vec; most: Vec } {
   const most: [number, number, number] = [-Infinity, -Infinity, -Infinity];
   for (const { corners } of solid)
     for (const corner of corners)
-      for (const i of [0, 1, 2] as const) {
-        least[i] = Math.min(least[i], corner[i]);
-        most[i] = Math.max(most[i], corner[i]);
+      for (let i = 0; i < 3; i += 1) {
+        if (corner[i] < least[i]) least[i] = corner[i];
+        if (corner[i] > most[i]) most[i] = corner[i];
       }
   return { least, most };
 }
 
 /** The same solid where its part stands. */
-export const stood = (solid: Solid, place: Place): Solid =>
-  solid.flatMap(({ corners }) => facet(corners.map((corner) => toPiece(place, corner))) ?? []);
+export function stood(solid: Solid, { at, x, y }: Place): Solid {
+  const z = cross(x, y);
+  const turned = ([a, b, c]: Vec): Vec => [
+    x[0] * a + y[0] * b + z[0] * c,
+    x[1] * a + y[1] * b + z[1] * c,
+    x[2] * a + y[2] * b + z[2] * c,
+  ];
+  return solid.map((each) => {
+    const corners = each.corners.map((corner) => add(at, turned(corner)));
+    const n = turned(each.n);
+    return { corners, n, w: dot(n, corners[0]) };
+  });
+}
 
 /** The same solid with its inside out. */
 export const inverted = (solid: Solid): Solid =>
