@@ -54,8 +54,7 @@ function fillFrom(
   for (let kind = 0; kind < kinds.length; kind += 1) {
     if (state.demand[kind] === 0) continue;
     const led = ledBy[kind];
-    for (let i = 0; i < led.length; i += 1)
-      if (wanted(problem, state, led[i], gone)) asked.push(led[i]);
+    for (let i = 0; i < led.length; i += 1) if (wanted(problem, state, led[i], gone)) asked.push(led[i]);
   }
   asked.sort((a, b) => a - b);
   const wantedAt = new Int32Array(problem.sections.length).fill(-1);

@@ -39,6 +39,9 @@ export async function newPage(browser: Browser, faults: string[]): Promise<Page>
   return page;
 }
 
+/** How often a page is looked at while something is waited for, ms: at every picture it would be kept busy by the looking. */
+const LOOK = 60;
+
 /** Opens a page in front: what lies behind another tab is not painted, and waits for ever. Gives its status. */
 export async function go(page: Page, path: string): Promise<number> {
   await page.bringToFront();
@@ -58,16 +61,19 @@ export async function again(page: Page): Promise<void> {
  * that keeps a line open is never silent.
  */
 export async function ready(page: Page): Promise<void> {
-  await page.waitForFunction(() => {
-    const hook = (of: object, start: string) => Object.keys(of).find((key) => key.startsWith(start));
-    const root = hook(document, "__reactContainer");
-    return (
-      root !== undefined &&
-      // eslint-disable-next-line @typescript-eslint/no-explicit-any -- React's own record of its root has no type
-      (document as any)[root].stateNode.current.memoizedState.isDehydrated === false &&
-      [...document.querySelectorAll("button, input, select")].every((each) => hook(each, "__reactProps"))
-    );
-  });
+  await page.waitForFunction(
+    () => {
+      const hook = (of: object, start: string) => Object.keys(of).find((key) => key.startsWith(start));
+      const root = hook(document, "__reactContainer");
+      return (
+        root !== undefined &&
+        // eslint-disable-next-line @typescript-eslint/no-explicit-any -- React's own record of its root has no type
+        (document as any)[root].stateNode.current.memoizedState.isDehydrated === false &&
+        [...document.querySelectorAll("button, input, select")].every((each) => hook(each, "__reactProps"))
+      );
+    },
+    { polling: LOOK },
+  );
   await page.evaluate(() => new Promise((heard) => requestAnimationFrame(() => setTimeout(heard, 50))));
 }
 
@@ -111,7 +117,7 @@ export const saved = (page: Page) => page.waitForSelector('[data-save="saved"]',
 
 /** Waits until the page shows something, by a check run in it. */
 export const until = (page: Page, check: (arg: string) => boolean, arg = "") =>
-  page.waitForFunction(check, { timeout: 10_000 }, arg);
+  page.waitForFunction(check, { timeout: 10_000, polling: LOOK }, arg);
 
 /** What stands in a place of the page, as it is read. */
 export const words = (page: Page, selector: string) => page.$eval(selector, (each) => (each as HTMLElement).innerText);

@@ -26,7 +26,7 @@ export function usualTime(): number {
 }
 
 /** What sets a drawn piece, shop and rack apart from the demo piece it is nearest to: enough to draw it again by hand. */
-export function oddIn({ piece, shop, rack }: { piece: Piece; shop: Shop; rack: readonly RackBoard[] }): string {
+export function oddIn({ piece, shop, rack }: Drawn): string {
   const bases = [freshPiece(piece.name, TODAY), ...DEMO_PIECES].map((base) => differences(base, piece));
   const nearest = bases.reduce((a, b) => (b.length < a.length ? b : a));
   const odd = rack.filter((board) => !DEMO_RACK.some((each) => each.id === board.id && each.length === board.length));
@@ -52,17 +52,17 @@ function markedTwice({ parts }: Plan): string | null {
   return null;
 }
 
-/** The first thing wrong with what a piece plans and draws, as a sentence; null when all is well. */
-export function faultOf({
-  piece,
-  shop,
-  rack,
-}: {
+interface Drawn {
   piece: Piece;
   shop: Shop;
   rack: readonly RackBoard[];
-}): string | null {
-  const plan = planPiece({ piece, shop, rack, ownSpecies: [], today: TODAY });
+}
+
+export const planOfDrawn = (drawn: Drawn): Plan => planPiece({ ...drawn, ownSpecies: [], today: TODAY });
+
+/** The first thing wrong with what a piece plans and draws, as a sentence; null when all is well. */
+export function faultOf(drawn: Drawn, plan = planOfDrawn(drawn)): string | null {
+  const { piece, shop } = drawn;
   if (plan.failures.length > 0) return plan.failures.map((each) => `${each.stage}: ${each.stack}`).join("\n");
   const twice = markedTwice(plan);
   if (twice) return `two kinds of part carry the mark ${twice}`;
