@@ -236,6 +236,9 @@ function clipped({ shape, adds, cuts, place }: Standing, room: Solid, window: Wi
 const reachesInto = ({ x, y, z }: Window, { least, most }: { least: Vec; most: Vec }) =>
   [x, y, z].every(([from, to], i) => least[i] < to && most[i] > from);
 
+/** Their holes are measured on the card, from the edges of what is drilled. */
+const DRILLED: readonly KindOfJoint["kind"][] = ["bolted", "screwed", "dowelled", "pocket-screwed"];
+
 /** What a maker sets from: how far it goes in, how much is behind the face, and the tenon with its shoulder. `up` is y or z. */
 function sizesOf(joint: KindOfJoint, window: Window, up: "y" | "z"): Item[] {
   if (joint.kind === "half-lap") return up === "z" ? lapSizes(joint.lap, joint.thickness, window) : [];
@@ -252,12 +255,11 @@ function sizesOf(joint: KindOfJoint, window: Window, up: "y" | "z"): Item[] {
   return [
     dimension([0, high], [reach, high], { offset: 12, value: reach }),
     dimension([0, low], [behind, low], { offset: -14, value: behind }),
-    // holes are measured on the card, from the edges of what is drilled
-    ...(joint.kind === "bolted" || joint.kind === "screwed"
+    ...(DRILLED.includes(joint.kind)
       ? []
       : [dimension([window.x[0], from], [window.x[0], from + size], { offset: 14, value: size })]),
     // set off further: a thin tenon's number and its shoulder's would lie on one another
-    ...(joint.kind !== "bolted" && joint.kind !== "screwed" && from > 1 && from + size < whole - 1
+    ...(!DRILLED.includes(joint.kind) && from > 1 && from + size < whole - 1
       ? [dimension([window.x[0], 0], [window.x[0], from], { offset: 46, value: from })]
       : []),
   ];

@@ -33,7 +33,7 @@ export const DRAWBORE = { diameter: 8, offset: 1, from: 20 };
 /** A mortise and tenon that doesn't come through, or loose tenons in its place. */
 export interface BlindTenon extends Joint {
   kind: "blind-tenon";
-  made: TenonChoice["kind"];
+  made: "tenon" | "loose";
   thickness: number;
   tenons: number;
   rows: number;
@@ -93,14 +93,16 @@ export function blindTenon({
   wall = { good: TENON.wall, least: TENON.wallLeast },
 }: TenonInputs): BlindTenon {
   const { width, thickness } = section;
+  // where neither dowels nor pockets can be, what was asked of its group is a loose tenon
+  const made = setting.kind === "tenon" ? "tenon" : "loose";
   const rows = setting.twin ? 2 : 1;
   const share = rows === 2 ? TWIN_SHARE : TENON.shareOfRail;
-  const owned = setting.kind === "loose" ? looseTenonsOf(shop) : cuttersOf(shop);
+  const owned = made === "loose" ? looseTenonsOf(shop) : cuttersOf(shop);
   const { size, tool } = ownedSize(owned, thickness * share, setting.thickness);
   const end = Math.min(TENON.lowerShoulder, width / 8);
   const usable = width - 2 * end;
   const { tenons, gap, tenonWidth } =
-    (setting.kind === "loose" ? looseRow(shop, size, usable, setting.tenons) : null) ??
+    (made === "loose" ? looseRow(shop, size, usable, setting.tenons) : null) ??
     cutRow(usable, setting.tenons ?? (width > TENON.twoFrom ? 2 : 1));
   const row = tenons * tenonWidth + (tenons - 1) * gap;
   const auto = Math.min(
@@ -110,21 +112,21 @@ export function blindTenon({
     most,
   );
   const longest = Math.max(1, Math.floor(auto * 2) / 2);
-  const length = setting.length ?? (setting.kind === "loose" ? looseReach(shop, size, longest) : longest);
+  const length = setting.length ?? (made === "loose" ? looseReach(shop, size, longest) : longest);
   const mortiseDepth = length + TENON.mortiseDeeper;
   const face = (thickness - rows * size) / (rows + 1);
   const beside = (into.thickness - thickness) / 2 + face;
   return {
     ...meets,
     kind: "blind-tenon",
-    made: setting.kind,
+    made,
     pushed,
     thickness: size,
     tenons,
     rows,
     tenonWidth,
     gap,
-    length: setting.kind === "loose" ? 0 : length,
+    length: made === "loose" ? 0 : length,
     mortiseDepth,
     section,
     behind: into.depth,

@@ -5,6 +5,7 @@ import type { JointChoices } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import { fine, grade, Level, mm, Remedy, set, Verdict, verdict, round1 } from "../verdict/verdict";
 import { BlindTenon, TENON } from "./blind-tenon";
+import { dowels, pocketScrews } from "./end-rules";
 import type { KindOfJoint } from "./kinds";
 
 interface Facts {
@@ -21,6 +22,8 @@ export const KIND_RULES: readonly ((facts: Facts) => Verdict | null)[] = [
   reach,
   tenonLength,
   wideTenon,
+  dowels,
+  pocketScrews,
 ];
 
 const tenoned = (joints: readonly KindOfJoint[]) =>
@@ -32,15 +35,19 @@ const change = ({ choices }: Facts, group: string, to: object): unknown => ({
   ...to,
 });
 const letTaller = (facts: Facts, joint: KindOfJoint, what: "thickness" | "length"): Remedy[] =>
-  (facts.choices.groups[joint.group]?.[what] ?? null) === null
-    ? []
-    : [
-        set(
-          `Let Taller choose the ${what}`,
-          ["joints", "groups", joint.group],
-          change(facts, joint.group, { [what]: null }),
-        ),
-      ];
+  joint.setAt
+    ? lettingTaller(facts, joint.setAt, what)
+    : (facts.choices.groups[joint.group]?.[what] ?? null) === null
+      ? []
+      : [
+          set(
+            `Let Taller choose the ${what}`,
+            ["joints", "groups", joint.group],
+            change(facts, joint.group, { [what]: null }),
+          ),
+        ];
+const lettingTaller = ({ choices }: Facts, path: readonly string[], what: "thickness" | "length"): Remedy[] =>
+  choices.legRail[what] === null ? [] : [set(`Let Taller choose the ${what}`, [...path, what], null)];
 /** A row of dovetails that was spaced by hand, spread evenly again. */
 const spreadEvenly = (joint: KindOfJoint): Remedy[] =>
   joint.kind === "dovetail" && joint.set

@@ -40,6 +40,8 @@ export interface Joint {
   glueArea: number;
   tool: Cutter;
   walls: Wall[];
+  /** its group may as well be dowelled or screwed from pockets */
+  anyEnd?: true;
   /** where its choices are kept, when not by its group */
   setAt?: readonly string[];
 }

@@ -3,11 +3,13 @@ import { BlindTenon, blindTenonBodies, blindTenonCard, blindTenonHeld } from "./
 import { Bolted, boltedBodies, boltedCard, boltedHeld } from "./bolted";
 import { Bridle, bridleBodies, bridleCard, bridleHeld } from "./bridle";
 import { Dovetail, dovetailBodies, dovetailCard, dovetailHeld } from "./dovetail";
+import { Dowelled, dowelledBodies, dowelledCard, dowelledHeld } from "./dowelled";
 import { HalfLap, halfLapBodies, halfLapCard, halfLapHeld } from "./half-lap";
 import { Housing, housingBodies, housingCard, housingHeld } from "./housing";
 import type { Held, JointBodies, SettingCard } from "./joint";
 import { Lagged, laggedBodies, laggedCard, laggedHeld } from "./lag";
 import { Mitre, mitreBodies, mitreCard, mitreHeld } from "./mitre";
+import { PocketScrewed, pocketScrewedBodies, pocketScrewedCard, pocketScrewedHeld } from "./pocket-screwed";
 import { RailTenon, railTenonBodies, railTenonCard, railTenonHeld } from "./rail-tenon";
 import { Screwed, screwedBodies, screwedCard, screwedHeld } from "./screwed";
 import { SlidingDovetail, slidingDovetailBodies, slidingDovetailCard, slidingDovetailHeld } from "./sliding-dovetail";
@@ -25,7 +27,9 @@ export type KindOfJoint =
   | Bridle
   | Mitre
   | Bolted
-  | Dovetail;
+  | Dovetail
+  | Dowelled
+  | PocketScrewed;
 
 interface Kind<J> {
   name: string;
@@ -65,6 +69,13 @@ const KINDS: { [K in KindOfJoint["kind"]]: Kind<Extract<KindOfJoint, { kind: K }
   bolted: { name: "Bolts through a plate", bodies: boltedBodies, held: boltedHeld, card: boltedCard },
   bridle: { name: "Bridle joint", bodies: bridleBodies, held: bridleHeld, card: bridleCard },
   dovetail: { name: "Dovetails", bodies: dovetailBodies, held: dovetailHeld, card: dovetailCard },
+  dowelled: { name: "Dowels", bodies: dowelledBodies, held: dowelledHeld, card: dowelledCard },
+  "pocket-screwed": {
+    name: "Pocket screws",
+    bodies: pocketScrewedBodies,
+    held: pocketScrewedHeld,
+    card: pocketScrewedCard,
+  },
   "half-lap": { name: "Half-lap", bodies: halfLapBodies, held: halfLapHeld, card: halfLapCard },
   lagged: { name: "Lag screw into a loose tenon", bodies: laggedBodies, held: laggedHeld, card: laggedCard },
 };

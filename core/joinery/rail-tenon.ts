@@ -26,7 +26,7 @@ export interface RailMarks {
 /** All mm; `offset` is from the outer face of the part that receives it to the tenon's outer cheek. */
 export interface RailTenon extends Joint {
   kind: "rail-tenon";
-  made: Choice["kind"];
+  made: "mortise-tenon" | "loose-tenon";
   thickness: number;
   tenons: number;
   tenonWidth: number;
@@ -72,7 +72,8 @@ export function railTenon({ meets, section, into, choice, shop, passes, marks }:
   const offset = into.reveal + (rail - size) / 2;
   const stop = TENON.endStop;
   const usable = depth - stop - TENON.lowerShoulder;
-  const loose = choice.kind === "loose-tenon";
+  const made = choice.kind === "loose-tenon" ? choice.kind : "mortise-tenon";
+  const loose = made === "loose-tenon";
   const { tenons, gap, tenonWidth } =
     (loose ? looseRow(shop, size, usable, choice.tenons) : null) ??
     cutRow(usable, choice.tenons ?? (depth > TENON.twoFrom ? 2 : 1));
@@ -92,7 +93,7 @@ export function railTenon({ meets, section, into, choice, shop, passes, marks }:
   return closed({
     ...meets,
     ...{
-      made: choice.kind,
+      made,
       thickness: size,
       tenons,
       tenonWidth,

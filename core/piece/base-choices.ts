@@ -148,10 +148,10 @@ export const shelfFields = {
 
 /** A group of mortises and tenons as the maker sets it. */
 export const tenonSettingSchema = v.strictObject({
-  kind: choice("tenon", ["tenon", "loose"]),
+  kind: choice("tenon", ["tenon", "loose", "dowels", "pockets"]),
   thickness: v.nullable(size("tenon thickness", 2, 100)),
   length: v.nullable(size("tenon length", 5, 300)),
-  tenons: v.nullable(count("tenons side by side", 1, 3)),
+  tenons: v.nullable(count("tenons side by side", 1, 6)),
   twin: v.boolean("Twin tenons or not."),
   pinned: v.boolean("Pinned or not."),
 });

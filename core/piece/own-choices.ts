@@ -5,7 +5,7 @@ import { between, choice, distance, list, name, size, text } from "./fields";
 export const OWN_GRAIN = ["along", "across", "upright"] as const;
 export const OWN_RESTS = ["floor", "under-top", "free"] as const;
 export const OWN_TIMES = ["once", "sides", "ends", "corners"] as const;
-export const OWN_JOINS = ["none", "screwed", "slotted", "tenoned", "loose-tenons"] as const;
+export const OWN_JOINS = ["none", "screwed", "slotted", "tenoned", "loose-tenons", "dowelled", "pockets"] as const;
 
 /** A part of the maker's own: its middle from the top's middle, to the right and to the front, mm. */
 const ownPartSchema = v.strictObject({

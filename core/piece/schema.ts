@@ -85,10 +85,10 @@ const formSchema = v.strictObject({
 
 const jointsSchema = v.strictObject({
   legRail: v.strictObject({
-    kind: choice("leg joint", ["mortise-tenon", "loose-tenon"]),
+    kind: choice("leg joint", ["mortise-tenon", "loose-tenon", "dowels", "pockets"]),
     thickness: v.nullable(size("tenon thickness", 2, 60)),
     length: v.nullable(size("tenon length", 5, 250)),
-    tenons: v.nullable(count("tenons a rail", 1, 3)),
+    tenons: v.nullable(count("tenons a rail", 1, 6)),
     meeting: choice("where two tenons meet", ["mitred", "short"]),
     haunch: v.boolean("A haunch is there or not."),
   }),

@@ -5,6 +5,17 @@ import { between, choice, count, distance, list, name, size, text } from "./fiel
 
 const sizes = (field: string, most: number) => list(`${field} list`, size(field, 1, most), 60);
 
+/** @source common practice: lengths and diameters as they are sold */
+const USUAL_DOWELS = [
+  { diameter: 6, measured: null, length: 30 },
+  { diameter: 8, measured: null, length: 40 },
+  { diameter: 10, measured: null, length: 40 },
+  { diameter: 10, measured: null, length: 60 },
+  { diameter: 12, measured: null, length: 60 },
+];
+/** @source common practice, from memory */
+const USUAL_POCKET_SCREWS = [25, 32, 38, 50, 63];
+
 export const shopSchema = v.strictObject({
   name: name("shop name"),
   jointerWidth: size("jointer width", 50, 1000),
@@ -63,6 +74,21 @@ export const shopSchema = v.strictObject({
     }),
     60,
   ),
+  /** bought round; what they measure is asked, since they are seldom what they are sold as */
+  dowels: v.optional(
+    list(
+      "dowels",
+      v.strictObject({
+        diameter: size("dowel diameter", 3, 40),
+        measured: v.optional(v.nullable(size("measured dowel diameter", 2.5, 42)), null),
+        length: size("dowel length", 10, 200),
+      }),
+      60,
+    ),
+    USUAL_DOWELS,
+  ),
+  /** lengths of screws for pockets; none where the shop has no jig for them */
+  pocketScrews: v.optional(sizes("pocket screw", 150), USUAL_POCKET_SCREWS),
   clamps: list(
     "clamps",
     v.strictObject({
@@ -120,6 +146,8 @@ export const USUAL_SHOP: Shop = {
     { thickness: 10, width: 40, length: null },
     { thickness: 12, width: 50, length: null },
   ],
+  dowels: USUAL_DOWELS,
+  pocketScrews: USUAL_POCKET_SCREWS,
   clamps: [
     { reach: 600, count: 6, force: 4 },
     { reach: 1000, count: 8, force: 5 },

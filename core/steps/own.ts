@@ -2,6 +2,9 @@ import type { BaseWork } from "../construction/base/base";
 import type { OwnStanding } from "../construction/own";
 import { Step, stepOf as step, TIME } from "./step";
 
+/** What waits until the base stands: it can be brought up to it from outside. */
+const SCREWED: readonly string[] = ["screwed", "slotted", "pockets"];
+
 /**
  * The order of a base with what a maker added to it: what enters others by tenons is in hand when the base is closed; what is screwed on waits
  * until it is closed, and is finished with it.
@@ -12,7 +15,7 @@ export function withOwn(base: BaseWork, { parts, pairs }: OwnStanding, milled: r
   const joinsOf = (kind: string) => pairs.filter((pair) => pair.own === kind && pair.how !== "none");
   // what only meets the top goes on with it
   const trapped = kinds.filter((kind) =>
-    joinsOf(kind).some(({ how, to }) => how !== "screwed" && how !== "slotted" && to !== "top" && !kinds.includes(to)),
+    joinsOf(kind).some(({ how, to }) => !SCREWED.includes(how) && to !== "top" && !kinds.includes(to)),
   );
   const later = kinds.filter((kind) => !trapped.includes(kind));
   const said = (all: readonly string[]) =>
@@ -22,7 +25,7 @@ export function withOwn(base: BaseWork, { parts, pairs }: OwnStanding, milled: r
   const cut = step({
     id: "cut-own",
     title: "Cut the joints of what was added",
-    detail: `${said(trapped)}: dry in its mortises before anything is glued; it can't be brought in afterwards.`,
+    detail: `${said(trapped)}: tried dry before anything is glued; it can't be brought in afterwards.`,
     ...{ parts: trapped, after: [...milled], hours: hours(trapped) },
     check: "The base closes dry with it, and stands square.",
   });

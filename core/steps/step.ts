@@ -42,6 +42,8 @@ export const TIME = {
   mill: 0.35,
   mortise: 0.25,
   tenon: 0.3,
+  dowelHole: 0.05,
+  pocket: 0.05,
   dryFit: 1.5,
   shape: 0.4,
   edge: 0.1,

@@ -11,6 +11,8 @@ const HOW: Record<OwnJoin["how"], string> = {
   slotted: "Screws in slots",
   tenoned: "Mortise and tenon",
   "loose-tenons": "Loose tenons",
+  dowelled: "Dowels",
+  pockets: "Pocket screws",
 };
 const GRAIN = [
   { value: "along", name: "Along the top" },

@@ -1,66 +1,83 @@
 "use client";
-import { railsOf } from "../../core/construction/base/leg-and-apron/joints";
-import { AutoLengthField } from "../fields/auto";
+import type { RailEnd } from "../../core/joinery/rail-end";
+import type { RailTenon } from "../../core/joinery/rail-tenon";
+import type { JointChoices } from "../../core/piece/schema";
+import { AutoLengthField, AutoNumberField } from "../fields/auto";
 import { Choice, FieldRow, Tick } from "../fields/fields";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
+import { DowelFields, PocketFields } from "./GroupFields";
+
+type LegRail = JointChoices["legRail"];
+type Put = (what: string, change: Partial<LegRail>) => string | null;
 
 /** One choice for the joints of legs and rails, which meet in the leg. */
-export function LegRailFields() {
-  const { piece, plan } = usePiece();
+export function LegRailFields({ joint }: { joint: RailEnd }) {
+  const { piece } = usePiece();
   const { set } = useSet();
-  const choice = piece.joints.legRail;
-  const joint = railsOf(plan.joints)[0];
+  const now = piece.joints.legRail;
+  const put: Put = (what, change) => set(`Legs and rails: ${what}`, ["joints", "legRail"], { ...now, ...change });
   return (
     <FieldRow>
       <Choice
         label="Leg joint"
-        value={choice.kind}
+        value={now.kind}
         options={[
           { value: "mortise-tenon", name: "Mortise and tenon" },
           { value: "loose-tenon", name: "Loose tenon" },
+          { value: "dowels", name: "Dowels" },
+          { value: "pockets", name: "Pocket screws" },
         ]}
-        onTake={(value) => set("Leg joint", ["joints", "legRail", "kind"], value)}
+        // sizes that were set belong to what was there
+        onTake={(kind) => put("joint", { kind, thickness: null, length: null, tenons: null })}
       />
+      <EndFields {...{ joint, now, put }} />
+    </FieldRow>
+  );
+}
+
+function EndFields({ joint, now, put }: { joint: RailEnd; now: LegRail; put: Put }) {
+  switch (joint.kind) {
+    case "dowelled":
+      return <DowelFields {...{ joint, now, put }} />;
+    case "pocket-screwed":
+      return <PocketFields {...{ joint, now, put }} />;
+    case "rail-tenon":
+      return <TenonFields {...{ joint, now, put }} />;
+  }
+}
+
+function TenonFields({ joint, now, put }: { joint: RailTenon; now: LegRail; put: Put }) {
+  return (
+    <>
       <AutoLengthField
         label="Tenon thickness"
-        value={choice.thickness}
+        value={now.thickness}
         auto={joint.thickness}
-        onTake={(value) => set("Tenon thickness", ["joints", "legRail", "thickness"], value)}
+        onTake={(thickness) => put("tenon thickness", { thickness })}
       />
       <AutoLengthField
         label="Tenon length"
-        value={choice.length}
+        value={now.length}
         auto={joint.reach}
-        onTake={(value) => set("Tenon length", ["joints", "legRail", "length"], value)}
+        onTake={(length) => put("tenon length", { length })}
       />
-      <Choice
+      <AutoNumberField
         label="Tenons a rail"
-        value={String(choice.tenons ?? "auto")}
-        options={[
-          { value: "auto", name: `Auto, ${joint.tenons}` },
-          { value: "1", name: "One" },
-          { value: "2", name: "Two" },
-          { value: "3", name: "Three" },
-        ]}
-        onTake={(value) =>
-          set("Tenons a rail", ["joints", "legRail", "tenons"], value === "auto" ? null : Number(value))
-        }
+        value={now.tenons}
+        auto={joint.tenons}
+        onTake={(tenons) => put("tenons", { tenons })}
       />
       <Choice
         label="Where two meet"
-        value={choice.meeting}
+        value={now.meeting}
         options={[
           { value: "mitred", name: "Mitred tips" },
           { value: "short", name: "End rail short" },
         ]}
-        onTake={(value) => set("Where two meet", ["joints", "legRail", "meeting"], value)}
+        onTake={(meeting) => put("where two meet", { meeting })}
       />
-      <Tick
-        label="Haunch"
-        checked={choice.haunch}
-        onTake={(value) => set("Haunch", ["joints", "legRail", "haunch"], value)}
-      />
-    </FieldRow>
+      <Tick label="Haunch" checked={now.haunch} onTake={(haunch) => put("haunch", { haunch })} />
+    </>
   );
 }

@@ -8,6 +8,7 @@ import { Choice, LengthField, NumberField, TextField } from "../fields/fields";
 import { FindAnything } from "../find/FindAnything";
 import { ShopLinks, TopBar } from "../frame/TopBar";
 import { useUnit } from "../frame/unit";
+import { DowelList } from "./FastenerFields";
 
 /** What the shop owns: every judgement about tools and clamps reads it. Each change saves by itself. */
 export function ShopView({ shop: first }: { shop: Shop }) {
@@ -183,6 +184,7 @@ export function ShopView({ shop: first }: { shop: Shop }) {
           <div className="mt-2 flex flex-wrap gap-4">
             {lengths("Router bits", shop.routerBits, (routerBits) => take({ routerBits }))}
             {lengths("Chisels", shop.chisels, (chisels) => take({ chisels }))}
+            {lengths("Pocket screws", shop.pocketScrews, (pocketScrews) => take({ pocketScrews }))}
             {edgeBits("Quarter rounds for edges", "round")}
             {edgeBits("Chamfer cutters", "chamfer")}
             {shop.looseTenons.map((each, i) => {
@@ -208,6 +210,7 @@ export function ShopView({ shop: first }: { shop: Shop }) {
             })}
           </div>
         </section>
+        <DowelList dowels={shop.dowels} onTake={(dowels) => take({ dowels })} />
         <section>
           <h2>Clamps</h2>
           <div className="mt-2 flex flex-col gap-2">

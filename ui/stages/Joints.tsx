@@ -8,6 +8,7 @@ import { SceneView } from "../drawing/SceneView";
 import { FieldRow, LengthField } from "../fields/fields";
 import { DovetailFields } from "../joints/DovetailFields";
 import { GroupFields } from "../joints/GroupFields";
+import { isRailEnd } from "../../core/joinery/rail-end";
 import { LegRailFields } from "../joints/LegRailFields";
 import { useUnit } from "../frame/unit";
 import { usePiece } from "../piece/PieceProvider";
@@ -75,8 +76,8 @@ export function JointsStage() {
         </p>
       )}
       {joint ? (
-        joint.setAt ? (
-          <LegRailFields />
+        joint.setAt && isRailEnd(joint) ? (
+          <LegRailFields joint={joint} />
         ) : joint.kind === "dovetail" ? (
           <DovetailFields key={joint.id} joint={joint} />
         ) : (

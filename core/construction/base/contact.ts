@@ -7,7 +7,7 @@ import { housing } from "../../joinery/housing";
 import type { SettingCard } from "../../joinery/joint";
 import type { KindOfJoint } from "../../joinery/kinds";
 import { mitre } from "../../joinery/mitre";
-import { railTenon } from "../../joinery/rail-tenon";
+import { railEnd } from "../../joinery/rail-end";
 import { ScrewedInputs, screwed } from "../../joinery/screwed";
 import { USUAL_TENON } from "../../piece/base-choices";
 import type { JointChoices } from "../../piece/schema";
@@ -118,7 +118,7 @@ function jointOf(
         ...{ setting: choices.groups[meets.group] ?? USUAL_TENON, pushed: true, wall: WALL, most },
       });
     case "rail":
-      return railTenon({
+      return railEnd({
         meets: { ...meets, setAt: ["joints", "legRail"] },
         ...{ section, into: { depth, reveal: rail!.reveal }, choice: choices.legRail, shop, passes: rail!.passes },
         marks: (offset, thickness) => ({

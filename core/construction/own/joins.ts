@@ -1,7 +1,8 @@
 /** What a maker's own parts touch, the kinds of joint that fit there, and those that were chosen. */
 import type { Meeting } from "../../assembly/meeting";
 import type { AssemblyPart } from "../../assembly/part";
-import { blindTenon, Meets } from "../../joinery/blind-tenon";
+import type { Meets } from "../../joinery/blind-tenon";
+import { endJoint } from "../../joinery/end-joint";
 import type { KindOfJoint } from "../../joinery/kinds";
 import { screwed } from "../../joinery/screwed";
 import { USUAL_TENON } from "../../piece/base-choices";
@@ -57,8 +58,11 @@ const SLOT = { share: 0.012, least: 10, screw: 5, beside: 8 };
 const slotFor = ({ reach }: Pick<SharedFace, "reach">) =>
   Math.max(SLOT.least, 2 * Math.ceil((SLOT.screw + 2 * SLOT.share * reach) / 2));
 
-/** A tenon wants an end so thick, and so much wood to go into; a loose one so much on both sides, mm. @source common practice */
-const TENON = { thick: 10, into: 15, loose: 20 };
+/**
+ * A tenon wants an end so thick, and so much wood to go into; a loose one or a dowel so much on both sides; a pocket's screw an end so thick and so
+ * much to bite in, mm. @source common practice
+ */
+const TENON = { thick: 10, into: 15, loose: 20, pocket: 12, bites: 12 };
 /** Faces that share less of the rectangle round them meet in a corner only. Ours. */
 const FULL = 0.85;
 
@@ -138,14 +142,22 @@ function refusal(how: OwnJoin["how"], shared: SharedFace): string | null {
       ? `The face they share is ${mm(least)} wide: ${how === "slotted" ? "a slot across it breaks out" : "a screw splits it"}.`
       : null;
   }
+  if (how === "pockets") {
+    if (!end) return "A pocket is bored toward an end: its long grain lies against the other. Screw it.";
+    if (otherEnd) return "A screw into end grain pulls out: tenon it.";
+    if (least < TENON.pocket) return `An end ${mm(least)} thick takes no pocket.`;
+    return other < TENON.bites ? `Only ${mm(other)} lie behind the face for a screw.` : null;
+  }
   if (how === "tenoned") {
     if (!end) return "Its long grain lies against the other: there is no end to cut a tenon on.";
     if (least < TENON.thick) return `An end ${mm(least)} thick leaves no tenon.`;
     return other < TENON.into ? `Only ${mm(other)} lie behind the face for a mortise.` : null;
   }
   if (Math.min(own, other) < TENON.loose)
-    return `A loose tenon wants ${mm(TENON.loose)} on both sides: there are ${mm(Math.min(own, other))}.`;
-  return least < TENON.thick ? `A face ${mm(least)} wide takes no loose tenon.` : null;
+    return `A ${how === "dowelled" ? "dowel" : "loose tenon"} wants ${mm(TENON.loose)} on both sides: there are ${mm(Math.min(own, other))}.`;
+  return least < TENON.thick
+    ? `A face ${mm(least)} wide takes no ${how === "dowelled" ? "dowel" : "loose tenon"}.`
+    : null;
 }
 
 /** The longest screw that is sold which bites no deeper than it must and does not come through; null where none bites enough. mm */
@@ -153,6 +165,9 @@ export function screwFor(own: number, other: number): number | null {
   const most = own + Math.min(SCREW.bite, other - SCREW.over);
   return SCREW.lengths.findLast((long) => long <= most && long - own >= SCREW.bites) ?? null;
 }
+
+/** What an own part's end is joined by, as joints call it. */
+const ENDS = { tenoned: "tenon", "loose-tenons": "loose", dowelled: "dowels", pockets: "pockets" } as const;
 
 function jointOf(
   how: Exclude<OwnJoin["how"], "none">,
@@ -164,9 +179,9 @@ function jointOf(
   if (how !== "screwed" && how !== "slotted") {
     const setting = {
       ...(choices.groups[meets.group] ?? USUAL_TENON),
-      kind: how === "tenoned" ? "tenon" : "loose",
-    } as const;
-    return blindTenon({ meets, section, into: { depth: other, thickness: across }, setting, shop });
+      kind: ENDS[how],
+    };
+    return endJoint({ meets, section, into: { depth: other, thickness: across }, setting, shop });
   }
   const screws = Math.max(1, Math.round(section.width / SCREW.every));
   return screwed({

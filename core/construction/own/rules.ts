@@ -18,6 +18,19 @@ const HOW: Record<OwnJoin["how"], string> = {
   slotted: "Screw it on through slots",
   tenoned: "Tenon it",
   "loose-tenons": "Join it with loose tenons",
+  dowelled: "Dowel it",
+  pockets: "Screw it from pockets",
+};
+
+/** As in "can't be screwed". */
+const SAID: Record<OwnJoin["how"], string> = {
+  none: "left loose",
+  screwed: "screwed",
+  slotted: "slotted",
+  tenoned: "tenoned",
+  "loose-tenons": "joined with loose tenons",
+  dowelled: "dowelled",
+  pockets: "screwed from pockets",
 };
 
 /** The same joins with one pair joined otherwise. */
@@ -91,7 +104,7 @@ function fits({ own, pairs }: OwnRuleFacts): Verdict | null {
     subject: worst ? [worst.pair.own] : [...new Set(chosen.map((pair) => pair.own))],
     level: worst ? "fix" : "holds",
     text: worst
-      ? `${worst.pair.name} can't be ${worst.pair.how === "loose-tenons" ? "joined with loose tenons" : worst.pair.how}`
+      ? `${worst.pair.name} can't be ${SAID[worst.pair.how]}`
       : `${chosen.length} join${chosen.length > 1 ? "s" : ""} of added parts can be cut`,
     why: worst?.not ?? "Their faces are wide enough, and there is wood behind them.",
     source: "common practice",

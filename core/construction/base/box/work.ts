@@ -27,13 +27,13 @@ const CORNERS = {
 };
 
 /** The order of a box: walls from one board, corners, rebate, insides finished before they are closed in; the bottom, its frame, the lid last. */
-export function boxWork({ form, at, thick, milled, fullHours, clampHours, long }: WorkFacts<Box>): BaseWork {
+export function boxWork({ form, at, joints, thick, milled, fullHours, clampHours, long }: WorkFacts<Box>): BaseWork {
   const { choices, bottom, legs } = at;
   const { corner } = choices;
   const sized = WALLS.map((kind) => `${kind}-size`);
   const mitred = corner !== "dovetailed";
   const frame = legs
-    ? legFrameSteps(legs, { thick, milled, fullHours, clampHours, long, carries: "the bottom" })
+    ? legFrameSteps(legs, { thick, milled, fullHours, clampHours, long, joints, carries: "the bottom" })
     : null;
   const steps: Step[] = [
     step({

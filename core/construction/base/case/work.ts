@@ -17,11 +17,21 @@ import { railKind, shelfKind } from "./parts";
 const BACK_SCREWS = 220;
 
 /** The order of a case: panels, joints, a dry fit, insides finished, everything between the sides closed at once; then back and drawers. */
-export function caseWork({ form, at, thick, milled, grooved, fullHours, clampHours, long }: WorkFacts<Case>): BaseWork {
+export function caseWork({
+  form,
+  at,
+  joints,
+  thick,
+  milled,
+  grooved,
+  fullHours,
+  clampHours,
+  long,
+}: WorkFacts<Case>): BaseWork {
   const { bays, dividers, drawers, doors, loose, kick, back, legs, plinth } = at;
   const raised = at.foot > 0;
   const frame = legs
-    ? legFrameSteps(legs, { thick, milled, fullHours, clampHours, long, carries: "the bottom" })
+    ? legFrameSteps(legs, { thick, milled, fullHours, clampHours, long, joints, carries: "the bottom" })
     : null;
   const shelves = [...new Set(shelvesOf(at).map(({ bay }) => shelfKind(bay)))];
   const frames = [...new Set(framesOf(at).map(({ bay }) => railKind(bay)))];

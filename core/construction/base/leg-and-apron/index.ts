@@ -1,8 +1,9 @@
 import type { Base } from "../base";
 import { legAndApronDimensions } from "./dimensions";
 import type { Facts } from "./facts";
-import { LEG_RAIL_RULES } from "./joint-rules";
-import { legAndApronJoints, railsOf } from "./joints";
+import { KIND_RULES } from "../../../joinery/joint-rules";
+import { BESIDE_RULES, LEG_RAIL_RULES } from "./joint-rules";
+import { legAndApronJoints, legJoints, railsOf } from "./joints";
 import { LOW_RULES } from "./low-rules";
 import { legAndApronMeetings } from "./meetings";
 import { legAndApronParts } from "./parts";
@@ -21,7 +22,16 @@ export const legAndApron: Base<LegAndApron> = {
   meetings: legAndApronMeetings,
   formRules: LEG_AND_APRON_RULES,
   jointRules: [
-    ...LEG_RAIL_RULES.map((rule) => (facts: Facts) => rule({ ...facts, joints: railsOf(facts.joints) })),
+    ...LEG_RAIL_RULES.map((rule) => (facts: Facts) => {
+      const joints = railsOf(facts.joints);
+      return joints.some(({ receives }) => receives === "leg") ? rule({ ...facts, joints }) : null;
+    }),
+    ...BESIDE_RULES.map((rule) => (facts: Facts) => rule({ ...facts, joints: railsOf(facts.joints) })),
+    // dowels and pocket screws, where the rails have no tenons
+    ...KIND_RULES.map((rule) => (facts: Facts) => {
+      const joints = legJoints(facts.joints).filter(({ kind }) => kind !== "rail-tenon");
+      return joints.length > 0 ? rule({ ...facts, joints }) : null;
+    }),
     ...LOW_RULES,
   ],
   work: legAndApronWork,

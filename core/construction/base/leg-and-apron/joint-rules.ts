@@ -5,7 +5,7 @@ import { legBefore, legRailJoint } from "./joints";
 import type { RailFacts as JointFacts } from "./facts";
 import { blockScrews, crossRail, reach, stoppedTop, twoTenons } from "./rail-rules";
 
-/** Every rule of the joints of legs and rails. */
+/** Every rule of tenons between legs and rails. */
 export const LEG_RAIL_RULES: readonly Rule<JointFacts>[] = [
   thickness,
   shoulders,
@@ -17,9 +17,9 @@ export const LEG_RAIL_RULES: readonly Rule<JointFacts>[] = [
   twoTenons,
   stoppedTop,
   reach,
-  blockScrews,
-  crossRail,
 ];
+/** Those of what stands beside them, however the rails are joined. */
+export const BESIDE_RULES: readonly Rule<JointFacts>[] = [blockScrews, crossRail];
 
 function thickness(facts: JointFacts): Verdict {
   const joint = facts.joints[0];

@@ -4,10 +4,10 @@ import { HOME, Place } from "../../../assembly/place";
 import type { Shape } from "../../../assembly/shape";
 import type { Make } from "../../../assembly/sort";
 import type { Vec } from "../../../assembly/vector";
-import type { RailTenon } from "../../../joinery/rail-tenon";
 import type { Form } from "../../../piece/schema";
 import { cornerBlocks } from "./corner-blocks";
 import { railJoint as joint } from "./joints";
+import type { RailEnd } from "../../../joinery/rail-end";
 import { lowParts } from "./low-parts";
 import { crossDepth, LegAndApron } from "./place";
 import { archedRail } from "../arch";
@@ -48,13 +48,15 @@ const numbered = (parts: readonly Plain[]): AssemblyPart[] =>
   }));
 
 /** What the cut list says of a rail: the tenons it holds. */
-function railNote(joint: RailTenon | null): string {
+function railNote(joint: RailEnd | null): string {
+  if (joint?.kind === "dowelled") return "Shoulder to shoulder: dowels, nothing added.";
+  if (joint?.kind === "pocket-screwed") return "Shoulder to shoulder: screwed from pockets inside.";
   if (joint?.made === "loose-tenon") return "Shoulder to shoulder: loose tenons, nothing added.";
   return joint && joint.reach > 0
     ? `Two tenons of ${joint.reach} mm included; shoulders marked from the dry frame.`
     : "";
 }
-const rail = (joint: RailTenon | null) => ({ role: "rail" as const, make: "solid" as const, note: railNote(joint) });
+const rail = (joint: RailEnd | null) => ({ role: "rail" as const, make: "solid" as const, note: railNote(joint) });
 
 const LEG_NOTES: Record<Make, string> = {
   solid: "Left long until the base is glued.",

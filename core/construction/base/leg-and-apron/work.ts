@@ -1,6 +1,8 @@
+import type { BlindTenon } from "../../../joinery/blind-tenon";
 import { FRAME_CLAMPS, Step, stepOf as step, TIME } from "../../../steps/step";
 import type { BaseWork, WorkFacts } from "../base";
-import { lowOf, railsOf } from "./joints";
+import { railEndWork } from "../../../steps/rail-ends";
+import { legJoints, lowOf, railsOf } from "./joints";
 import { BLOCK, LegAndApron } from "./place";
 
 /** The order of legs and rails: mortises while the legs are square, tenons to them, a dry fit, the short sides first. */
@@ -20,38 +22,55 @@ export function legAndApronWork({
   const joints = railsOf(all);
   const low = at.low?.all ?? [];
   const lowKinds = [...new Set(low.map(({ kind }) => kind))];
+  const lows = lowOf(all);
   const mortisesIn = (part: string) =>
-    lowOf(all)
-      .filter((each) => each.receives === part)
-      .reduce((sum, { count, tenons = 1 }: { count: number; tenons?: number }) => sum + count * tenons, 0);
+    lows
+      .filter((each): each is BlindTenon => each.kind === "blind-tenon" && each.receives === part)
+      .reduce((sum, { count, tenons }) => sum + count * tenons, 0);
+  const lowBored = lows.some(({ kind }) => kind !== "blind-tenon")
+    ? " What low stretchers are dowelled or screwed by is bored with them, as their cards say."
+    : "";
   const [lowInLegs, lowInEnds] = [mortisesIn("leg"), mortisesIn("end-stretcher")];
   const lowMortises = lowInLegs + lowInEnds;
   const deep = 8 * (joints[0]?.tenons ?? 1);
   const loose = choices.legRail.kind === "loose-tenon";
+  const other = railEndWork(legJoints(all));
+  const lowSaid =
+    (lowMortises > 0
+      ? ` ${lowInLegs > 0 ? `${lowInLegs} ${other ? "mortises " : ""}more for the low stretchers${at.low && at.low.taken > 0 ? `, ${Math.round(at.low.taken * 2) / 2} mm deeper than their card says: the taper takes that away again` : ""}.` : ""}${lowInEnds > 0 ? ` ${lowInEnds} in the end stretchers.` : ""}`
+      : "") + lowBored;
   const rails = ["long-rail", "end-rail", ...(form.crossRails > 0 ? ["cross-rail"] : [])];
   out.push(
     step({
       id: "mortise",
-      title: "Mortise the legs",
-      detail: `${deep} mortises, ${joints[0]?.mortiseDepth ?? 0} mm deep, while the legs are square.${lowInLegs > 0 ? ` ${lowInLegs} more for the low stretchers${at.low && at.low.taken > 0 ? `, ${Math.round(at.low.taken * 2) / 2} mm deeper than their card says: the taper takes that away again` : ""}.${lowInEnds > 0 ? ` ${lowInEnds} in the end stretchers.` : ""}` : ""}`,
-      parts: ["leg", ...(lowKinds.includes("middle-stretcher") ? ["end-stretcher"] : [])],
-      after: thick,
-      hours: (deep + lowMortises) * TIME.mortise,
-      check: "Depth in every mortise, with a marked stick.",
+      title: other?.first.title ?? "Mortise the legs",
+      detail: other
+        ? other.first.detail + lowSaid
+        : `${deep} mortises, ${joints[0]?.mortiseDepth ?? 0} mm deep, while the legs are square.${lowSaid}`,
+      parts: [
+        "leg",
+        ...(other ? ["long-rail", "end-rail"] : []),
+        ...(lowKinds.includes("middle-stretcher") ? ["end-stretcher"] : []),
+      ],
+      after: other ? [...thick, ...milled] : thick,
+      hours: (other ? other.first.hours : deep * TIME.mortise) + lowMortises * TIME.mortise,
+      check: other?.first.check ?? "Depth in every mortise, with a marked stick.",
     }),
   );
   out.push(
     step({
       id: "tenon",
-      title: loose ? "Mortise the rail ends and fit loose tenons" : "Cut and fit the tenons",
-      detail: loose
-        ? "From the outside faces, same fence as the legs."
-        : `Shoulders first, all of one length together; cheeks a hair full, tried on the first 5 mm of the tip, then planed to fit; far edges chamfered before they are planed, so that nothing chips out.${joints.some(({ mitre }) => mitre > 0) ? " Mitre the tips last." : ""}`,
+      title: other ? other.fit.title : loose ? "Mortise the rail ends and fit loose tenons" : "Cut and fit the tenons",
+      detail: other
+        ? other.fit.detail
+        : loose
+          ? "From the outside faces, same fence as the legs."
+          : `Shoulders first, all of one length together; cheeks a hair full, tried on the first 5 mm of the tip, then planed to fit; far edges chamfered before they are planed, so that nothing chips out.${joints.some(({ mitre }) => mitre > 0) ? " Mitre the tips last." : ""}`,
       // cross-rails are cut to the dry frame, in a step of their own
       parts: [...rails.filter((kind) => kind !== "cross-rail"), ...lowKinds],
       after: ["mortise"],
       hours: (4 + low.length) * 2 * TIME.tenon,
-      check: "Each tenon goes in by hand and lifts its leg.",
+      check: other?.fit.check ?? "Each tenon goes in by hand and lifts its leg.",
     }),
   );
   if (grooved) out.push(step({ id: "groove", ...grooved, parts: rails, after: milled }));
@@ -150,15 +169,14 @@ export function legAndApronWork({
   out.push(
     step({
       id: "glue-ends",
-      title: "Glue the two ends",
-      detail: `Short sides first: two legs${lowKinds.includes("end-stretcher") ? ", an end rail and an end stretcher" : " and an end rail"} each.`,
+      title: other?.screwed ? "Screw the two ends together" : "Glue the two ends",
+      detail: `Short sides first: two legs${lowKinds.includes("end-stretcher") ? ", an end rail and an end stretcher" : " and an end rail"} each.${other ? ` ${other.closing}` : ""}`,
       parts: ["leg", "end-rail", ...lowKinds.filter((kind) => kind === "end-stretcher")],
       after: ["sand-base"],
       hours: TIME.glueFrame,
-      wait: fullHours,
-      waitFor: "the ends to cure",
-      clamps: FRAME_CLAMPS,
-      clampHours,
+      ...(other?.screwed
+        ? { clamps: FRAME_CLAMPS, clampHours: 0 }
+        : { wait: fullHours, waitFor: "the ends to cure", clamps: FRAME_CLAMPS, clampHours }),
       check: "Out of wind, legs parallel within 0.5 mm.",
     }),
   );
@@ -174,7 +192,7 @@ export function legAndApronWork({
   out.push(
     step({
       id: "glue-base",
-      title: "Glue the long rails between the ends",
+      title: other?.screwed ? "Screw the long rails between the ends" : "Glue the long rails between the ends",
       detail: trapped
         ? `${trapped} go in with them: they can't be put in afterwards.`
         : "On a flat floor, all four feet down.",
@@ -185,10 +203,9 @@ export function legAndApronWork({
       ],
       after: ["glue-ends"],
       hours: TIME.glueFrame,
-      wait: fullHours,
-      waitFor: "the base to cure",
-      clamps: FRAME_CLAMPS,
-      clampHours,
+      ...(other?.screwed
+        ? { clamps: FRAME_CLAMPS, clampHours: 0 }
+        : { wait: fullHours, waitFor: "the base to cure", clamps: FRAME_CLAMPS, clampHours }),
       check: "Diagonals within 1 mm; all four feet touch.",
     }),
   );

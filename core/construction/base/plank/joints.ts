@@ -1,4 +1,5 @@
 import { BlindTenon, blindTenon, Meets } from "../../../joinery/blind-tenon";
+import { endJoint } from "../../../joinery/end-joint";
 import { housing } from "../../../joinery/housing";
 import type { KindOfJoint } from "../../../joinery/kinds";
 import { mitre } from "../../../joinery/mitre";
@@ -26,7 +27,7 @@ export function plankJoints(at: Plank, form: Form, choices: JointChoices, shop: 
   const loose = (who: Meets, into: BlindTenon["section"]): KindOfJoint => {
     const usual: TenonChoice = { ...USUAL_TENON, kind: "loose" };
     const chosen = set(who.group, usual);
-    return blindTenon({
+    return endJoint({
       meets: who,
       ...{ section, shop, pushed: true },
       into: { depth: top.thickness, thickness: into.width },
@@ -57,7 +58,7 @@ export function plankJoints(at: Plank, form: Form, choices: JointChoices, shop: 
           ...{ meets: who, section: rail, into: through, proud: form.plank.stretcher.proud, wedged: true },
           ...{ thickness: set(who.group, USUAL_TENON).thickness, shop },
         })
-      : blindTenon({ meets: who, section: rail, into: through, setting: set(who.group, USUAL_TENON), shop }),
+      : endJoint({ meets: who, section: rail, into: through, setting: set(who.group, USUAL_TENON), shop }),
   );
   if (bays.length > 1) {
     const middle = meets("middle-end", "stretcher", "Stretcher to middle end", 2);
