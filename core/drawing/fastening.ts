@@ -2,6 +2,7 @@
 import { fasteningNeeds } from "../movement/fastenings";
 import type { Piece } from "../piece/schema";
 import type { Plan } from "../plan/derived";
+import { PLATE } from "../joinery/fastening/figure-8";
 import { buttonScene } from "./button";
 import { dimension, Item, rect, Scene } from "./scene";
 
@@ -122,6 +123,8 @@ export function fasteningScene(plan: Plan, piece: Piece): Scene | null {
     case "figure-8": {
       const { centres, swing } = joints.figure8;
       const angle = (swing * Math.PI) / 180;
+      // its screw stands inside the rail's face
+      const from = -Math.min(PLATE.inset, rail / 2);
       const items: Item[] = [
         {
           kind: "wood",
@@ -139,14 +142,14 @@ export function fasteningScene(plan: Plan, piece: Piece): Scene | null {
           closed: false,
           ink: "hidden",
           points: [-1, 1]
-            .map((side): [number, number] => [side * centres * Math.sin(angle), centres * Math.cos(angle)])
-            .flatMap((end, i): [number, number][] => (i === 0 ? [end, [0, 0]] : [end])),
+            .map((side): [number, number] => [side * centres * Math.sin(angle), from + centres * Math.cos(angle)])
+            .flatMap((end, i): [number, number][] => (i === 0 ? [end, [0, from]] : [end])),
         },
-        { kind: "circle", x: 0, y: 0, r: 9, ink: "tool" },
-        { kind: "circle", x: 0, y: centres, r: 9, ink: "tool" },
-        { kind: "circle", x: 0, y: 0, r: 2.5, ink: "peg" },
-        { kind: "circle", x: 0, y: centres, r: 2.5, ink: "peg" },
-        dimension([14, 0], [14, centres], {
+        { kind: "circle", x: 0, y: from, r: PLATE.ring / 2, ink: "tool" },
+        { kind: "circle", x: 0, y: from + centres, r: PLATE.ring / 2, ink: "tool" },
+        { kind: "circle", x: 0, y: from, r: 2.5, ink: "peg" },
+        { kind: "circle", x: 0, y: from + centres, r: 2.5, ink: "peg" },
+        dimension([14, from], [14, from + centres], {
           offset: 14,
           value: centres,
           edit: {
@@ -157,7 +160,7 @@ export function fasteningScene(plan: Plan, piece: Piece): Scene | null {
         {
           kind: "text",
           x: -58,
-          y: centres + 6,
+          y: from + centres + 14,
           text: `swings ${swing}° each way, ${(centres * Math.sin(angle)).toFixed(1)} mm`,
           ink: "graphite",
           size: 13,

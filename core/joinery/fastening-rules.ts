@@ -1,6 +1,7 @@
 /** Whether what is cut in the bearers for the top leaves them enough wood. */
 import type { Bearer, PieceGeometry } from "../construction/geometry";
 import type { Piece } from "../piece/schema";
+import { plateLies, recessReach } from "./fastening/figure-8";
 import { COUNTERBORED, WASHER_ROOM } from "./fastening/screws";
 import { fine, grade, mm, set, Verdict, verdict, round1 } from "../verdict/verdict";
 
@@ -9,7 +10,7 @@ export interface FasteningFacts {
   at: PieceGeometry;
 }
 
-export const FASTENING_RULES: ((facts: FasteningFacts) => Verdict | null)[] = [grooveClear, holeWalls];
+export const FASTENING_RULES: ((facts: FasteningFacts) => Verdict | null)[] = [grooveClear, holeWalls, plateRecess];
 
 function grooveClear({ piece, at }: FasteningFacts): Verdict | null {
   const { fastening, buttons, zClip } = piece.joints;
@@ -79,4 +80,50 @@ function holeWalls({ piece, at }: FasteningFacts): Verdict | null {
               : []),
           ],
   });
+}
+
+/** Wood between a plate's recess and the outer face, mm: less crumbles away under the top's edge. @source common practice */
+const PLATE_WALL = { good: 3, least: 0 };
+
+/** A plate that lies along its rail swings out over it: its recess may come out where it is seen. */
+function plateRecess({ piece, at }: FasteningFacts): Verdict | null {
+  const { joints, form } = piece;
+  if (form.field === "slats" || joints.fastening !== "figure-8") return null;
+  const left = (bearer: Bearer) => bearer.thickness - recessReach(joints, bearer);
+  const bearer = at.bearers.reduce<Bearer | null>((a, b) => (a === null || left(b) < left(a) ? b : a), null);
+  if (!bearer) return null;
+  const wall = left(bearer);
+  const level = wall < PLATE_WALL.least ? "tight" : grade(wall, "at least", PLATE_WALL.good, PLATE_WALL.least);
+  const along = plateLies(joints, bearer) === "along";
+  const swing = largestSwing(joints, bearer);
+  return verdict({
+    id: "joints.plate-recess",
+    stage: "joints",
+    subject: [bearer.kind],
+    level,
+    text:
+      wall < 0
+        ? `The plates’ recesses come out ${fine(-wall)} through the outer face of what bears the top`
+        : `${fine(wall)} of wood outside the plates’ recesses`,
+    why: `${along ? `Lying along a rail of ${mm(bearer.thickness)}, a plate swings ${joints.figure8.swing}° out over it as well as in.` : `A plate’s ring takes its width from a rail of ${mm(bearer.thickness)}.`} A recess that comes out shows as a slot under the top.`,
+    limit: PLATE_WALL.good,
+    actual: round1(wall),
+    sense: "at least",
+    unit: "mm",
+    remedies:
+      level === "holds"
+        ? []
+        : [
+            ...(along && swing > 0 && swing < joints.figure8.swing
+              ? [set(`Relieve them to swing ${swing}° only`, ["joints", "figure8", "swing"], swing)]
+              : []),
+            set("Hold it with wooden buttons", ["joints", "fastening"], "button"),
+          ],
+  });
+}
+
+/** The most a plate that lies along a rail may swing so that a wall stays outside it, whole degrees; 0 where none does. */
+function largestSwing({ figure8 }: Piece["joints"], bearer: Bearer): number {
+  const room = bearer.thickness - PLATE_WALL.good - recessReach({ figure8: { ...figure8, swing: 0 } }, bearer);
+  return room <= 0 ? 0 : Math.floor((Math.asin(Math.min(1, room / figure8.centres)) * 180) / Math.PI);
 }

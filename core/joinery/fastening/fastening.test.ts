@@ -1,10 +1,11 @@
 import { describe, expect, it } from "vitest";
+import { areaOf } from "../../assembly/outline";
 import { boundsOf, stood } from "../../assembly/solid";
 import { solidOf } from "../../assembly/shape";
 import { within } from "../../assembly/place";
 import { cutPlaces } from "../../drawing/part-sheet";
 import { bodiesOfParts, clashes } from "../../testing/clashes";
-import { at, planOf, tableWith } from "../../testing/plans";
+import { at, find, planOf, tableWith } from "../../testing/plans";
 import { FASTENINGS } from "../../piece/movement-choices";
 import { WAYS } from ".";
 
@@ -77,6 +78,40 @@ describe("what a fastening cuts from the rails, by hand (rails 25 thick, 5 in fr
     expect(holes[1].most[0] - holes[1].least[0]).toBeCloseTo(22, 1);
     expect(holes[1].most[1]).toBeCloseTo(722 - 30, 6);
   });
+  it("plates: a recess 3 deep for all that one passes, lying along the long rails and square to the end rails", () => {
+    const plan = table(at("joints.fastening", "figure-8"));
+    const count = (id: string) => plan.fasteners.filter((each) => each.bearer === id).length;
+    const [long, end] = [takenFrom(plan, "A2"), takenFrom(plan, "E2")];
+    expect([long.length, end.length]).toEqual([count("A2"), count("E2")]);
+    // its screw 8 from the inside face, 363 from the middle; 20 × sin 40° = 12.86 and the ring with its room, 10, both ways
+    expect(long[0].least[2]).toBeCloseTo(363 - 22.86, 1);
+    expect(long[0].most[2]).toBeCloseTo(363 + 22.86, 1);
+    expect(long[0].most[0] - long[0].least[0]).toBeCloseTo(10 + 30, 1);
+    expect([long[0].least[1], long[0].most[1]]).toEqual([expect.closeTo(719, 6), expect.closeTo(722, 6)]);
+    // square to its rail it goes 30 from its screw inward, 10 outward, 22.86 to each side
+    expect(end[0].most[0] - end[0].least[0]).toBeCloseTo(40, 1);
+    expect(end[0].most[2] - end[0].least[2]).toBeCloseTo(2 * 22.86, 1);
+  });
+  it("the recess covers what the closed form of a swept plate does, however far it swings", () => {
+    for (const swing of [0, 15, 40, 80]) {
+      const plan = table(at("joints.fastening", "figure-8"), at("joints.figure8.swing", swing));
+      const { shape } = partOf(plan, "E1").cuts.find(({ by }) => by === "fastening")!;
+      const [half, s, r] = [Math.max(0.02, (swing * Math.PI) / 180), 20, 10];
+      // a sector, two halves of a plate beside it, and what is left of the circle round the screw
+      const area = half * (s + r) ** 2 + 2 * (s * r + (Math.PI * r * r) / 4) + ((Math.PI - 2 * half) * r * r) / 2;
+      expect(areaOf(shape.face!).area).toBeCloseTo(area, 3);
+    }
+  });
+  it("a recess that comes out at the outer face is told, with the swing that would not", () => {
+    const of = (...more: Parameters<typeof table>) =>
+      find(table(at("joints.fastening", "figure-8"), ...more), "joints.plate-recess");
+    // 25 − 8 − 12.86 − 10
+    expect(of()).toMatchObject({ level: "tight", actual: -5.9 });
+    // 25 − 8 − 10 − 3 = 4: asin 4/20 is 11.5°
+    expect(of().remedies[0].label).toBe("Relieve them to swing 11° only");
+    expect(of(at("joints.figure8.swing", 11)).level).toBe("holds");
+    expect(of(at("joints.figure8.lengthwise", "across"))).toMatchObject({ level: "holds", actual: 7 });
+  });
   it("a groove deeper than its rail is thick goes through and no further", () => {
     const [groove] = takenFrom(table(at("joints.buttons.grooveDepth", 30)), "A2");
     expect(groove.most[2] - groove.least[2]).toBeCloseTo(25, 6);
@@ -98,7 +133,7 @@ describe("every way", () => {
     const cut = plan.assembly.parts
       .filter((part) => part.cuts.some(({ by }) => by === "fastening"))
       .map((part) => part.kind);
-    expect(new Set(cut).size).toBe(["button", "z-clip", "oversized"].includes(fastening) ? 1 : 0);
+    expect(new Set(cut).size).toBe(["button", "z-clip", "oversized", "figure-8"].includes(fastening) ? 1 : 0);
     expect(cut.every((kind) => kind === "brace")).toBe(true);
     expect(clashes(plan.assembly.parts, bodiesOfParts(plan.assembly.parts))).toEqual([]);
   });
