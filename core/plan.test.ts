@@ -68,6 +68,11 @@ const TROUBLE: Patch[][] = [
   [seven, at("brief.place", "porch"), at("brief.climate.id", "porch-temperate")],
   [at("faces.heater", "heater"), at("faces.below", "bare")],
   [at("joints.fastening", "screwed")],
+  [at("joints.fastening", "figure-8")],
+  [at("joints.legRail.kind", "loose-tenon"), at("joints.legRail.length", 120)],
+  [at("joints.legRail.kind", "dowels"), at("joints.legRail.length", 8)],
+  [at("joints.legRail.kind", "dowels"), at("joints.legRail.length", 58)],
+  [at("joints.legRail.kind", "pockets"), at("joints.legRail.length", 25)],
   [at("joints.fastening", "figure-8"), at("joints.figure8.lengthwise", "across")],
   [
     at("joints.fastening", "figure-8"),

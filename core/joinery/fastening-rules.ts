@@ -1,16 +1,18 @@
 /** Whether what is cut in the bearers for the top leaves them enough wood. */
-import type { Bearer, PieceGeometry } from "../construction/geometry";
+import type { Bearer } from "../construction/geometry";
 import type { Piece } from "../piece/schema";
+import { cutsMeet } from "./cuts-meet";
+import type { FasteningFacts } from "./fastening/facts";
 import { plateLies, recessReach } from "./fastening/figure-8";
 import { COUNTERBORED, WASHER_ROOM } from "./fastening/screws";
 import { fine, grade, mm, set, Verdict, verdict, round1 } from "../verdict/verdict";
 
-export interface FasteningFacts {
-  piece: Piece;
-  at: PieceGeometry;
-}
-
-export const FASTENING_RULES: ((facts: FasteningFacts) => Verdict | null)[] = [grooveClear, holeWalls, plateRecess];
+export const FASTENING_RULES: ((facts: FasteningFacts) => Verdict | null)[] = [
+  grooveClear,
+  holeWalls,
+  plateRecess,
+  cutsMeet,
+];
 
 function grooveClear({ piece, at }: FasteningFacts): Verdict | null {
   const { fastening, buttons, zClip } = piece.joints;

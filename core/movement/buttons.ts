@@ -8,6 +8,9 @@ export const BUTTON_PLAY = 0.5;
 /** Distance of the first button from a leg, mm. @source common practice */
 const FROM_LEG = 90;
 
+/** A fastener stands so far beside a joint at least, mm. @source common practice */
+const BESIDE = 12;
+
 /** One fastener under the top: a wooden button, a plate, a clip, a screw. mm */
 export interface Fastener {
   id: string;
@@ -42,7 +45,7 @@ export function placeFasteners(
     // up through what runs aslant or lies flat, beside what does not
     const aside =
       bearer.aslant || bearer.spots || bearer.alike ? 0 : bearer.inside * (bearer.thickness / 2 + body.width / 2);
-    return (bearer.spots ?? spread(bearer.length, body.spacing)).map(
+    return (bearer.spots ?? clearOf(bearer, spread(bearer.length, body.spacing), body.width)).map(
       (place, i): Omit<Fastener, "dry" | "wet" | "under"> => ({
         id: `${name}-${bearer.name}-${i + 1}`,
         bearer: bearer.part,
@@ -89,6 +92,15 @@ export function worstTravel(
   const wet = Math.max(0, ...mine.map((each) => each.wet), ...mine.map((each) => each.dry));
   return { dry, wet, subject: mine.map((each) => each.id) };
 }
+
+/** The same places, each beside what enters the bearer there: nothing can be cut for it where a joint is. */
+const clearOf = ({ entered = [], length }: Bearer, places: readonly number[], width: number): number[] =>
+  places.map((place) => {
+    const met = entered.find(({ at, width: wide }) => Math.abs(place - at) < wide / 2 + BESIDE + width / 2);
+    // toward the middle, where there is rail
+    const beside = met ? met.at + (met.at > 0 ? -1 : 1) * (met.width / 2 + BESIDE + width / 2) : place;
+    return Math.abs(beside) < length / 2 ? beside : place;
+  });
 
 function spread(length: number, spacing: number): number[] {
   const run = Math.max(0, length - 2 * FROM_LEG);

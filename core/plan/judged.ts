@@ -143,8 +143,8 @@ export const JUDGED = WORK.stage(
   .stage(
     "fasteningJudged",
     "joints",
-    ({ piece, geometry }) => ({ piece, at: geometry }),
-    ({ piece, at }) => judge("joints", FASTENING_RULES, { piece, at }),
+    ({ piece, geometry, assembled }) => ({ piece, at: geometry, parts: assembled }),
+    (facts) => judge("joints", FASTENING_RULES, facts),
   )
   .stage(
     "boardsJudged",

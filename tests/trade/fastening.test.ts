@@ -135,9 +135,9 @@ describe("24: buttons are parts with wood from a board", () => {
 });
 
 describe("24: a button's groove", () => {
-  it("has its width, its tongue's thickness, and stops before mortises", () => {
+  it("has its width, its tongue's thickness, and stops before every joint", () => {
     const groove = plan().steps.find(({ id }) => id === "groove")!.detail;
-    expect(groove).toMatch(/^10 mm wide and 13 mm deep .* stopped 10 mm before every mortise.*Tongues are 9 mm thick/);
+    expect(groove).toMatch(/^10 mm wide and 13 mm deep .* stopped 10 mm before every joint.*Tongues are 9 mm thick/);
   });
 });
 

@@ -1,22 +1,10 @@
-import type { Bearer } from "../../construction/geometry";
 import { playAlong, slotPlay } from "../../movement/buttons";
-import { FasteningWay, grooveIn } from "./way";
+import { between, FasteningWay, GROOVE_STOP, grooveIn } from "./way";
 
 /** A button's groove lies so far below the bearer's upper edge; its tongue is so thick, with a little over. mm @source common practice */
 const GROOVE = { drop: 12, tongue: 9, over: 1 };
 /** A button that is screwed home still stands off the top by so much, so that it draws it down, mm. @source common practice */
 const DRAWS = 1;
-/** A groove stops so far short of the shoulders, mm. @source common practice */
-const STOP = 10;
-
-/** What is left of a bearer between its ends and whatever enters it, each stretch that is long enough for a button. mm */
-function between(from: number, to: number, entered: NonNullable<Bearer["entered"]>): { from: number; to: number }[] {
-  const stops = [...entered].sort((a, b) => a.at - b.at);
-  const starts = [from, ...stops.map(({ at, width }) => at + width / 2 + STOP)];
-  const ends = [...stops.map(({ at, width }) => at - width / 2 - STOP), to];
-  return starts.map((start, i) => ({ from: start, to: ends[i] })).filter((each) => each.to - each.from > 4 * STOP);
-}
-
 /** A wooden block whose tongue slides in a groove along the grain, in a slot across it. */
 export const button: FasteningWay = {
   names: { choice: "Wooden buttons", one: "button", many: "Buttons", id: "button" },
@@ -26,7 +14,7 @@ export const button: FasteningWay = {
       : { dry: slotPlay(buttons), wet: slotPlay(buttons), setOff: 0 },
   prepare: ({ buttons }, { all, across }) => ({
     title: `Groove the ${all} for the buttons`,
-    detail: `${GROOVE.tongue + GROOVE.over} mm wide and ${buttons.grooveDepth} mm deep on the inside, ${GROOVE.drop} mm below the edge, stopped ${STOP} mm before every mortise; slots ${buttons.slotLength} mm long on the ${across}. Tongues are ${GROOVE.tongue} mm thick.`,
+    detail: `${GROOVE.tongue + GROOVE.over} mm wide and ${buttons.grooveDepth} mm deep on the inside, ${GROOVE.drop} mm below the edge, stopped ${GROOVE_STOP} mm before every joint; slots ${buttons.slotLength} mm long on the ${across}. Tongues are ${GROOVE.tongue} mm thick.`,
     hours: 1,
   }),
   make: ({ buttons }) => ({
@@ -44,7 +32,7 @@ export const button: FasteningWay = {
       high: GROOVE.tongue + GROOVE.over,
       deep: Math.min(buttons.grooveDepth, bearer.thickness),
     };
-    const half = bearer.length / 2 - STOP;
+    const half = bearer.length / 2 - GROOVE_STOP;
     if (bearer.run === "along")
       return along.length > 0
         ? between(-half, half, bearer.entered ?? []).map((stretch) => grooveIn(place, { ...size, ...stretch }))

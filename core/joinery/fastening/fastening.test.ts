@@ -61,7 +61,7 @@ describe("what a fastening cuts from the rails, by hand (rails 25 thick, 5 in fr
     ]);
   });
   it("clips: one kerf right round", () => {
-    const plan = table(at("joints.fastening", "z-clip"));
+    const plan = table(at("joints.fastening", "z-clip"), at("form.crossRails", 0));
     for (const id of ["A1", "A2", "E1", "E2"]) {
       const [kerf, ...more] = takenFrom(plan, id);
       expect(more).toEqual([]);

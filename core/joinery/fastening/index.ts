@@ -1,7 +1,8 @@
 /** Every way to fasten a top. A new one is a file beside these, a line here and a name in `FASTENINGS` of the record. */
-import { seenFrom } from "../../assembly/place";
+import { Piece, piece } from "../../assembly/pieces";
+import { seenFrom, within } from "../../assembly/place";
 import type { AssemblyPart } from "../../assembly/part";
-import { alongBearer, PieceGeometry } from "../../construction/geometry";
+import { alongBearer, Bearer, PieceGeometry } from "../../construction/geometry";
 import type { Fastener } from "../../movement/buttons";
 import type { FixedScrew } from "../../movement/fixed";
 import type { JointChoices } from "../../piece/schema";
@@ -29,6 +30,23 @@ export const WAYS: Record<FasteningKind, FasteningWay> = {
 /** The chosen way. */
 export const wayOf = ({ fastening }: Pick<JointChoices, "fastening">): FasteningWay => WAYS[fastening];
 
+/** A bearer with the joints in it that what is cut for the top would run into: it stops before them. */
+function enteredBy(part: AssemblyPart, bearer: Bearer, forTop: readonly CutBody[]): Bearer {
+  const boxes = forTop.map(({ shape, place }) => piece(shape, place));
+  const met = part.cuts
+    .map(({ shape, place }) => piece(shape, within(part.place, place)))
+    .filter((joint) => boxes.some((box) => [0, 1, 2].every((i) => overlap(box, joint, i))));
+  if (met.length === 0) return bearer;
+  const entered = met.map(({ least, most }) => {
+    const ends = [least, most].flatMap(([x]) => [least, most].map(([, , z]) => alongBearer(bearer, { x, z })));
+    const [from, to] = [Math.min(...ends), Math.max(...ends)];
+    return { at: (from + to) / 2, width: to - from };
+  });
+  return { ...bearer, entered: [...(bearer.entered ?? []), ...entered] };
+}
+
+const overlap = (a: Piece, b: Piece, i: number) => a.least[i] < b.most[i] - 1e-6 && b.least[i] < a.most[i] - 1e-6;
+
 /** The same parts with what the fastening takes from what bears the top: grooves, slots and holes where its fasteners sit. */
 export function fastened(
   parts: readonly AssemblyPart[],
@@ -43,7 +61,7 @@ export function fastened(
     // the holes of what is bought are its own
     if (!bearer || part.bought) return part;
     const along = fasteners.filter((each) => each.bearer === part.id).map((each) => alongBearer(bearer, each));
-    const place = { bearer, under, along };
+    const place = { bearer: enteredBy(part, bearer, way.cuts(joints, { bearer, under, along })), under, along };
     const held = fixed
       .filter((each) => each.bearer === part.id)
       .flatMap((screw) => {

@@ -55,6 +55,28 @@ export function shared(room: number, setOff: boolean, need: { dry: number; wet: 
   return { dry: room / 2 - off, wet: room / 2 + off, setOff: off };
 }
 
+/** A groove stops so far short of the shoulders, and of a joint it would run into, mm. @source common practice */
+export const GROOVE_STOP = 10;
+
+/** What is left of a bearer from one place to another between what enters it, each stretch that is long enough for a fastener. mm */
+export function between(
+  from: number,
+  to: number,
+  entered: NonNullable<Bearer["entered"]> = [],
+): { from: number; to: number }[] {
+  const stops = entered
+    .map(({ at, width }) => ({ from: at - width / 2, to: at + width / 2 }))
+    .sort((a, b) => a.from - b.from);
+  const starts = [
+    from,
+    ...stops.map((_, i) => Math.max(...stops.slice(0, i + 1).map((before) => before.to)) + GROOVE_STOP),
+  ];
+  const ends = [...stops.map((each) => each.from - GROOVE_STOP), to];
+  return starts
+    .map((start, i) => ({ from: Math.max(from, start), to: Math.min(to, ends[i]) }))
+    .filter((each) => each.to - each.from > 4 * GROOVE_STOP);
+}
+
 /** A groove in the side of a bearer that its fasteners sit on: so far below its upper edge, so high, so deep, from one place along it to another. mm */
 export function grooveIn(
   { bearer, under }: BearerPlace,

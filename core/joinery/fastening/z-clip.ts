@@ -1,9 +1,9 @@
-import { FasteningWay, grooveIn } from "./way";
+import { between, FasteningWay, GROOVE_STOP, grooveIn } from "./way";
 
 /** Tongue of a clip that must stay in its groove, mm. @source common practice */
 export const LEAST_CLIP = 3;
 /** A clip's groove lies so far below the bearer's upper edge and is one saw kerf high, mm. @source common practice */
-const GROOVE = { drop: 10, high: 3, stop: 10 };
+const GROOVE = { drop: 10, high: 3 };
 
 /** A bent clip whose tongue goes in along the grain, and slides across it. */
 export const zClip: FasteningWay = {
@@ -14,7 +14,7 @@ export const zClip: FasteningWay = {
       : { wet: clip.groove - clip.engaged, dry: clip.engaged - LEAST_CLIP, setOff: 0 },
   prepare: ({ zClip: clip }, { all }) => ({
     title: `Groove the ${all} for the clips`,
-    detail: `${clip.groove} mm deep on the inside, right round.`,
+    detail: `${clip.groove} mm deep on the inside, right round, stopped ${GROOVE_STOP} mm before every joint.`,
     hours: 0.75,
   }),
   attach: ({ zClip: clip }, { along, across }) => ({
@@ -22,10 +22,10 @@ export const zClip: FasteningWay = {
     detail: `${clip.engaged} mm engaged on the ${along ?? across}.`,
   }),
   cuts: ({ zClip: clip }, place) => {
-    const half = place.bearer.length / 2 - GROOVE.stop;
-    const deep = Math.min(clip.groove, place.bearer.thickness);
+    const half = place.bearer.length / 2 - GROOVE_STOP;
+    const size = { drop: GROOVE.drop, high: GROOVE.high, deep: Math.min(clip.groove, place.bearer.thickness) };
     return half > 0 && place.along.length > 0
-      ? [grooveIn(place, { drop: GROOVE.drop, high: GROOVE.high, deep, from: -half, to: half })]
+      ? between(-half, half, place.bearer.entered).map((stretch) => grooveIn(place, { ...size, ...stretch }))
       : [];
   },
 };

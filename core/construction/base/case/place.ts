@@ -102,6 +102,7 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
     : plinth
       ? plinthFeet(plinth)
       : feetOf(half, side, deep, reliefOf(relief, under));
+  const dividers = bays.slice(1).map(({ from }) => from - inner / 2);
   const at: Case = {
     kind: "case",
     keeps: { end: true, side: true },
@@ -112,12 +113,12 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
     lift: choice.lift,
     foot: raised ? choice.lift : 0,
     kick: !raised && choice.kick && choice.lift >= KICK.least,
-    dividers: bays.slice(1).map(({ from }) => from - inner / 2),
+    dividers,
     drawers: classed(drawers),
     doors: doorsOf(choice.doors, bays),
     loose: looseShelves(bays, { front: deep.to, back: insideBack, inner, door: choice.doors.thickness }),
     frame: frameRound(feet),
-    bearers: bearersOf(inside, { deep, insideBack, rail, inner }),
+    bearers: bearersOf(inside, { deep, insideBack, rail, inner, dividers }),
     posts: [],
     through: null,
     sticks: legs ? [{ kind: "stand-leg", said: "Legs of the frame", section: legs.leg }] : [],
@@ -141,14 +142,16 @@ function feetOf(half: number, side: number, deep: Span, relief: number): Footpri
 /** The two rails under the top: they are carried apart by the sides, which move as the top does. */
 function bearersOf(
   inside: Span,
-  { deep, insideBack, rail, inner }: Pick<Case, "deep" | "insideBack" | "rail" | "inner">,
+  { deep, insideBack, rail, inner, dividers }: Pick<Case, "deep" | "insideBack" | "rail" | "inner" | "dividers">,
 ): Bearer[] {
+  const entered = dividers.map((x) => ({ at: x, width: inner }));
   return [
     { name: "front", said: "front rail", at: deep.to - rail / 2, inside: -1 as const },
     { name: "back", said: "back rail", at: insideBack + rail / 2, inside: 1 as const },
   ].map(({ name, said, at, inside: side }, i): Bearer => ({
     ...{ part: `A${i + 1}`, kind: "case-rail", said, name, run: "along", at, inside: side },
     ...{ length: inside.to - inside.from, thickness: rail, depth: inner, alike: true },
+    ...(entered.length > 0 ? { entered } : {}),
   }));
 }
 

@@ -81,7 +81,7 @@ export function placeLegAndApron(form: Form, asBuilt: readonly AsBuilt[]): LegAn
           gap: form.leg.gap,
         }
       : null,
-    bearers: bearersOf(placed),
+    bearers: bearersOf(placed, form.cornerBlocks),
     posts: corners(section, across),
     // a leg that tapers on its inner faces keeps its foot at the outer ones
     feet: corners(foot, leg.footAcross, form.leg.taper === "two-faces" ? { x: foot, z: leg.footAcross } : undefined),
@@ -117,12 +117,25 @@ function onStretchers({ shelf }: Form, low: LowStretchers, frame: LegAndApron["f
 }
 
 /** Rails bear the top all round, cross-rails in its middle; fasteners sit inside, those of cross-rails on their right. */
-function bearersOf({
-  longRail,
-  endRail,
-  rail,
-  crossRails,
-}: Pick<LegAndApron, "longRail" | "endRail" | "rail" | "crossRails">): Bearer[] {
+function bearersOf(
+  {
+    longRail,
+    endRail,
+    rail,
+    crossRails,
+    leg,
+  }: Pick<LegAndApron, "longRail" | "endRail" | "rail" | "crossRails" | "leg">,
+  blocks: boolean,
+): Bearer[] {
+  // corner blocks lie against both rails of their corners
+  const far = blocks ? cornerBlock({ leg }).far : 0;
+  const blocked = (corner: number) =>
+    blocks ? [-1, 1].map((end) => ({ at: end * (corner - far / 2), width: far })) : [];
+  const inLong = [
+    ...crossRails.map(({ x }) => ({ at: x, width: rail.thickness })),
+    ...blocked(endRail.x - rail.thickness / 2),
+  ];
+  const inEnd = blocked(longRail.z - rail.thickness / 2);
   const same = { thickness: rail.thickness, depth: rail.depth };
   return [
     ...([1, -1] as const).flatMap((side): Bearer[] => [
@@ -135,7 +148,7 @@ function bearersOf({
         run: "along",
         at: side * longRail.z,
         length: longRail.shoulder,
-        ...(crossRails.length > 0 ? { entered: crossRails.map(({ x }) => ({ at: x, width: rail.thickness })) } : {}),
+        ...(inLong.length > 0 ? { entered: inLong } : {}),
         inside: side > 0 ? -1 : 1,
       },
       {
@@ -147,6 +160,7 @@ function bearersOf({
         run: "across",
         at: side * endRail.x,
         length: endRail.shoulder,
+        ...(inEnd.length > 0 ? { entered: inEnd } : {}),
         inside: side > 0 ? -1 : 1,
       },
     ]),

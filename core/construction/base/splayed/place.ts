@@ -109,6 +109,8 @@ function bearersOf(
     return arms.slice(0, 2).map((arm, i): Bearer => ({
       ...{ ...same, part: `H${i + 1}`, name: `arm-${i + 1}`, length: Math.max(1, 2 * endOf(arm)) },
       aslant: { x: 0, z: 0, way: [arm.x, arm.z] },
+      // where they cross each is half as deep
+      entered: [{ at: 0, width: thickness }],
     }));
   return arms.map((arm, i): Bearer => {
     const end = endOf(arm);
