@@ -71,7 +71,7 @@ const TROUBLE: Patch[][] = [
   [at("joints.fastening", "figure-8")],
   [at("joints.legRail.kind", "loose-tenon"), at("joints.legRail.length", 120)],
   [at("joints.legRail.kind", "dowels"), at("joints.legRail.length", 8)],
-  [at("joints.legRail.kind", "dowels"), at("joints.legRail.length", 58)],
+  [at("joints.legRail.kind", "dowels"), at("joints.legRail.length", 80)],
   [at("joints.legRail.kind", "pockets"), at("joints.legRail.length", 25)],
   [at("joints.fastening", "figure-8"), at("joints.figure8.lengthwise", "across")],
   [
