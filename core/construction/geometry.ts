@@ -24,6 +24,8 @@ export interface Bearer {
   depth: number;
   /** the side its fasteners sit on */
   inside: 1 | -1;
+  /** its ends are joined as `joints.legRail` says */
+  inLegs?: true;
   /** where its fasteners sit along it, when not spread by their spacing */
   spots?: readonly number[];
   /** carried by what moves across as the top does, so that the top has nowhere to go against it */

@@ -60,7 +60,7 @@ export function pocketScrewed({ meets, section, into, setting, shop }: TenonInpu
     kind: "pocket-screwed",
     ...{ screws, long, seat, bite, pitch, section },
     first: screws > 1 ? edge : width / 2,
-    opens: openAt(thickness) * COS,
+    opens: pocketOpens(thickness),
     behind: into.depth,
     length: 0,
     glueArea: 0,
@@ -79,6 +79,9 @@ export function pocketScrewed({ meets, section, into, setting, shop }: TenonInpu
     ],
   };
 }
+
+/** How far up a part’s side from its end a pocket shows, mm. */
+export const pocketOpens = (thickness: number) => openAt(thickness) * COS;
 
 /** The longest screw that is sold and bites no deeper than it may; the shortest where none does. */
 function screwOf({ pocketScrews }: Pick<Shop, "pocketScrews">, seat: number, deepest: number): number {

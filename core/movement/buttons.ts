@@ -38,21 +38,21 @@ export const FASTENER_WIDTH = 30;
 export function placeFasteners(
   at: PieceGeometry,
   name: string,
-  body: { width: number; spacing: number },
+  body: { width: number; spacing: number; fromEnd?: (bearer: Bearer) => number },
   travels: (fromFront: number, under: Fastener["under"]) => { dry: number; wet: number },
 ): Fastener[] {
   const all = at.bearers.flatMap((bearer) => {
     // up through what runs aslant or lies flat, beside what does not
     const aside =
       bearer.aslant || bearer.spots || bearer.alike ? 0 : bearer.inside * (bearer.thickness / 2 + body.width / 2);
-    return (bearer.spots ?? clearOf(bearer, spread(bearer.length, body.spacing), body.width)).map(
-      (place, i): Omit<Fastener, "dry" | "wet" | "under"> => ({
-        id: `${name}-${bearer.name}-${i + 1}`,
-        bearer: bearer.part,
-        run: bearer.run,
-        ...onBearer(bearer, place, aside),
-      }),
-    );
+    return (
+      bearer.spots ?? clearOf(bearer, spread(bearer.length, body.spacing, body.fromEnd?.(bearer)), body.width)
+    ).map((place, i): Omit<Fastener, "dry" | "wet" | "under"> => ({
+      id: `${name}-${bearer.name}-${i + 1}`,
+      bearer: bearer.part,
+      run: bearer.run,
+      ...onBearer(bearer, place, aside),
+    }));
   });
   const alike = new Set(at.bearers.filter((each) => each.alike).map(({ part }) => part));
   return all.map((each) => {
@@ -102,10 +102,12 @@ const clearOf = ({ entered = [], length }: Bearer, places: readonly number[], wi
     return Math.abs(beside) < length / 2 ? beside : place;
   });
 
-function spread(length: number, spacing: number): number[] {
-  const run = Math.max(0, length - 2 * FROM_LEG);
+/** @param fromEnd  what is taken at each end, when it is more than usual, mm */
+function spread(length: number, spacing: number, fromEnd = 0): number[] {
+  const from = Math.max(FROM_LEG, fromEnd);
+  const run = Math.max(0, length - 2 * from);
   const gaps = Math.max(1, Math.ceil(run / spacing));
-  return length < 2 * FROM_LEG
+  return length < 2 * from
     ? length > 120
       ? [0]
       : []

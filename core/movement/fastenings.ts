@@ -1,5 +1,6 @@
-import type { PieceGeometry } from "../construction/geometry";
+import type { Bearer, PieceGeometry } from "../construction/geometry";
 import type { JointChoices, Piece } from "../piece/schema";
+import { pocketOpens } from "../joinery/pocket-screwed";
 import { wayOf } from "../joinery/fastening";
 import type { Play } from "../joinery/fastening/way";
 import { Fastener, FASTENER_WIDTH, placeFasteners, worstTravel } from "./buttons";
@@ -8,6 +9,9 @@ import { fixedLine, TopMovement, travel } from "./year";
 
 /** A fastener this near a screw that is driven tight gives nothing, and its slot would meet the screw, mm. Ours */
 const BESIDE_FIXED = 45;
+
+/** Wood between a pocket and what is cut for a fastener, mm. @source common practice */
+const BESIDE_POCKET = 10;
 
 /** Fasteners for the chosen way of holding the top; a slatted top is screwed down slat by slat instead. */
 export function fastenersFor(
@@ -24,10 +28,21 @@ export function fastenersFor(
   const travels = (fromFront: number, under: Fastener["under"]) =>
     under !== "field" ? { dry: 0, wet: 0 } : travel(top, fromFront, line);
   const fixed = fixedScrews(piece, at);
-  return placeFasteners(at, wayOf(joints).names.id, { width, spacing: joints.buttons.spacing }, travels).filter(
-    ({ bearer, z }) => !fixed.some((screw) => screw.bearer === bearer && Math.abs(screw.z - z) < BESIDE_FIXED),
-  );
+  return placeFasteners(
+    at,
+    wayOf(joints).names.id,
+    { width, spacing: joints.buttons.spacing, fromEnd: pockets(joints) },
+    travels,
+  ).filter(({ bearer, z }) => !fixed.some((screw) => screw.bearer === bearer && Math.abs(screw.z - z) < BESIDE_FIXED));
 }
+
+/** What pockets take of a rail's end, with half of what is cut for a fastener beside them, mm. */
+const pockets =
+  ({ legRail, fastening, buttons }: JointChoices) =>
+  ({ inLegs, thickness }: Bearer): number =>
+    inLegs && legRail.kind === "pockets"
+      ? pocketOpens(thickness) + BESIDE_POCKET + (fastening === "button" ? buttons.slotLength : FASTENER_WIDTH) / 2
+      : 0;
 
 /** How far a figure-8 plate draws in when it has swung out by `travel`, mm. @source geometry: s − √(s² − y²) */
 export function pullIn(centres: number, travelled: number): number {

@@ -42,6 +42,7 @@ export function freshPiece(name: string, day: string): Piece {
       apron: { depth: 95, thickness: 25, reveal: 5, arch: 0 },
       low: USUAL_LOW,
       crossRails: 1,
+      middleLegs: false,
       cornerBlocks: true,
       trestle: USUAL_TRESTLE,
       xFrame: USUAL_X,

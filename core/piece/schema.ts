@@ -69,6 +69,7 @@ const formSchema = v.strictObject({
   }),
   ...lowFields,
   crossRails: count("cross-rails", 0, 6),
+  middleLegs: v.optional(v.boolean("Middle legs are there or not."), false),
   cornerBlocks: v.boolean("Corner blocks are there or not."),
   ...trestleFields,
   ...xFields,

@@ -70,6 +70,11 @@ export function LegAndApronFields() {
           onTake={(value) => set("Cross-rails", ["form", "crossRails"], value)}
         />
         <Tick
+          label="Middle legs"
+          checked={form.middleLegs}
+          onTake={(value) => set("Middle legs", ["form", "middleLegs"], value)}
+        />
+        <Tick
           label="Corner blocks"
           checked={form.cornerBlocks}
           onTake={(value) => set("Corner blocks", ["form", "cornerBlocks"], value)}

@@ -8,6 +8,7 @@ import type { Shop } from "../../../piece/shop";
 import { mm } from "../../../verdict/verdict";
 import { blockJoints } from "./corner-blocks";
 import { lowJoints } from "./low-joints";
+import { middleLegJoints } from "./middle-legs";
 import { crossDepth, LegAndApron } from "./place";
 
 const isRail = (joint: KindOfJoint): joint is RailTenon => joint.kind === "rail-tenon";
@@ -44,6 +45,7 @@ export function legAndApronJoints(at: LegAndApron, form: Form, choices: JointCho
     ...(at.crossRails.length > 0 ? [crossRailJoint(at, shop)] : []),
     ...(at.low ? lowJoints(at.low, choices, shop) : []),
     ...(form.cornerBlocks ? blockJoints(at) : []),
+    ...middleLegJoints(at, crossDepth(at)),
   ];
 }
 

@@ -6,7 +6,8 @@ import { blockMeetings } from "./corner-blocks";
 import { railJoint } from "./joints";
 import { legAt } from "./leg";
 import { lowMeetings } from "./low-parts";
-import type { LegAndApron } from "./place";
+import { middleLegMeetings } from "./middle-legs";
+import { crossDepth, LegAndApron } from "./place";
 
 const SIDES = [-1, 1] as const;
 const numbered = (letter: string, side: number) => `${letter}${side > 0 ? 2 : 1}`;
@@ -56,5 +57,11 @@ export function legAndApronMeetings({ at, joints }: BaseFacts<LegAndApron>): Mee
         : [],
     ),
   );
-  return [...rails, ...crossing, ...lowMeetings({ at, joints }), ...blockMeetings(at, joints)];
+  return [
+    ...rails,
+    ...crossing,
+    ...lowMeetings({ at, joints }),
+    ...blockMeetings(at, joints),
+    ...middleLegMeetings(at, joints, crossDepth(at)),
+  ];
 }

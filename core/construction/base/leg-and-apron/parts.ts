@@ -9,6 +9,7 @@ import { cornerBlocks } from "./corner-blocks";
 import { railJoint as joint } from "./joints";
 import type { RailEnd } from "../../../joinery/rail-end";
 import { lowParts } from "./low-parts";
+import { middleLegParts } from "./middle-legs";
 import { crossDepth, LegAndApron } from "./place";
 import { archedRail } from "../arch";
 import type { BaseFacts } from "../base";
@@ -35,6 +36,7 @@ export function legAndApronParts(facts: Facts): AssemblyPart[] {
     ...numbered(cross),
     ...(form.cornerBlocks ? cornerBlocks(at) : []),
     ...low,
+    ...middleLegParts(at),
   ];
 }
 

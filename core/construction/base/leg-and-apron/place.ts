@@ -4,6 +4,7 @@ import { Bearer, Footprint, LET_IN, PieceGeometry, Seat } from "../../geometry";
 import { topOf } from "../../top/core";
 import { Drawn, drawnBack, LegSizes } from "./leg";
 import { LowStretchers, lowStretchers } from "./low";
+import { middleFeet, MiddleLeg, middleLegsOf } from "./middle-legs";
 
 /** Where everything of a leg-and-apron table stands, mm. */
 export interface LegAndApron extends PieceGeometry {
@@ -14,6 +15,7 @@ export interface LegAndApron extends PieceGeometry {
   /** `arch` is what is cut from the middle of its lower edge */
   rail: { depth: number; thickness: number; reveal: number; lowerEdge: number; upperEdge: number; arch: number };
   crossRails: { x: number; shoulder: number }[];
+  middleLegs: MiddleLeg[];
   low: LowStretchers | null;
 }
 
@@ -56,6 +58,7 @@ export function placeLegAndApron(form: Form, asBuilt: readonly AsBuilt[]): LegAn
     })),
   };
   const drawn = { taper: form.leg.taper, leg, lowerEdge: under - depth };
+  const middleLegs = middleLegsOf(form, placed);
   const low = lowStretchers(form, frame, drawn);
   const corners = (length: number, width: number, out = { x: section, z: across }): Footprint[] =>
     [1, -1].flatMap((z) =>
@@ -72,6 +75,7 @@ export function placeLegAndApron(form: Form, asBuilt: readonly AsBuilt[]): LegAn
     core,
     frame,
     ...placed,
+    middleLegs,
     under,
     low,
     through: up
@@ -81,10 +85,13 @@ export function placeLegAndApron(form: Form, asBuilt: readonly AsBuilt[]): LegAn
           gap: form.leg.gap,
         }
       : null,
-    bearers: bearersOf(placed, form.cornerBlocks),
+    bearers: bearersOf({ ...placed, middleLegs }, form.cornerBlocks),
     posts: corners(section, across),
     // a leg that tapers on its inner faces keeps its foot at the outer ones
-    feet: corners(foot, leg.footAcross, form.leg.taper === "two-faces" ? { x: foot, z: leg.footAcross } : undefined),
+    feet: [
+      ...corners(foot, leg.footAcross, form.leg.taper === "two-faces" ? { x: foot, z: leg.footAcross } : undefined),
+      ...middleFeet(middleLegs, leg),
+    ],
     sticks: [{ kind: "leg", said: "Legs", section: Math.max(section, across) }],
     seats: [low ? onStretchers(form, low, frame, drawn) : betweenLegs(form, longShoulder, frame, drawn)],
     kneeRoom: under - depth,
@@ -124,7 +131,8 @@ function bearersOf(
     rail,
     crossRails,
     leg,
-  }: Pick<LegAndApron, "longRail" | "endRail" | "rail" | "crossRails" | "leg">,
+    middleLegs,
+  }: Pick<LegAndApron, "longRail" | "endRail" | "rail" | "crossRails" | "leg" | "middleLegs">,
   blocks: boolean,
 ): Bearer[] {
   // corner blocks lie against both rails of their corners
@@ -134,13 +142,18 @@ function bearersOf(
   const inLong = [
     ...crossRails.map(({ x }) => ({ at: x, width: rail.thickness })),
     ...blocked(endRail.x - rail.thickness / 2),
+    ...middleLegs
+      .filter(({ side }) => side > 0)
+      .map(({ from }) => ({ at: from + leg.section / 2, width: leg.section })),
   ];
   const inEnd = blocked(longRail.z - rail.thickness / 2);
   const same = { thickness: rail.thickness, depth: rail.depth };
+  const inLegs = { inLegs: true } as const;
   return [
     ...([1, -1] as const).flatMap((side): Bearer[] => [
       {
         ...same,
+        ...inLegs,
         part: side > 0 ? "A2" : "A1",
         kind: "long-rail",
         said: "long rail",
@@ -153,6 +166,7 @@ function bearersOf(
       },
       {
         ...same,
+        ...inLegs,
         part: side > 0 ? "E2" : "E1",
         kind: "end-rail",
         said: "end rail",

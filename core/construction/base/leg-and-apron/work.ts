@@ -3,6 +3,7 @@ import { FRAME_CLAMPS, Step, stepOf as step, TIME } from "../../../steps/step";
 import type { BaseWork, WorkFacts } from "../base";
 import { railEndWork } from "../../../steps/rail-ends";
 import { legJoints, lowOf, railsOf } from "./joints";
+import { middleLegStep } from "./middle-legs";
 import { BLOCK, LegAndApron } from "./place";
 
 /** The order of legs and rails: mortises while the legs are square, tenons to them, a dry fit, the short sides first. */
@@ -233,11 +234,12 @@ export function legAndApronWork({
         hours: 0.75,
         check: "No rock on a flat floor.",
       }),
+      ...middleLegStep(at, ["cut-feet"]),
     ],
     apart: ["sand-base", "glue-ends"],
     closing: "glue-base",
     closed: [form.cornerBlocks ? "screw-blocks" : "glue-base"],
-    standing: ["cut-feet"],
-    seen: ["leg", "long-rail", "end-rail", ...lowKinds],
+    standing: [at.middleLegs.length > 0 ? "middle-legs" : "cut-feet"],
+    seen: ["leg", "long-rail", "end-rail", ...lowKinds, ...(at.middleLegs.length > 0 ? ["middle-leg"] : [])],
   };
 }
