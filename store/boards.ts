@@ -92,7 +92,12 @@ function matching(workshop: string, asked: RackQuery): { where: string; values: 
   return { where: conditions.join(" and "), values };
 }
 
-const asBoard = (body: Board): Board => ({ ...body, cutFrom: body.cutFrom ?? "", tears: body.tears ?? false });
+const asBoard = (body: Board): Board => ({
+  ...body,
+  cutFrom: body.cutFrom ?? "",
+  tears: body.tears ?? false,
+  rounded: body.rounded ?? 0,
+});
 /** A row as this Taller takes it; one that holds no sizes is no board. */
 export function asRackBoard({ body, checked, piece, name }: Row): RackBoard[] {
   const board = checked ? asBoard(body) : mendBoard(asBoard(body));

@@ -56,6 +56,7 @@ export function merchantStock(
           defects: [],
           cutFrom: "",
           tears: false,
+          rounded: 0,
         };
       }),
     )

@@ -4,7 +4,7 @@ import type { Piece } from "../piece/schema";
 import { outlineOf, shapedTop } from "../construction/top/outline";
 import { alignmentPlaces } from "../glueup/alignment";
 import type { Shop } from "../piece/shop";
-import { Board, narrowest } from "../stock/board";
+import { Board, edgeLoss, narrowest } from "../stock/board";
 import { dimension, Item, line, rect, Scene, seedOf } from "./scene";
 
 /** The pencilled triangle over all strips: it stands on the front edge, and lies right only when every strip does. */
@@ -135,7 +135,7 @@ function defectOnStrip(
   start: number,
   shop: Shop,
 ): Item[] {
-  const low = d.y - across - shop.jointing;
+  const low = d.y - across - edgeLoss(board, shop);
   const [a, b] = [Math.max(0, low), Math.min(full, low + d.width)];
   if (b - a < 1) return [];
   const mirrored = strip.turned !== (strip.face === "bark-down");

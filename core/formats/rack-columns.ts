@@ -24,6 +24,7 @@ export const COLUMNS = [
   "defects",
   "cut_from",
   "tears",
+  "rounded",
 ] as const;
 /** Our columns, and those of other people's lists that stand for one or several of them. */
 export type Column = (typeof COLUMNS)[number] | "nominal" | "board_feet" | "quantity";
@@ -66,6 +67,7 @@ const NAMES: Record<Column, string[]> = {
   defects: ["defects"],
   cut_from: ["cut_from"],
   tears: ["tears", "tear_out"],
+  rounded: ["rounded", "eased", "round_corners"],
   nominal: ["nominal", "section", "size"],
   board_feet: ["board_feet", "bf", "bd_ft", "bdft"],
   quantity: ["quantity", "qty", "pieces", "pcs", "count"],

@@ -8,7 +8,7 @@ import { Column, COLUMNS, fileColumn, FileColumn, plainNumber, readNominal, read
 
 const REQUIRED: Column[] = ["id", "species", "length", "width", "thickness"];
 const WORDS: Column[] = ["id", "species", "measured_on", "tree", "shelf", "defects", "cut_from", "tears", "nominal"];
-const SIZES: Column[] = ["length", "width", "width_end", "thickness", "bow", "crook", "cup", "twist"];
+const SIZES: Column[] = ["length", "width", "width_end", "thickness", "bow", "crook", "cup", "twist", "rounded"];
 /** What a list of boards may hold, and the boards one file may bring, so that a mistaken file can't fill the rack: ten years of a busy shop. Ours. */
 const BOUNDS: Bounds = { letters: 30_000_000, rows: 120_000, columns: 120, cell: 4000 };
 const MOST_BOARDS = 120_000;
@@ -47,6 +47,7 @@ export function writeRack(boards: readonly Board[]): string {
       board.defects.map((d) => `${d.kind}@${d.x},${d.y},${d.length},${d.width}`).join("|"),
       board.cutFrom,
       board.tears ? "yes" : "",
+      board.rounded || "",
     ]),
   );
 }
@@ -235,11 +236,15 @@ function readRow(
     defects,
     cutFrom: cell("cut_from"),
     tears,
+    rounded: n.rounded ?? (cell("nominal") === "" ? 0 : DRESSED_ROUND),
   };
   // of several alike the last has the longest name
   const fault = firstFault(boardSchema, named(board, count).at(-1));
   return fault ? { message: `${fault.message} (${fault.field})` } : { board, count };
 }
+
+/** What dressed construction timber loses of each corner, mm, where its list does not say. @source common practice: 3 to 6 */
+const DRESSED_ROUND = 4;
 
 const SIZE = String.raw`(\d+(?:\.\d+)?(?:e[-+]?\d+)?)`;
 const DEFECT = new RegExp(`^(\\w+)@${SIZE},${SIZE},${SIZE},${SIZE}$`);

@@ -2,7 +2,7 @@ import { stripChord } from "../construction/top/outline";
 import type { PieceGeometry } from "../construction/geometry";
 import type { Form, PanelChoice } from "../piece/schema";
 import type { Shop } from "../piece/shop";
-import { narrowest, RackBoard, widthAt } from "../stock/board";
+import { edgeLoss, narrowest, RackBoard, widthAt } from "../stock/board";
 import { stripYield } from "../stock/sawn-face";
 import { LEAST_OVER } from "./strip-thickness";
 
@@ -88,7 +88,10 @@ function fitBoard(
   if (milled.thickness < need.thickness + (choice.sawnFace === null ? LEAST_OVER : 0))
     return `mills to ${Math.max(0, Math.floor(milled.thickness * 2) / 2)}`;
   const clear = widestWindow(board, length);
-  const width = Math.min(WIDEST_STRIP, Math.floor((clear.width - milled.lost.crook - 2 * shop.jointing) * 2) / 2);
+  const width = Math.min(
+    WIDEST_STRIP,
+    Math.floor((clear.width - milled.lost.crook - 2 * edgeLoss(board, shop)) * 2) / 2,
+  );
   if (width < NARROWEST_STRIP) return clear.width < narrowest(board) ? "defects in the way" : "too narrow";
   return { board, slide: clear.slide, across: clear.from, width, cost: usedUp(board, length, shop) };
 }

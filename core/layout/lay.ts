@@ -3,7 +3,7 @@ import type { PieceGeometry } from "../construction/geometry";
 import { stripChord } from "../construction/top/outline";
 import type { Form, Piece, Strip } from "../piece/schema";
 import type { Shop } from "../piece/shop";
-import { narrowest, RackBoard } from "../stock/board";
+import { edgeLoss, narrowest, RackBoard } from "../stock/board";
 import { stripYield } from "../stock/sawn-face";
 import type { LaidStrip } from "../stock/panel-facts";
 import { Candidate, jointLines } from "./candidates";
@@ -46,7 +46,9 @@ export function layStrips({ panel, top, boards: known, at, shop, candidates, saw
     });
     const cut = sawn.find((each) => each.board.id === strip.board)?.strip;
     const candidate = candidates.find((each) => each.board.id === board.id && Math.abs(each.slide - strip.slide) < 0.5);
-    const offered = cut ? cut.width - 2 * shop.jointing : (candidate?.width ?? Math.floor(milled.width * 2) / 2);
+    const offered = cut
+      ? cut.width - 2 * edgeLoss(board, shop)
+      : (candidate?.width ?? Math.floor(milled.width * 2) / 2);
     return [
       {
         strip,
@@ -121,7 +123,7 @@ export function stripCuts(laid: readonly LaidStrip[], shop: Shop): StripCut[] {
     x: strip.slide,
     y: across,
     length: Math.min(board.length - strip.slide, length + shop.lengthAllowance),
-    width: Math.min(narrowest(board) - across, full + 2 * shop.jointing),
+    width: Math.min(narrowest(board) - across, full + 2 * edgeLoss(board, shop)),
   }));
 }
 

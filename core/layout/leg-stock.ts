@@ -117,7 +117,10 @@ export function legsFrom(
   const kinds = pieces.filter((each, i) => pieces.findIndex((one) => one.thickness === each.thickness) === i);
   const holds = (board: Board, width: number) => {
     const along = Math.floor((board.length - 2 * END_TRIM + shop.kerf) / (length + shop.kerf));
-    return Math.max(0, along) * Math.floor((narrowest(board) + shop.kerf) / (width + 2 * shop.jointing + shop.kerf));
+    return (
+      Math.max(0, along) *
+      Math.floor((narrowest(board) - 2 * board.rounded + shop.kerf) / (width + 2 * shop.jointing + shop.kerf))
+    );
   };
   // a board is asked for one kind of piece only, so that none is counted twice
   const shares = kinds.map(({ thickness, width }) => {

@@ -74,15 +74,17 @@ export function runsOf(board: RackBoard, taken: readonly Taken[], shop: Pick<Sho
   }
   return runs
     .filter((run) => run.length >= SHORTEST_RUN)
-    .map((run) => (band.to < narrowest(board) ? run : { ...run, width: edgeOver(board, run, band.to) - band.from }));
+    .map((run) =>
+      band.to < narrowest(board) - board.rounded ? run : { ...run, width: edgeOver(board, run, band.to) - band.from },
+    );
 }
 
 /** How wide a tapered board is all along a run: to its real edge there, or to what is unsound beyond the band that was looked at. */
 function edgeOver(board: RackBoard, { x, length, blemished }: Run, looked: number): number {
   const beyond = board.defects.filter((d) => d.y >= looked - 1e-9 && d.x < x + length && d.x + d.length > x);
   return Math.min(
-    widthAt(board, x),
-    widthAt(board, x + length),
+    widthAt(board, x) - board.rounded,
+    widthAt(board, x + length) - board.rounded,
     ...beyond.filter((d) => !(blemished && HIDEABLE.includes(d.kind))).map((d) => d.y),
   );
 }
@@ -90,7 +92,8 @@ function edgeOver(board: RackBoard, { x, length, blemished }: Run, looked: numbe
 /** What is left of the board's width once edge defects that are better ripped off are gone. */
 function clearBand(board: RackBoard): { from: number; to: number } {
   const width = narrowest(board);
-  let [from, to] = [0, width];
+  // what is sawn from it has square edges
+  let [from, to] = [board.rounded, width - board.rounded];
   for (const d of board.defects) {
     if (HIDEABLE.includes(d.kind) && d.length < board.length / 2) continue;
     const low = d.y <= 5;
@@ -101,7 +104,7 @@ function clearBand(board: RackBoard): { from: number; to: number } {
     if (low) from = Math.max(from, d.y + d.width);
     else to = Math.min(to, d.y);
   }
-  return to - from > 0 ? { from, to } : { from: 0, to: width };
+  return to - from > 0 ? { from, to } : { from: board.rounded, to: Math.max(board.rounded, width - board.rounded) };
 }
 
 const besideBand = (d: Defect, band: { from: number; to: number }) =>

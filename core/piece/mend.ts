@@ -51,6 +51,7 @@ export function mendBoard(body: unknown): Board | null {
     defects: [],
     cutFrom: "",
     tears: false,
+    rounded: 0,
   };
   const { value } = mend(boardSchema, body, () => usual);
   return v.is(boardSchema, value) ? value : null;

@@ -38,6 +38,8 @@ export const boardSchema = v.strictObject({
   cutFrom: v.optional(text("cut from", 40), ""),
   /** its grain turns: under the planer it tears, whichever end goes first */
   tears: v.optional(v.boolean("The board tears under the planer or it does not."), false),
+  /** its corners were rounded when it was dressed: so much comes off each edge before it can be glued, mm */
+  rounded: v.optional(distance("rounded corners", 20), 0),
 });
 
 export type Board = v.InferOutput<typeof boardSchema>;
@@ -47,6 +49,10 @@ export type Defect = Board["defects"][number];
 export interface RackBoard extends Board {
   reservedBy: { piece: string; name: string } | null;
 }
+
+/** What comes off each edge of a board that is glued, mm: what jointing takes, and whatever of its corners is round. */
+export const edgeLoss = ({ rounded }: Pick<Board, "rounded">, { jointing }: { jointing: number }) =>
+  Math.max(jointing, rounded);
 
 /** The narrower end rules what a tapered board gives. */
 export const narrowest = (board: Board) => Math.min(board.width, board.widthEnd ?? board.width);

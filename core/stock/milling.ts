@@ -1,6 +1,6 @@
 import type { Shop } from "../piece/shop";
 import type { Board } from "./board";
-import { narrowest } from "./board";
+import { edgeLoss, narrowest } from "./board";
 
 /** What milling leaves of a board, mm. `thickness` may be negative: then nothing is left. */
 export interface Milled {
@@ -36,7 +36,7 @@ export function millingYield(
   };
   return {
     thickness: board.thickness - lost.cup - lost.bow - lost.twist - lost.cleaning,
-    width: width - lost.crook - 2 * shop.jointing,
+    width: width - lost.crook - 2 * edgeLoss(board, shop),
     length,
     lost,
   };

@@ -1,7 +1,7 @@
 /** Which boards a panel is made of: whether they are there, free, sound and alike. */
 import { widestWindow } from "../layout/candidates";
 import { grade, mm, set, Verdict, verdict, round1 } from "../verdict/verdict";
-import { narrowest } from "./board";
+import { edgeLoss, narrowest } from "./board";
 import type { PanelFacts } from "./panel-facts";
 
 /** Boards that differ by more dry apart, percent. @source common practice */
@@ -69,7 +69,8 @@ export function defectsInside({ laid, shop, piece, name }: PanelFacts): Verdict[
     const window = widestWindow(each.board, Math.min(length, each.board.length));
     const clearAt = (slide: number) => !each.board.defects.some((d) => d.x < slide + length && d.x + d.length > slide);
     const move = clearAt(window.slide) && Math.abs(window.slide - each.strip.slide) > 0.5;
-    const ripped = each.full <= window.width - 2 * shop.jointing && Math.abs(window.slide - each.strip.slide) < 1;
+    const ripped =
+      each.full <= window.width - 2 * edgeLoss(each.board, shop) && Math.abs(window.slide - each.strip.slide) < 1;
     const index = piece.panels.top.strips.indexOf(each.strip);
     return [
       verdict({

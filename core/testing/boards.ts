@@ -24,6 +24,7 @@ export function demoBoard(given: Partial<RackBoard> = {}): RackBoard {
     defects: [],
     cutFrom: "",
     tears: false,
+    rounded: 0,
     reservedBy: null,
     ...given,
   };

@@ -44,6 +44,7 @@ const fresh = (today: string): Board => ({
   defects: [],
   cutFrom: "",
   tears: false,
+  rounded: 0,
 });
 const plain = ({ reservedBy: _, ...board }: RackBoard): Board => board;
 
@@ -243,6 +244,7 @@ export function BoardView({ found, left, history, shop, ownSpecies, today }: Giv
           <TextField label="Tree or bundle" value={board.tree} onTake={(tree) => take({ tree })} />
           <TextField label="Shelf" value={board.shelf} onTake={(shelf) => take({ shelf })} />
           <NumberField label={`Price, ${shop.currency}`} value={board.price} onTake={(price) => take({ price })} />
+          <LengthField label="Rounded corners" value={board.rounded} onTake={(rounded) => take({ rounded })} />
           <Tick label="Tears under the planer" checked={board.tears} onTake={(tears) => take({ tears })} />
         </FieldRow>
         {boardFaults(board, shop).map((fault) => (

@@ -8,7 +8,7 @@ import type { Shop } from "../../../piece/shop";
 import { mm } from "../../../verdict/verdict";
 import { blockJoints } from "./corner-blocks";
 import { lowJoints } from "./low-joints";
-import { middleLegJoints } from "./middle-legs";
+import { middleLegJoints } from "./middle-parts";
 import { crossDepth, LegAndApron } from "./place";
 
 const isRail = (joint: KindOfJoint): joint is RailTenon => joint.kind === "rail-tenon";

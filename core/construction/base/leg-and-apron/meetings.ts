@@ -6,7 +6,7 @@ import { blockMeetings } from "./corner-blocks";
 import { railJoint } from "./joints";
 import { legAt } from "./leg";
 import { lowMeetings } from "./low-parts";
-import { middleLegMeetings } from "./middle-legs";
+import { middleLegMeetings } from "./middle-parts";
 import { crossDepth, LegAndApron } from "./place";
 
 const SIDES = [-1, 1] as const;

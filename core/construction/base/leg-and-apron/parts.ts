@@ -9,7 +9,7 @@ import { cornerBlocks } from "./corner-blocks";
 import { railJoint as joint } from "./joints";
 import type { RailEnd } from "../../../joinery/rail-end";
 import { lowParts } from "./low-parts";
-import { middleLegParts } from "./middle-legs";
+import { middleLegParts } from "./middle-parts";
 import { crossDepth, LegAndApron } from "./place";
 import { archedRail } from "../arch";
 import type { BaseFacts } from "../base";

@@ -6,7 +6,7 @@ import { USUAL, usualRange } from "../../usual";
 import type { Rule } from "../base";
 import { archLeaves, lowStretcherLength, lowStretchersFit } from "./low-rules";
 import type { Facts } from "./facts";
-import { middleLegsHold } from "./middle-legs";
+import { middleLegsHold } from "./middle-parts";
 
 /** Every rule of legs and rails, in the order a maker would ask. */
 export const LEG_AND_APRON_RULES: readonly Rule<Facts>[] = [

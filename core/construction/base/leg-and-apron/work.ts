@@ -3,7 +3,7 @@ import { FRAME_CLAMPS, Step, stepOf as step, TIME } from "../../../steps/step";
 import type { BaseWork, WorkFacts } from "../base";
 import { railEndWork } from "../../../steps/rail-ends";
 import { legJoints, lowOf, railsOf } from "./joints";
-import { middleLegStep } from "./middle-legs";
+import { middleLegStep } from "./middle-parts";
 import { BLOCK, LegAndApron } from "./place";
 
 /** The order of legs and rails: mortises while the legs are square, tenons to them, a dry fit, the short sides first. */
