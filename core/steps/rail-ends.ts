@@ -59,7 +59,7 @@ function pocketWork(joints: readonly PocketScrewed[]): RailEndWork {
   return {
     first: {
       title: "Bore the pockets in the rails",
-      detail: `${holes} at ${POCKET.slant}°, inside, two rows of ends alike: the jig set for ${fine(section.thickness)}, the bit’s stop so that ${fine(seat)} stay to the end. Before the rails are shaped, while they lie flat.`,
+      detail: `${holes} at ${POCKET.slant}°, inside, every rail’s end alike: the jig set for ${fine(section.thickness)}, the bit’s stop so that ${fine(seat)} stay to the end. Before the rails are shaped, while they lie flat.`,
       hours: holes * TIME.pocket,
       check: "A screw in an offcut bored the same comes out in the middle of its end.",
     },

@@ -102,6 +102,14 @@ describe("the demo tells true stories", () => {
     expect(sideboard.assembly.poses!.map(({ id }) => id)).toEqual(["drawers", "drawer-1", "drawer-2", "doors"]);
     expect(sideboard.stopped.filter(({ load }) => load > 0.5)).toEqual([]);
   });
+  it("a long bench of dressed timber, screwed from pockets, is ready to cut from boards with rounded corners", () => {
+    const bench = plan("15-boot-room-bench");
+    expect(bench.verdicts.filter((each) => each.level === "fix").map((each) => each.text)).toEqual([]);
+    expect(bench.cutting.missing).toEqual([]);
+    expect(bench.joints.map(({ kind }) => kind)).toEqual(expect.arrayContaining(["pocket-screwed", "screwed"]));
+    for (const { board, full } of bench.panel.laid) expect([board.rounded, full <= 140 - 8]).toEqual([4, true]);
+    expect(bench.parts.find(({ id }) => id === "middle-leg")!.count).toBe(2);
+  });
   it("no board stands in two pieces", () => {
     const boards = readdirSync("demo/pieces").flatMap((file) => {
       const made = plan(file.replace(".json", ""));

@@ -68,7 +68,7 @@ const WALL = { good: 4, least: 2.5 };
 /** A housing stops so far short of the front edge, mm. @source common practice */
 const STOPPED = 10;
 /** Wood screws as they are sold, mm. @source common practice */
-const SCREWS = [16, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80];
+const SCREWS = [16, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 120];
 
 /** The longest screw that is sold and stays inside; the shortest where none does. mm */
 export const screwFor = (most: number) => SCREWS.findLast((long) => long <= most) ?? SCREWS[0];

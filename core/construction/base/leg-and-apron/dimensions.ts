@@ -15,6 +15,7 @@ export function legAndApronDimensions(form: Form, at: LegAndApron): { plan: Item
   const { across, foot, footAcross } = at.leg;
   const inset = form.leg.taper === "four-faces" ? (across - footAcross) / 2 : 0;
   const { low } = at;
+  const middle = at.middleLegs.length > 0 ? -x / 2 : 0;
   return {
     plan: [
       dimension([-length / 2, -width / 2], [-hx, -width / 2], {
@@ -43,7 +44,8 @@ export function legAndApronDimensions(form: Form, at: LegAndApron): { plan: Item
           name: "Apron depth",
         },
       }),
-      dimension([0, at.rail.lowerEdge], [0, 0], { offset: 0, value: at.kneeRoom }),
+      // beside the legs in the middle
+      dimension([middle, at.rail.lowerEdge], [middle, 0], { offset: 0, value: at.kneeRoom }),
       dimension([x, at.rail.lowerEdge - 70], [-x, at.rail.lowerEdge - 70], { offset: 0, value: at.longRail.shoulder }),
       ...(square
         ? []

@@ -138,7 +138,7 @@ export const middleLegStep = ({ middleLegs, leg }: LegAndApron, after: string[])
         step({
           id: "middle-legs",
           title: "Cut the middle legs and screw them in",
-          detail: `Each as long as it is from the floor to a straightedge over the rails, a shaving less: a middle leg that is long lifts the others. Bored through ${mm(leg.across)} on the bench, their upper ends level with the rails.`,
+          detail: `Each as long as it is from the floor to a straightedge over the rails, a shaving less: a middle leg that is long lifts the others. Bored through ${mm(leg.across)} on the bench, their upper ends level with the rails: to the long rail from inside${middleLegs[0].cross ? ", then through the cross-rail into them" : ""}.`,
           ...{ parts: ["middle-leg"], after, hours: 0.4 * middleLegs.length },
           check: "Paper slides under a middle foot with the piece empty, and not with one on it.",
         }),

@@ -53,7 +53,7 @@ export function legAndApronWork({
         ...(other ? ["long-rail", "end-rail"] : []),
         ...(lowKinds.includes("middle-stretcher") ? ["end-stretcher"] : []),
       ],
-      after: other ? [...thick, ...milled] : thick,
+      after: other ? [...new Set([...thick, ...milled])] : thick,
       hours: (other ? other.first.hours : deep * TIME.mortise) + lowMortises * TIME.mortise,
       check: other?.first.check ?? "Depth in every mortise, with a marked stick.",
     }),
@@ -161,7 +161,8 @@ export function legAndApronWork({
       id: "sand-base",
       title: "Plane and sand the base parts",
       detail:
-        "Inside faces too; keep off the shoulders. Ease the edges that can’t be reached when the frame is closed. What is finished now is taped where it takes glue: tenons, mortises, shoulders.",
+        "Inside faces too; keep off the shoulders. Ease the edges that can’t be reached when the frame is closed. What is finished now is taped where it takes glue: " +
+        (other ? "shoulders and what is bored in them." : "tenons, mortises, shoulders."),
       parts: ["leg", ...rails, ...lowKinds],
       after: shaped,
       hours: 2,
