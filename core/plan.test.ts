@@ -68,6 +68,7 @@ const TROUBLE: Patch[][] = [
   [seven, at("brief.place", "porch"), at("brief.climate.id", "porch-temperate")],
   [at("faces.heater", "heater"), at("faces.below", "bare")],
   [at("joints.fastening", "screwed")],
+  [at("form.top.outline", "points")],
   [at("joints.fastening", "figure-8")],
   [at("joints.legRail.kind", "loose-tenon"), at("joints.legRail.length", 120)],
   [at("joints.legRail.kind", "dowels"), at("joints.legRail.length", 8)],

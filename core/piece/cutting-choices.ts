@@ -61,9 +61,22 @@ export const cuttingSchema = v.strictObject({
 
 /** The finished shape of the top within its length and width. `bulge`: how much narrower the ends of soft sides are; `notch`: cut out at each corner. */
 export const outlineFields = {
-  outline: choice("outline", ["rectangle", "ellipse", "soft", "notched"]),
+  outline: choice("outline", ["rectangle", "ellipse", "soft", "notched", "points"]),
   bulge: distance("bulge of the sides", 400),
   notch: v.strictObject({ length: distance("notch length", 600), width: distance("notch width", 600) }),
+  /** of an outline by points, in the order in which it is sawn; each with how far the line to the next one bows outward, going anticlockwise */
+  points: v.optional(
+    list(
+      "points of the outline",
+      v.strictObject({
+        x: between("place of a point", -3000, 3000, " mm"),
+        y: between("place of a point", -1250, 1250, " mm"),
+        rise: between("rise of an arc", -1500, 1500, " mm"),
+      }),
+      40,
+    ),
+    [],
+  ),
   /** x and y of its middle, from the middle of the top */
   cutouts: v.pipe(
     v.array(
@@ -103,6 +116,7 @@ export const USUAL_OUTLINE = {
   outline: "rectangle" as const,
   bulge: 60,
   notch: { length: 80, width: 80 },
+  points: [],
   cutouts: [],
 };
 export const freshCutting = () => ({

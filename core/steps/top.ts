@@ -77,6 +77,7 @@ function outlineStep(top: Form["top"], { through }: Pick<PieceGeometry, "through
   const curve = {
     rectangle: "",
     ellipse: "Set the oval out from its two axes; saw outside the line, fair to it.",
+    points: `A template by its ${top.points.length} points, from two middle lines; arcs by chord and rise with a bent batten. Saw outside the line, follow the template with a bearing.`,
     soft: `Bend a batten ${top.bulge} mm in at each end, saw outside the line, fair to it.`,
     notched: through
       ? `Notch the corners ${Math.round(through.length)} by ${Math.round(through.width)} mm: marked from the posts as they stand, ${through.gap} mm free on the inside.`

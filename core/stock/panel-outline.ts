@@ -1,5 +1,8 @@
 import { Footprint, onBearer, PieceGeometry } from "../construction/geometry";
-import { chordAt, shapedTop } from "../construction/top/outline";
+import { isWhole } from "../construction/top/core";
+import { chordAt, distanceToLoop, keptAt, outlineOf, shapedTop } from "../construction/top/outline";
+import { boxOfLoop, drawnThrough, roundedCorners } from "../construction/top/points";
+import type { Form } from "../piece/schema";
 import { mm, set, Verdict, verdict } from "../verdict/verdict";
 import type { PanelFacts } from "./panel-facts";
 
@@ -14,12 +17,14 @@ export function outlineClear({ at, piece }: PanelFacts): Verdict | null {
   const out =
     top.outline === "notched"
       ? 0
-      : Math.max(
-          0,
-          ...below.map(
-            ({ x, z, length, width }) => Math.abs(x) + length / 2 - chordAt(shape, Math.abs(z) + width / 2) / 2,
-          ),
-        );
+      : top.outline === "points"
+        ? Math.max(0, ...below.map((each) => outside(shape, each)))
+        : Math.max(
+            0,
+            ...below.map(
+              ({ x, z, length, width }) => Math.abs(x) + length / 2 - chordAt(shape, Math.abs(z) + width / 2) / 2,
+            ),
+          );
   const over = top.cutouts.find((cut) =>
     below.some(
       ({ x, z, length, width }) =>
@@ -61,6 +66,74 @@ export function outlineClear({ at, piece }: PanelFacts): Verdict | null {
               ),
             ]
           : [],
+  });
+}
+
+/** How far the worst corner of what stands below lies outside an outline by points, mm. */
+function outside(top: Form["top"], { x, z, length, width }: Footprint): number {
+  const bare = { ...top, cutouts: [] };
+  return Math.max(
+    0,
+    ...[-1, 1].flatMap((a) =>
+      [-1, 1].map((b) => {
+        const [px, py] = [x + (a * length) / 2, -z + (b * width) / 2];
+        return keptAt(bare, px, py, 0) ? 0 : distanceToLoop(outlineOf(bare), px, py);
+      }),
+    ),
+  );
+}
+
+/** An outline by points closes, crosses itself nowhere, and fills the length and width of its top. */
+export function outlineDrawn({ at, piece }: PanelFacts): Verdict | null {
+  const { top } = piece.form;
+  if (shapedTop(top, at).outline !== "points" || !isWhole(piece.form)) return null;
+  const drawn = drawnThrough(top.points);
+  const box = drawn.ok ? boxOfLoop(drawn.loop) : null;
+  // about its middle, so that the piece stays where its legs are
+  const size = box && {
+    length: Math.ceil(2 * Math.max(-box.left, box.right) - 0.5),
+    width: Math.ceil(2 * Math.max(-box.front, box.back) - 0.5),
+  };
+  const [over, short] = size
+    ? [
+        Math.max(size.length - top.length, size.width - top.width),
+        Math.max(top.length - size.length, top.width - size.width),
+      ]
+    : [0, 0];
+  const again = set(
+    "Begin again with rounded corners",
+    ["form", "top", "points"],
+    roundedCorners(top.length, top.width, 60),
+  );
+  return verdict({
+    id: "boards.outline-points",
+    stage: "boards",
+    subject: ["top"],
+    level: !drawn.ok || over > 0 ? "fix" : short > 2 ? "tight" : "holds",
+    text: !drawn.ok
+      ? drawn.fault.replace(/[.]$/, "")
+      : over > 0
+        ? `The outline runs ${mm(over)} over the top it is sawn from`
+        : short > 2
+          ? `The outline leaves ${mm(short)} of the top’s size unused`
+          : `The outline closes through its ${top.points.length} points`,
+    why: !drawn.ok
+      ? "A rectangle is drawn until its points make a line that can be sawn."
+      : `Its points lie within ${mm(size!.length)} by ${mm(size!.width)}, the top is ${mm(top.length)} by ${mm(top.width)}.`,
+    remedies: !drawn.ok
+      ? [again]
+      : over > 0 || short > 2
+        ? [
+            {
+              label: `Make the top ${size!.length} by ${size!.width} mm`,
+              patches: [
+                { path: ["form", "top", "length"], value: size!.length },
+                { path: ["form", "top", "width"], value: size!.width },
+              ],
+            },
+            again,
+          ]
+        : [],
   });
 }
 

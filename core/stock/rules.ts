@@ -2,7 +2,7 @@
 import { chosen, defectsInside, gone, moistureSpread, partsHaveBoards, taken } from "./panel-boards";
 import type { PanelRule } from "./panel-facts";
 import { centreLine, overLegs, ringOrder } from "./panel-lines";
-import { outlineClear } from "./panel-outline";
+import { outlineClear, outlineDrawn } from "./panel-outline";
 import { longEnough, stripWidths, thickEnough, wideEnough } from "./panel-size";
 import { sawnFaceRule } from "./sawn-face";
 
@@ -23,4 +23,4 @@ export const ONE_PANEL_RULES: PanelRule[] = [
   ringOrder,
 ];
 /** Every rule of the boards stage: those of the top, and those of the piece. */
-export const PANEL_RULES: PanelRule[] = [...ONE_PANEL_RULES, partsHaveBoards, outlineClear];
+export const PANEL_RULES: PanelRule[] = [...ONE_PANEL_RULES, partsHaveBoards, outlineClear, outlineDrawn];

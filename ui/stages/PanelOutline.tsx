@@ -1,10 +1,12 @@
 "use client";
 import { useState } from "react";
+import { roundedCorners } from "../../core/construction/top/points";
 import { isWhole } from "../../core/construction/top/core";
 import type { Form } from "../../core/piece/schema";
 import { Choice, FieldRow, LengthField, TextField } from "../fields/fields";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
+import { OutlinePoints } from "./OutlinePoints";
 
 type Outline = Form["top"]["outline"];
 const OUTLINES: { value: Outline; name: string }[] = [
@@ -12,6 +14,7 @@ const OUTLINES: { value: Outline; name: string }[] = [
   { value: "ellipse", name: "Ellipse, or a circle" },
   { value: "soft", name: "Sides bowed by arcs" },
   { value: "notched", name: "Corners notched for legs" },
+  { value: "points", name: "Lines and arcs by points" },
 ];
 
 /** The finished outline within the top's length and width, and holes cut in it. Breadboards and frames keep theirs straight. */
@@ -22,6 +25,14 @@ export function PanelOutline() {
   const { top } = piece.form;
   const { through } = plan.geometry;
   if (!isWhole(piece.form)) return null;
+  const take = (value: Outline) =>
+    edit("Outline", [
+      { path: ["form", "top", "outline"], value },
+      // to go on from: the top as it is, its corners rounded
+      ...(value === "points" && top.points.length === 0
+        ? [{ path: ["form", "top", "points"], value: roundedCorners(top.length, top.width, 60) }]
+        : []),
+    ]);
   const cut = (i: number, part: Partial<Form["top"]["cutouts"][number]>) =>
     edit("Cut-out", [{ path: ["form", "top", "cutouts", i], value: { ...top.cutouts[i], ...part } }]);
   return (
@@ -29,12 +40,7 @@ export function PanelOutline() {
       {through ? (
         <p className="text-graphite">Corners notched for the legs that run up through them.</p>
       ) : (
-        <Choice
-          label="Outline"
-          value={top.outline}
-          options={OUTLINES}
-          onTake={(value) => set("Outline", ["form", "top", "outline"], value)}
-        />
+        <Choice label="Outline" value={top.outline} options={OUTLINES} onTake={take} />
       )}
       {!through && top.outline === "soft" && (
         <LengthField
@@ -69,6 +75,7 @@ export function PanelOutline() {
           />
         </>
       )}
+      {!through && top.outline === "points" && <OutlinePoints />}
       {!through && top.outline === "ellipse" && top.length !== top.width && (
         <button
           className="button button-plain"

@@ -1,5 +1,7 @@
 import type { Form } from "../../piece/schema";
+import type { Spot } from "../../assembly/outline";
 import type { Standing } from "../geometry";
+import { boxOfLoop, drawnThrough, insideLoop, reachIn } from "./points";
 
 type Top = Form["top"];
 export type OutlinePoint = [x: number, y: number];
@@ -27,7 +29,7 @@ const SMOOTH = 48;
  * The finished outline of a top from its middle, anticlockwise, mm: a rectangle, an ellipse (a circle when it is as long as wide), sides bowed by
  * arcs, or corners notched for legs that run through.
  */
-export function outlineOf(top: Pick<Top, "length" | "width" | "outline" | "bulge" | "notch">): OutlinePoint[] {
+export function outlineOf(top: Outlined): OutlinePoint[] {
   const [l, w] = [top.length / 2, top.width / 2];
   switch (top.outline) {
     case "rectangle":
@@ -37,6 +39,10 @@ export function outlineOf(top: Pick<Top, "length" | "width" | "outline" | "bulge
         [l, w],
         [-l, w],
       ];
+    case "points": {
+      const drawn = pointsOf(top);
+      return drawn ? drawn.map(([x, y]): OutlinePoint => [x, y]) : outlineOf({ ...top, outline: "rectangle" });
+    }
     case "ellipse":
       return Array.from({ length: 4 * SMOOTH }, (_, i) => {
         const at = (i * Math.PI) / (2 * SMOOTH);
@@ -69,6 +75,20 @@ export function outlineOf(top: Pick<Top, "length" | "width" | "outline" | "bulge
   }
 }
 
+/** What an outline is drawn from. */
+type Outlined = Pick<Top, "length" | "width" | "outline" | "bulge" | "notch" | "points">;
+
+/** The line through typed points where it can be sawn from the top; null where it can't, which is judged, and a rectangle is drawn. */
+function pointsOf({ points, length, width }: Outlined): readonly Spot[] | null {
+  const drawn = drawnThrough(points);
+  if (!drawn.ok) return null;
+  const { left, right, front, back } = boxOfLoop(drawn.loop);
+  const over = Math.max(-left - length / 2, right - length / 2, -front - width / 2, back - width / 2);
+  return over > OVER ? null : drawn.loop;
+}
+/** An arc's chords may leave its box by a hair, mm. */
+const OVER = 0.5;
+
 /** Half the width of a soft-sided top at x from its middle. @source radius from chord and rise, c²/8h + h/2; its drop as x²/(r + √(r² − x²)), which holds for the flattest arc */
 function softEdge({ length, width, bulge }: Pick<Top, "length" | "width" | "bulge">, x: number): number {
   if (bulge <= 0) return width / 2;
@@ -81,13 +101,15 @@ function softEdge({ length, width, bulge }: Pick<Top, "length" | "width" | "bulg
  *
  * @source derived: ellipse, arc of the sides, notches
  */
-export function chordAt(top: Pick<Top, "length" | "width" | "outline" | "bulge" | "notch">, y: number): number {
+export function chordAt(top: Outlined, y: number): number {
   const { length, width, outline, bulge, notch } = top;
   const at = Math.abs(y);
   if (at > width / 2 + 1e-9) return 0;
   switch (outline) {
     case "rectangle":
       return length;
+    case "points":
+      return across(top, y, y);
     case "ellipse":
       return length * Math.sqrt(Math.max(0, 1 - ((2 * at) / width) ** 2));
     case "notched":
@@ -101,14 +123,27 @@ export function chordAt(top: Pick<Top, "length" | "width" | "outline" | "bulge" 
   }
 }
 
+/** Twice how far an outline by points reaches from the middle in a band across it. */
+const across = (top: Outlined, from: number, to: number) => {
+  const loop = pointsOf(top);
+  return loop ? Math.min(top.length, 2 * reachIn(loop, from, to)) : top.length;
+};
+
 /** How long a strip must be that covers the outline from `from` to `to` across it: its chord at the edge nearer the middle, the whole length over the middle. */
 export function stripChord(top: Parameters<typeof chordAt>[0], from: number, to: number): number {
+  if (top.outline === "points") return across(top, from, to);
   return chordAt(top, from <= 0 && to >= 0 ? 0 : Math.min(Math.abs(from), Math.abs(to)));
 }
 
 /** Whether a point lies in the wood that is kept: inside the outline and in no cut-out, at least `margin` mm from every line that is cut. */
 export function keptAt(top: Top, x: number, y: number, margin: number): boolean {
-  if (chordAt(top, y) === 0 || distanceToLoop(outlineOf(top), x, y) < margin || Math.abs(x) > chordAt(top, y) / 2)
+  const loop = top.outline === "points" ? pointsOf(top) : null;
+  if (loop && !insideLoop(loop, x, y)) return false;
+  if (
+    (!loop && chordAt(top, y) === 0) ||
+    distanceToLoop(outlineOf(top), x, y) < margin ||
+    (!loop && Math.abs(x) > chordAt(top, y) / 2)
+  )
     return false;
   return top.cutouts.every(
     (cut) => Math.abs(x - cut.x) > cut.length / 2 + margin || Math.abs(y - cut.y) > cut.width / 2 + margin,

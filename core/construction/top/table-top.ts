@@ -73,9 +73,13 @@ function battens(at: PieceGeometry, { x, length }: Stiffeners, { batten }: Form)
 }
 
 /** The finished outline from above, from the top's front left corner, with the cut-outs that are holes in it. */
-function seen({ outline, bulge, notch }: Form["top"], top: PieceGeometry["top"], holes: readonly CutOut[]): Outline {
+function seen(
+  { outline, bulge, notch, points }: Form["top"],
+  top: PieceGeometry["top"],
+  holes: readonly CutOut[],
+): Outline {
   // from the middle and anticlockwise seen from above, front at the bottom
-  const spots = outlineOf({ ...top, outline, bulge, notch });
+  const spots = outlineOf({ ...top, outline, bulge, notch, points });
   const corner = ([x, y]: Spot): Spot => [x + top.length / 2, y + top.width / 2];
   return {
     outer: straight(spots.map(([x, y]) => corner([x, y]))),
