@@ -208,6 +208,23 @@ describe("rails are joined as the shop joins them", () => {
   });
 });
 
+it("a top's corners are rounded by points, and its size is kept to them", async () => {
+  const { page } = maker;
+  const table = await makePiece((piece) => ({ ...piece, name: "Rounded by hand", species: "black-cherry" }));
+  await go(page, `/pieces/${table}/boards`);
+  await choose(page, "Outline", "points");
+  await page.waitForSelector('[data-outline-points="8"]');
+  await until(
+    page,
+    () => document.querySelector('[data-verdict="boards.outline-points"][data-level="holds"]') !== null,
+  );
+  await (await page.waitForSelector('[aria-label="Take point 8 out"]'))!.click();
+  await page.waitForSelector('[data-outline-points="7"]');
+  await saved(page);
+  const { top } = (JSON.parse(await fileOf(table)) as Piece).form;
+  expect([top.outline, top.points.length]).toEqual(["points", 7]);
+});
+
 it("a shelf is looked at through its years beside the top", async () => {
   const { page } = maker;
   await go(page, `/pieces/${id}/movement`);

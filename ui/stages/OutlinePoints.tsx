@@ -18,18 +18,18 @@ export function OutlinePoints() {
   return (
     <div className="w-full" data-outline-points={points.length}>
       <p className="mb-2 max-w-[65ch] text-[13px] text-graphite">
-        In the order in which it is sawn, the front edge first, anticlockwise from above. A rise bows the line to the
-        next point outward; less than nothing hollows it.
+        From the middle of the top, in the order in which it is sawn: the front edge first, anticlockwise from above. A
+        rise bows the line to the next point outward; less than nothing hollows it.
       </p>
       <ol className="grid grid-cols-[repeat(auto-fill,minmax(24rem,1fr))] gap-x-6 gap-y-2">
         {points.map((point, i) => (
           <li key={i} className="flex items-end gap-2">
             <b className="w-6 pb-2 text-right text-[13px] font-[560]">{i + 1}</b>
-            <LengthField label="Right of the middle" value={point.x} onTake={(x) => change(i, { x })} />
-            <LengthField label="behind it" value={point.y} onTake={(y) => change(i, { y })} />
-            <LengthField label="rise to the next" value={point.rise} onTake={(rise) => change(i, { rise })} />
+            <LengthField label="Right" value={point.x} onTake={(x) => change(i, { x })} />
+            <LengthField label="Behind" value={point.y} onTake={(y) => change(i, { y })} />
+            <LengthField label="Rise" value={point.rise} onTake={(rise) => change(i, { rise })} />
             <button
-              className="button button-plain"
+              className="button button-plain whitespace-nowrap"
               aria-label={`Take point ${i + 1} out`}
               onClick={() =>
                 put(
