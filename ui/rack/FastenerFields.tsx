@@ -20,7 +20,7 @@ export function DowelList({ dowels, onTake }: { dowels: Dowel[]; onTake: (dowels
               label="Measures"
               value={dowel.measured}
               auto={dowel.diameter}
-              none="not measured"
+              none="as sold"
               onTake={(measured) => change(i, { measured })}
             />
             <LengthField label="Long" value={dowel.length} onTake={(length) => change(i, { length })} />
