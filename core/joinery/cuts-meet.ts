@@ -1,10 +1,10 @@
 /** Where what is cut in a part for the top runs into what is cut there for a joint. */
 import { shared } from "../assembly/carve";
 import type { AssemblyPart, Worked } from "../assembly/part";
-import { piece } from "../assembly/pieces";
+import { Piece, piece } from "../assembly/pieces";
 import { solidOf } from "../assembly/shape";
 import { bulkOf, stood } from "../assembly/solid";
-import type { Piece } from "../piece/schema";
+import type { Piece as Record } from "../piece/schema";
 import { Remedy, set, Verdict, verdict } from "../verdict/verdict";
 import { wayOf } from "./fastening";
 import type { FasteningFacts } from "./fastening/facts";
@@ -16,19 +16,23 @@ const FASTENING = "fastening";
 /** The first pair of cuts that meet in a part: what was cut for the top, and for the joint with which part. */
 export function cutsThatMeet(parts: readonly AssemblyPart[]): { part: AssemblyPart; by: string } | null {
   for (const part of parts) {
-    const forTop = part.cuts.filter(({ by }) => by === FASTENING);
+    const forTop = part.cuts.filter(({ by }) => by === FASTENING).map(boxed);
     if (forTop.length === 0) continue;
-    for (const each of part.cuts)
-      if (each.by !== FASTENING && each.by !== "fixed screw" && forTop.some((other) => meet(each, other)))
-        return { part, by: each.by };
+    for (const each of part.cuts) {
+      if (each.by === FASTENING || each.by === "fixed screw") continue;
+      const one = boxed(each);
+      if (forTop.some((other) => meet(one, other))) return { part, by: each.by };
+    }
   }
   return null;
 }
 
-function meet(a: Worked, b: Worked): boolean {
-  const [one, other] = [piece(a.shape, a.place), piece(b.shape, b.place)];
-  if ([0, 1, 2].some((i) => one.most[i] <= other.least[i] || other.most[i] <= one.least[i])) return false;
-  const body = ({ shape, place }: Worked) => stood(solidOf(shape), place);
+/** A cut with the box it fits in. */
+const boxed = ({ shape, place }: Worked) => piece(shape, place);
+
+function meet(a: Piece, b: Piece): boolean {
+  if ([0, 1, 2].some((i) => a.least[i] >= b.most[i] || b.least[i] >= a.most[i])) return false;
+  const body = ({ shape, place }: Piece) => stood(solidOf(shape), place);
   return bulkOf(shared(body(a), body(b))).volume > GRAZES;
 }
 
@@ -54,7 +58,7 @@ export function cutsMeet({ piece: made, parts }: FasteningFacts): Verdict | null
 }
 
 /** Rails joined by what is not bored so deep, or a top held by what is not cut. */
-function otherwise({ joints }: Piece): Remedy[] {
+function otherwise({ joints }: Record): Remedy[] {
   return [
     ...(joints.legRail.kind === "mortise-tenon"
       ? []
