@@ -52,7 +52,11 @@ export function openingsScene(at: Case, chosen: { bay: number; row: number } | n
   const edit = (name: string, ...path: (string | number)[]) => formEdit(name, "case", ...path.map(String));
   const grip = Math.max(inner, GRIP);
   const items: Item[] = [
-    rect({ x: outside.from, y: foot, w: outside.to - outside.from, h: under - foot }, "outline", "case-side"),
+    rect(
+      { x: outside.from, y: foot, w: Math.max(1, outside.to - outside.from), h: Math.max(1, under - foot) },
+      "outline",
+      "case-side",
+    ),
     ...bays.flatMap(({ from, to, openings }, i): Item[] =>
       openings.flatMap((opening, j): Item[] => {
         const picked = chosen?.bay === i && chosen.row === j;
@@ -105,7 +109,7 @@ export function openingsScene(at: Case, chosen: { bay: number; row: number } | n
   return {
     id: "openings",
     title: `The case from the front: ${bays.map(({ openings }) => openings.map(({ holds }) => HOLDS[holds]).join(", ")).join("; ")}.`,
-    bounds: { x: outside.from, y: foot, w: outside.to - outside.from, h: under - foot },
+    bounds: { x: outside.from, y: foot, w: Math.max(1, outside.to - outside.from), h: Math.max(1, under - foot) },
     margin: [10, 20, 34, 20],
     items,
   };

@@ -85,8 +85,11 @@ function bodyOfStand(at: Bought, stand: Stand): Body {
     case "hairpins": {
       const foot: Vec = [x + stand.out.x * choices.spread, 0, z + stand.out.z * choices.spread];
       const heads = [-1, 1].map((side): Vec => {
-        const half = choices.plate.length / 2 - bar;
-        return [x + side * half, high, z];
+        const head: Vec = [x + side * (choices.plate.length / 2 - bar), high, z];
+        const aside = Math.hypot(head[0] - foot[0], head[2] - foot[2]);
+        // its end is square to it: the corner that rises stays inside the plate
+        const rises = (bar * Math.SQRT1_2 * aside) / Math.hypot(aside, Math.max(1, high - bar));
+        return [head[0], high - Math.max(0, rises - choices.plate.thickness), z];
       });
       const rods = heads.map((head) => rodOf(foot, head, bar));
       const [first, second] = rods;
