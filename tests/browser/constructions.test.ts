@@ -187,44 +187,6 @@ describe("legs as a maker cuts them", () => {
   });
 });
 
-describe("rails are joined as the shop joins them", () => {
-  it("by dowels as they measure, by screws from pockets, and by tenons again: the card follows", async () => {
-    const { page } = maker;
-    const table = await makePiece((piece) => ({ ...piece, name: "Dowelled by hand", species: "black-cherry" }));
-    await go(page, `/pieces/${table}/joints`);
-    await press(page, "Leg to long rail");
-    await choose(page, "Leg joint", "dowels");
-    await until(page, () => document.body.innerText.includes("Hole depth in both parts"));
-    await typeField(page, "Dowels a row", "2");
-    await until(page, () => /2\sof\s\d+\smm\sby/.test(document.body.innerText));
-    await choose(page, "Leg joint", "pockets");
-    await until(page, () => document.body.innerText.includes("Jig set for stock"));
-    await saved(page);
-    const stood = JSON.parse(await fileOf(table)) as Piece;
-    // what was set of the dowels went with them
-    expect(stood.joints.legRail).toMatchObject({ kind: "pockets", tenons: null });
-    await go(page, `/pieces/${table}/build`);
-    expect(await words(page, "main")).toContain("Screw the long rails between the ends");
-  });
-});
-
-it("a top's corners are rounded by points, and its size is kept to them", async () => {
-  const { page } = maker;
-  const table = await makePiece((piece) => ({ ...piece, name: "Rounded by hand", species: "black-cherry" }));
-  await go(page, `/pieces/${table}/boards`);
-  await choose(page, "Outline", "points");
-  await page.waitForSelector('[data-outline-points="8"]');
-  await until(
-    page,
-    () => document.querySelector('[data-verdict="boards.outline-points"][data-level="holds"]') !== null,
-  );
-  await (await page.waitForSelector('[aria-label="Take point 8 out"]'))!.click();
-  await page.waitForSelector('[data-outline-points="7"]');
-  await saved(page);
-  const { top } = (JSON.parse(await fileOf(table)) as Piece).form;
-  expect([top.outline, top.points.length]).toEqual(["points", 7]);
-});
-
 it("a shelf is looked at through its years beside the top", async () => {
   const { page } = maker;
   await go(page, `/pieces/${id}/movement`);
