@@ -24,7 +24,7 @@ describe("what joints bring with them", () => {
   });
   it("a table of cut tenons brings the screws of its corner blocks and nothing else", () =>
     expect(smallList(planOf(tableWith()).small)).toEqual([
-      { name: "Screws", of: "steel", count: 16, length: 40, width: 3.5, thickness: null },
+      { name: "Screws", of: "steel", bought: true, count: 16, length: 40, width: 5, thickness: null },
     ]));
   it("a wedge fills its kerf, and stands in nothing", () => {
     const { small, assembly } = planOf(tableWith(at("form.kind", "trestle")));

@@ -11,6 +11,7 @@ export interface SmallPart extends Pick<AssemblyPart, "id" | "name" | "shape" | 
   /** the joint it belongs to */
   by: string;
   of: Brought["of"];
+  sold?: Brought["sold"];
   plural: string;
 }
 
@@ -18,16 +19,18 @@ export interface SmallPart extends Pick<AssemblyPart, "id" | "name" | "shape" | 
 export function smallParts(meetings: readonly Meeting[], parts: readonly AssemblyPart[]): SmallPart[] {
   const byId = new Map(parts.map((part) => [part.id, part]));
   return meetings.flatMap(({ joint, face, enters, receives, outward }, n) =>
-    (bodiesOf(joint, outward).brings ?? []).map(({ name, plural = `${name}s`, of, shape, place }, i): SmallPart => {
-      const [one, other] = [enters, receives].map((id) => byId.get(id)?.opens ?? ([0, 0, 0] as const));
-      return {
-        id: `${joint.id}-${n + 1}-${i + 1}`,
-        ...{ name, plural, of, shape },
-        place: settled(within(face, place)),
-        opens: times(add(one, other), 0.5),
-        by: joint.id,
-      };
-    }),
+    (bodiesOf(joint, outward).brings ?? []).map(
+      ({ name, plural = `${name}s`, of, sold, shape, place }, i): SmallPart => {
+        const [one, other] = [enters, receives].map((id) => byId.get(id)?.opens ?? ([0, 0, 0] as const));
+        return {
+          id: `${joint.id}-${n + 1}-${i + 1}`,
+          ...{ name, plural, of, shape, ...(sold ? { sold } : {}) },
+          place: settled(within(face, place)),
+          opens: times(add(one, other), 0.5),
+          by: joint.id,
+        };
+      },
+    ),
   );
 }
 
@@ -35,6 +38,8 @@ export function smallParts(meetings: readonly Meeting[], parts: readonly Assembl
 export interface SmallRow {
   name: string;
   of: Brought["of"];
+  /** it is not made from offcuts */
+  bought: boolean;
   count: number;
   length: number;
   width: number;
@@ -44,13 +49,21 @@ export interface SmallRow {
 /** Small parts as they are made or bought: alike ones counted together, in the order in which joints bring them. */
 export function smallList(parts: readonly SmallPart[]): SmallRow[] {
   const rows = new Map<string, SmallRow & { plural: string }>();
-  for (const { name, plural, of, shape } of parts) {
-    const [length, width, thick] = [shape.length, shape.width, shape.thickness].map(
-      (each) => Math.round(each * 10) / 10,
-    );
+  for (const { name, plural, of, sold, shape } of parts) {
+    const sizes = sold ? [sold.length, sold.diameter, sold.diameter] : [shape.length, shape.width, shape.thickness];
+    const [length, width, thick] = sizes.map((each) => Math.round(each * 10) / 10);
     const thickness = shape.end ? null : thick;
     const key = [name, length, width, thickness].join();
-    const row = rows.get(key) ?? { name, plural, of, count: 0, length, width, thickness };
+    const row = rows.get(key) ?? {
+      name,
+      plural,
+      of,
+      bought: of !== "wood" || sold !== undefined,
+      count: 0,
+      length,
+      width,
+      thickness,
+    };
     rows.set(key, { ...row, count: row.count + 1 });
   }
   return [...rows.values()].map(({ plural, ...row }) => ({ ...row, name: row.count > 1 ? plural : row.name }));

@@ -115,7 +115,10 @@ export function dowelledBodies(joint: Dowelled): JointBodies {
     adds: [],
     cuts: each(0, reach + DOWEL.deeper),
     own: each(-reach - DOWEL.deeper, 0),
-    brings: each(-reach, reach).map((body): Brought => ({ ...body, name: "Dowel", of: "wood" })),
+    brings: each(-reach, reach).map((body): Brought => ({
+      ...body,
+      ...{ name: "Dowel", of: "wood", sold: { diameter: joint.diameter, length: joint.long } },
+    })),
   };
 }
 

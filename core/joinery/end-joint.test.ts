@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { less, shared } from "../assembly/carve";
 import { solidOf } from "../assembly/shape";
+import { smallList } from "../assembly/small";
 import { bulkOf, Solid, stood } from "../assembly/solid";
 import { USUAL_TENON } from "../piece/base-choices";
 import { Shop, USUAL_SHOP } from "../piece/shop";
@@ -164,6 +165,10 @@ describe("a table whose rails are dowelled, or screwed from pockets", () => {
     );
     expect(dowels).toHaveLength(4 * (long.dowels + end.dowels));
     expect(dowelsAlong(end)[0] - dowelsAlong(long)[0]).toBeCloseTo(long.pitch / 2, 9);
+    // bought by what they are sold as, not made from offcuts
+    expect(smallList(plan.small).find(({ name }) => name === "Dowels")).toMatchObject({
+      ...{ width: long.diameter, length: long.long, bought: true, thickness: null },
+    });
     const solids = dowels.map(({ shape, place }) => stood(solidOf(shape), place));
     for (const [i, a] of solids.entries())
       for (const b of solids.slice(i + 1)) expect(bulkOf(shared(a, b)).volume).toBe(0);

@@ -62,6 +62,8 @@ export interface Brought extends JointBody {
   name: string;
   plural?: string;
   of: "wood" | "steel" | "felt";
+  /** as it is bought, where its body is drawn to fit its hole: its diameter and its whole length, mm */
+  sold?: { diameter: number; length: number };
 }
 
 /** What a joint adds to the part that enters and takes from both. */

@@ -109,7 +109,10 @@ export function pocketScrewedBodies(joint: PocketScrewed, outward: 1 | -1): Join
     adds: [],
     cuts: each(POCKET.pilot, -clear, bite),
     own: [...each(POCKET.bore, -from, -seat), ...each(POCKET.shank, -seat - 1, clear)],
-    brings: each(POCKET.pilot, -seat, bite).map((body): Brought => ({ ...body, name: "Pocket screw", of: "steel" })),
+    brings: each(POCKET.pilot, -seat, bite).map((body): Brought => ({
+      ...body,
+      ...{ name: "Pocket screw", of: "steel", sold: { diameter: POCKET.shank, length: joint.long } },
+    })),
   };
 }
 

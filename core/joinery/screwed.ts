@@ -75,7 +75,7 @@ export function screwedBodies(joint: Screwed): JointBodies {
     own: slot === null ? each(screw.diameter, -through, 0) : slots(joint, Math.max(slot, screw.diameter)),
     brings: each(screw.pilot, -Math.min(through, screw.long), bites).map((body): Brought => ({
       ...body,
-      ...{ name: "Screw", of: "steel" },
+      ...{ name: "Screw", of: "steel", sold: { diameter: screw.diameter, length: screw.long } },
     })),
   };
 }

@@ -102,7 +102,7 @@ export function SmallTable({ plan }: { plan: Plan }) {
                     : `${length(row.length)} × ${length(row.width)} × ${withUnit(row.thickness)}`,
                 )}
               </td>
-              <td>{row.of !== "wood" ? "bought" : "offcuts, straight in the grain"}</td>
+              <td>{row.bought ? "bought" : "offcuts, straight in the grain"}</td>
             </tr>
           ))}
         </tbody>

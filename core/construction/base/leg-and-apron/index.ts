@@ -47,7 +47,7 @@ export const legAndApron: Base<LegAndApron> = {
       })),
   describe: (_, { longRail, endRail }) =>
     `Leg and apron: long rails ${Math.round(longRail.shoulder)} mm and end rails ${Math.round(endRail.shoulder)} mm between the legs.`,
-  sizes: (form, { leg, rail, low, through }) => [
+  sizes: (form, { leg, rail, low, through, middleLegs }) => [
     [
       "Legs",
       `${leg.section === leg.across ? `${leg.section} mm square` : `${leg.section} mm by ${leg.across} mm`}${form.leg.taper === "none" ? "" : `, foot ${leg.foot} mm`}${through ? ", up through the top" : ""}`,
@@ -65,5 +65,13 @@ export const legAndApron: Base<LegAndApron> = {
         ]
       : []),
     ["Cross-rails", String(form.crossRails)],
+    ...(middleLegs.length > 0
+      ? [
+          [
+            "Middle legs",
+            `${middleLegs.length}, ${form.crossRails > 0 ? "beside the cross-rails" : "in the middle"}`,
+          ] as [string, string],
+        ]
+      : []),
   ],
 };

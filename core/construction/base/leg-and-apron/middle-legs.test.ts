@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { bodyOf } from "../../../assembly/part";
+import { smallList } from "../../../assembly/small";
 import { boundsOf, stood } from "../../../assembly/solid";
 import { bodiesOfParts, clashes } from "../../../testing/clashes";
 import { at, find, planOf, tableWith } from "../../../testing/plans";
@@ -63,6 +64,11 @@ describe("a long bench of squared timber, worked by hand", () => {
       ["middle-leg+cross-rail", "screwed", 2],
     ]);
     expect(joints[0]).toMatchObject({ screw: { long: 90 }, through: 60 });
+    expect(smallList(plan.small).map(({ name, count, width, length }) => [name, count, width, length])).toEqual([
+      ["Pocket screws", 16, 4, 63],
+      ["Screws", 4, 5, 90],
+      ["Screws", 4, 5, 60],
+    ]);
     expect(clashes(plan.assembly.parts, bodiesOfParts(plan.assembly.parts))).toEqual([]);
     expect(find(plan, "form.middle-legs")).toMatchObject({ level: "holds", actual: 30 });
     expect(find(plan, "joints.cuts-meet").level).toBe("holds");
