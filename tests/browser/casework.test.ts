@@ -109,6 +109,7 @@ describe("a maker plans a chest of four drawers, from its brief to its cards", (
     await page.waitForSelector('[data-verdict="form.case-top"][data-level="fix"]');
     await press(page, "Screw it up through oversized holes");
     await page.waitForSelector('[data-verdict="form.case-top"][data-level="holds"]');
+    await saved(page);
   });
   it("a drawer that would bind is given room", async () => {
     const { page } = maker;
