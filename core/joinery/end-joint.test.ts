@@ -205,6 +205,29 @@ describe("a table whose rails are dowelled, or screwed from pockets", () => {
       expect(verdict.remedies.map(({ label }) => label)).toContain("Tenon it");
     }
   });
+  it.each(["box", "h"] as const)(
+    "low stretchers as %s: pockets of both ends open on one face, the inner one",
+    (kind) => {
+      const groups = ["leg+stretcher", "leg+end-stretcher", "end-stretcher+middle-stretcher"];
+      const plan = of(
+        "mortise-tenon",
+        at("form.low.kind", kind),
+        at("joints.groups", Object.fromEntries(groups.map((group) => [group, setting("pockets")]))),
+      );
+      const low = plan.assembly.parts.filter((part) => part.kind.endsWith("stretcher"));
+      expect(low.length).toBeGreaterThan(2);
+      for (const part of low) {
+        const flat = part.kind === "end-stretcher" ? 0 : 2;
+        const body = bulkOf(stood(solidOf(part.shape), part.place)).centre[flat];
+        const bores = part.cuts
+          .filter(({ shape }) => Math.abs(shape.width - POCKET.bore) < 1e-9)
+          .map(({ shape, place }) => bulkOf(stood(stood(solidOf(shape), place), part.place)).centre[flat] - body);
+        expect(bores.length).toBeGreaterThan(1);
+        expect(new Set(bores.map(Math.sign)).size).toBe(1);
+        if (Math.abs(body) > 1) expect(Math.sign(bores[0])).toBe(-Math.sign(body));
+      }
+    },
+  );
   it("low stretchers and plank ends may be dowelled too; a leg's head that stands aslant keeps loose tenons", () => {
     const low = of(
       "mortise-tenon",
@@ -220,6 +243,7 @@ describe("a table whose rails are dowelled, or screwed from pockets", () => {
       ),
     );
     expect(plank.joints.find(({ group }) => group === "top+plank-end")!.kind).toBe("dowelled");
+    expect(plank.steps.find(({ id }) => id === "corners")!.title).toBe("Bore the ends and the top for dowels");
     const x = planOf(
       tableWith(at("form.kind", "x-frame"), at("joints.groups", { "bearer+x-leg": setting("pockets") })),
     );

@@ -142,7 +142,10 @@ export function pocketScrewedCard(joint: PocketScrewed): SettingCard {
     lines: [
       {
         what: "Pocket screws",
-        setting: tool.kind === "none" ? "none in the shop" : `${screws} of ${mm(long)}, coarse thread in soft wood`,
+        setting:
+          tool.kind === "none"
+            ? "none in the shop"
+            : `${screws} of ${mm(long)}: a coarse thread in soft wood, a fine one in hard`,
       },
       { what: "From the part’s edge", setting: screwsAlong(joint).map(fine).join(", ") },
       { what: "Jig set for stock", setting: fine(section.thickness) },

@@ -74,12 +74,17 @@ export function lowMeetings({ at, joints }: { at: LegAndApron; joints: readonly 
       if (!joint) return [];
       const near = side * half.upper;
       const [x, z] = run === "along" ? [side, line] : [line, side];
+      // pockets are bored on the face that looks inward, of one in the middle on one and the same
+      const outward = ((run === "along" ? 1 : -1) * side * (Math.sign(line) || 1)) as 1 | -1;
       const face: Place =
         run === "along"
           ? { at: [near, low.height, line - side * t], x: [side, 0, 0], y: [0, 1, 0] }
           : { at: [line + side * t, low.height, near], x: [0, 0, side], y: [0, 1, 0] };
       return [
-        { joint, enters: id, receives: kind === "middle-stretcher" ? `U${side > 0 ? 2 : 1}` : legAt(x, z), face },
+        {
+          ...{ joint, enters: id, receives: kind === "middle-stretcher" ? `U${side > 0 ? 2 : 1}` : legAt(x, z) },
+          ...{ face, outward },
+        },
       ];
     }),
   );

@@ -3,6 +3,24 @@ import { mm } from "../../../verdict/verdict";
 import type { BaseWork, WorkFacts } from "../base";
 import { letInTop, Plank } from "./place";
 
+/** How ends are joined to the top where it is neither mitred nor housed. */
+const HEADS = {
+  "blind-tenon": {
+    title: "Slot the ends and the top",
+    detail: "Marked through from the ends’ heads; slots in the top from a fence, depth tried on scrap.",
+  },
+  dowelled: {
+    title: "Bore the ends and the top for dowels",
+    detail:
+      "Heads first, from one face against one jig; the top through the same jig or with points in the holes, depth tried on scrap.",
+  },
+  "pocket-screwed": {
+    title: "Bore the pockets in the ends",
+    detail:
+      "On the inner faces, while the ends lie flat; pilot holes in the top through them once the ends stand marked on it.",
+  },
+};
+
 /** The order of plank ends: panels first, joints to the top, the stretcher fitted between them, all closed with the top on. */
 export function plankWork({ form, at, joints, milled, fullHours, clampHours }: WorkFacts<Plank>): BaseWork {
   const { plank: choice } = form;
@@ -11,6 +29,7 @@ export function plankWork({ form, at, joints, milled, fullHours, clampHours }: W
   const sized = ends.map((kind) => `${kind}-size`);
   const wedged = choice.stretcher.kind === "wedged";
   const head = joints.find(({ id }) => id === "top+plank-end");
+  const heads = head?.kind === "dowelled" || head?.kind === "pocket-screwed" ? head.kind : "blind-tenon";
   const joint: Step = mitred
     ? step({
         id: "corners",
@@ -25,11 +44,11 @@ export function plankWork({ form, at, joints, milled, fullHours, clampHours }: W
       })
     : step({
         id: "corners",
-        title: choice.joint === "housed" ? "House the top for the ends" : "Slot the ends and the top",
+        title: choice.joint === "housed" ? "House the top for the ends" : HEADS[heads].title,
         detail:
           choice.joint === "housed"
             ? `${mm(letInTop(top.thickness))} deep, as wide as each end is thick, measured from the end itself; against one fence, both from the same end of the top.`
-            : "Marked through from the ends’ heads; slots in the top from a fence, depth tried on scrap.",
+            : HEADS[heads].detail,
         parts: [...ends, "top"],
         after: [...sized, "flatten"],
         hours: 1 + 0.5 * at.ends.length,
