@@ -80,6 +80,11 @@ describe("a long bench of squared timber, worked by hand", () => {
     expect(places).toEqual([...places].sort((a, b) => a - b));
     expect(plan.steps.find(({ id }) => id === "attach")!.after).toContain("middle-legs");
   });
+  it("chairs slide in on one side of them: what is free runs from there to the far legs", () => {
+    // half of 2280, and the 19 that lie between the middle leg and the middle
+    expect(plan.geometry.between).toBe(1140 + 19);
+    expect(bench(at("form.middleLegs", false)).geometry.between).toBe(2280);
+  });
   it("without a cross-rail they stand in the middle; with two, a pair at each", () => {
     const none = bench(at("form.crossRails", 0));
     expect(box(none, "M2").least[0]).toBe(-30);

@@ -95,8 +95,15 @@ export function placeLegAndApron(form: Form, asBuilt: readonly AsBuilt[]): LegAn
     sticks: [{ kind: "leg", said: "Legs", section: Math.max(section, across) }],
     seats: [low ? onStretchers(form, low, frame, drawn) : betweenLegs(form, longShoulder, frame, drawn)],
     kneeRoom: under - depth,
-    between: longShoulder,
+    between: widestFree(longShoulder, middleLegs, section),
   };
+}
+
+/** The longest free stretch along a side: legs in its middle part what slides under. */
+function widestFree(shoulder: number, legs: readonly MiddleLeg[], section: number): number {
+  const front = legs.filter(({ side }) => side > 0).map(({ from }) => from);
+  const starts = [-shoulder / 2, ...front.map((from) => from + section)];
+  return Math.max(...[...front, shoulder / 2].map((end, i) => end - starts[i]));
 }
 
 /** Room for a shelf that is let into the four legs. */
