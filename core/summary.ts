@@ -13,6 +13,8 @@ export interface Card {
   commission: string;
   deadline: string | null;
   species: string;
+  /** made so many times, where that is more than once */
+  times?: number;
   size: [number, number, number];
   scene: Scene | null;
   levels: { stage: Stage; level: Level | null }[];
@@ -92,5 +94,6 @@ const namesOf = (piece: Piece) => ({
   name: piece.name,
   commission: piece.commission,
   deadline: piece.brief.deadline,
+  ...(piece.times > 1 ? { times: piece.times } : {}),
   size: [piece.form.top.length, piece.form.top.width, piece.form.height] as [number, number, number],
 });

@@ -46,8 +46,8 @@ export interface SmallRow {
   thickness: number | null;
 }
 
-/** Small parts as they are made or bought: alike ones counted together, in the order in which joints bring them. */
-export function smallList(parts: readonly SmallPart[]): SmallRow[] {
+/** Small parts as they are made or bought: alike ones counted together, in the order in which joints bring them. @param times  the piece is made */
+export function smallList(parts: readonly SmallPart[], times = 1): SmallRow[] {
   const rows = new Map<string, SmallRow & { plural: string }>();
   for (const { name, plural, of, sold, shape } of parts) {
     const sizes = sold ? [sold.length, sold.diameter, sold.diameter] : [shape.length, shape.width, shape.thickness];
@@ -64,7 +64,7 @@ export function smallList(parts: readonly SmallPart[]): SmallRow[] {
       width,
       thickness,
     };
-    rows.set(key, { ...row, count: row.count + 1 });
+    rows.set(key, { ...row, count: row.count + times });
   }
   return [...rows.values()].map(({ plural, ...row }) => ({ ...row, name: row.count > 1 ? plural : row.name }));
 }

@@ -4,7 +4,7 @@ import type { Make, Role } from "../assembly/sort";
 import { measuredOr } from "../piece/measured";
 import type { JointChoices, Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
-
+import { copies, markIn } from "../piece/times";
 import { SHORTEST_FED } from "../stock/milling-plan";
 import { LegPiece, legPieces } from "./leg-stock";
 
@@ -92,6 +92,29 @@ export function cutParts(
   return [...all, smallPart({ ...small, letter }, fasteners.count, asBuilt, shop)];
 }
 
+/**
+ * The cut list of a piece that is made several times: each copy's marks after the first's. What is sawn from sticks is counted through.
+ *
+ * @param kerf  of the saw, mm
+ */
+export function partsMade(parts: readonly Part[], times: number, kerf: number): Part[] {
+  if (times === 1) return [...parts];
+  return parts.map((part) => {
+    const count = part.count * times;
+    if (part.sticks)
+      return {
+        ...part,
+        ...{ count, marks: numbered(part.letter, count) },
+        sticks: sticksOf(part.letter, count, part.finished.length + kerf),
+      };
+    return {
+      ...part,
+      count,
+      marks: [1, ...copies(times)].flatMap((copy) => part.marks.map((mark) => markIn(copy, mark))),
+    };
+  });
+}
+
 /** A kind that there is one of stands by its letter alone. */
 const marksOf = (same: readonly AssemblyPart[]) => same.map((part) => part.id);
 
@@ -153,10 +176,13 @@ function smallPart(
   return {
     ...{ id, name, letter, role: "button", make: "solid", count, note, finished, long: 0, shoulder: size.length },
     ...milledOf("button", "solid", finished, { ...shop, long: 0 }),
-    marks: Array.from({ length: count }, (_, i) => (count > 1 ? `${letter}${i + 1}` : letter)),
+    marks: numbered(letter, count),
     sticks: sticksOf(letter, count, finished.length + shop.kerf),
   };
 }
+
+const numbered = (letter: string, count: number) =>
+  Array.from({ length: count }, (_, i) => (count > 1 ? `${letter}${i + 1}` : letter));
 
 /** Buttons on a stick: as many as a hand holds safely at the saw, and no stick too short to be fed. @source common practice */
 const ON_A_STICK = 8;

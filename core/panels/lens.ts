@@ -9,13 +9,15 @@ import type { Form, PanelChoice, Piece } from "../piece/schema";
 import type { Patch } from "../piece/patch";
 import type { Verdict } from "../verdict/verdict";
 
-/** A piece and its geometry with a panel in the place of its top: alone, square, with nothing below it. */
+/** A piece and its geometry with a panel in the place of its top: alone, square, with nothing below it; a copy's top as the first's. */
 export function seenAsTop(piece: Piece, at: PieceGeometry, place: PanelPlace): { piece: Piece; at: PieceGeometry } {
-  const { choice, top, at: alone } = panelSeen(piece.panels, at, place);
+  const { choice, top, at: alone } = panelSeen(piece, at, place);
+  const panels = { ...piece.panels, top: choice };
+  if (place.kind === "top") return { piece: { ...piece, panels }, at };
   return {
     piece: {
       ...piece,
-      panels: { ...piece.panels, top: choice },
+      panels,
       form: { ...piece.form, field: "solid", ends: "none", stiffener: "none", top, overhang: { end: 0, side: 0 } },
     },
     at: alone,
@@ -24,13 +26,15 @@ export function seenAsTop(piece: Piece, at: PieceGeometry, place: PanelPlace): {
 
 /** What is chosen for a panel, its outline, and where it stands when it is looked at by itself. */
 export function panelSeen(
-  panels: Piece["panels"],
+  { panels, form }: { panels: Piece["panels"]; form: Pick<Form, "top"> },
   at: PieceGeometry,
-  { id, length, width, thickness }: PanelPlace,
+  { id, kind, length, width, thickness }: PanelPlace,
 ): { choice: PanelChoice; top: Form["top"]; at: PieceGeometry } {
   const size = { length, width, thickness };
+  const choice = panels[id] ?? NOTHING;
+  if (kind === "top") return { choice, top: form.top, at };
   return {
-    choice: panels[id] ?? NOTHING,
+    choice,
     top: { ...size, edge: { kind: "square", size: 0 }, ...USUAL_OUTLINE },
     at: { ...at, top: size, core: { ...size, shoulder: length, count: 1 }, posts: [], bearers: [], through: null },
   };
@@ -46,9 +50,9 @@ export function changed({ path, value }: Patch, place: PanelPlace, piece: Piece)
     // nothing is chosen for it yet: its first choice brings the whole
     return rest.length === 1 ? { path: ["panels", place.id], value: { ...freshPanel(), [field]: value } } : null;
   }
-  if (first === "form" && second === "top" && SIZES.includes(String(rest[0])))
+  if (first === "form" && second === "top" && place.kind !== "top" && SIZES.includes(String(rest[0])))
     return { path: [...place.sizesAt, ...rest], value };
-  return first === "form" || first === "panels" ? null : { path, value };
+  return first === "panels" || (first === "form" && place.kind !== "top") ? null : { path, value };
 }
 /** A shelf's length follows from what it stands between. */
 const SIZES = ["width", "thickness"];

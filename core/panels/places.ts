@@ -1,9 +1,34 @@
 import type { PanelPlace, PieceGeometry } from "../construction/geometry";
 import { shelfPlaces } from "../construction/fitting/shelf";
 import type { Form } from "../piece/schema";
+import { copies, markIn, panelIn, saidIn } from "../piece/times";
 
-/** Every panel beside the top that is composed from boards, by its name. */
-export function panelPlaces(form: Form, { seats, panels = [] }: Pick<PieceGeometry, "seats" | "panels">): PanelPlace[] {
+type Places = Pick<PieceGeometry, "seats" | "panels" | "core">;
+
+/** Every panel beside the first top that is composed from boards, by its name: other panels, then all of the same piece's copies. */
+export function panelPlaces(form: Form, at: Places, times = 1): PanelPlace[] {
+  const beside = besideTop(form, at);
+  const { length, width, thickness, count } = at.core;
+  const top: PanelPlace = {
+    ...{ id: "top", kind: "top", part: "T", name: "top", length, width, thickness },
+    sizesAt: ["form", "top"],
+  };
+  // slats are sawn one by one: there is no panel
+  const whole = count > 1 ? beside : [top, ...beside];
+  return [
+    ...beside,
+    ...copies(times).flatMap((copy) =>
+      whole.map((place) => ({
+        ...place,
+        id: panelIn(copy, place.id),
+        part: markIn(copy, place.part),
+        name: saidIn(copy, place.name),
+      })),
+    ),
+  ];
+}
+
+function besideTop(form: Form, { seats, panels = [] }: Pick<Places, "seats" | "panels">): PanelPlace[] {
   const shelves = shelfPlaces(form, seats);
   const lying = shelves.map(({ length, width, thickness }, i): PanelPlace => ({
     ...{ length, width, thickness },

@@ -1,6 +1,7 @@
 import { freshCutting } from "./cutting-choices";
 import { everyPanel, panelChoices } from "./panels";
 import type { Piece } from "./schema";
+import { panelsMade } from "./times";
 
 /** A copy starts unsawn, without boards, log and whatever was measured, glued or ticked: those belong to the first. */
 export function copyOf(piece: Piece): Piece {
@@ -21,7 +22,7 @@ export function boardsOf(piece: Piece): string[] {
   const sawn = new Set(piece.cutting.sawn.map((each) => each.board.id));
   return [
     ...new Set([
-      ...panelChoices(piece).flatMap((panel) => panel.strips.map((strip) => strip.board)),
+      ...panelsMade(piece).flatMap(([, panel]) => panel.strips.map((strip) => strip.board)),
       ...piece.cutting.sections.map((section) => section.board),
     ]),
   ].filter((id) => !sawn.has(id));

@@ -18,6 +18,7 @@ export function freshPiece(name: string, day: string): Piece {
     version: PIECE_VERSION,
     name,
     commission: "",
+    times: 1,
     day,
     species: "european-ash",
     moisture: { value: 8.5, on: day },

@@ -173,6 +173,8 @@ export const pieceSchema = v.strictObject({
   version: v.literal(PIECE_VERSION, `This version of Taller reads pieces of version ${PIECE_VERSION}.`),
   name: name("name"),
   commission: text("commission", 120),
+  /** made so many times, all alike */
+  times: v.optional(count("pieces made alike", 1, 12), 1),
   day: date("day of the build"),
   species: text("species", 60),
   moisture: v.strictObject({ value: moisture("measured moisture"), on: date("day it was measured") }),

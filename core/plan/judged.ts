@@ -198,8 +198,8 @@ export const JUDGED = WORK.stage(
   .stage(
     "cuttingJudged",
     "cutting",
-    ({ piece, parts, cutting, shop, rack, species, woods, sheets }) => ({
-      ...{ piece, parts, cutting, shop },
+    ({ piece, made, cutting, shop, rack, species, woods, sheets }) => ({
+      ...{ piece, parts: made, cutting, shop },
       boards: rack,
       ...{ species, woods, sheets },
     }),

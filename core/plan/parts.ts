@@ -1,5 +1,5 @@
 /** Third of the list: the cut list, and how moisture goes through each part. */
-import { cutParts } from "../layout/cut-list";
+import { cutParts, partsMade } from "../layout/cut-list";
 import { sheetPlans } from "../layout/sheets";
 import {
   courseOfSection,
@@ -31,9 +31,15 @@ export const PARTS = JOINED.stage(
   ({ parts, count, joints, asBuilt, choices, shop }) => cutParts(parts, { joints, count }, { asBuilt, choices }, shop),
 )
   .stage(
+    "made",
+    "form",
+    ({ parts, piece, shop }) => ({ parts, times: piece.times, kerf: shop.kerf }),
+    ({ parts, times, kerf }) => partsMade(parts, times, kerf),
+  )
+  .stage(
     "sheets",
     "cutting",
-    ({ parts, shop }) => ({ parts, kerf: shop.kerf }),
+    ({ made, shop }) => ({ parts: made, kerf: shop.kerf }),
     ({ parts, kerf }) => sheetPlans(parts, kerf),
   )
   .otherwise([])
@@ -109,8 +115,8 @@ export const PARTS = JOINED.stage(
   .stage(
     "cards",
     "joints",
-    ({ joints }) => ({ joints }),
-    ({ joints }) => joints.map(cardOf),
+    ({ joints, piece }) => ({ joints, times: piece.times }),
+    ({ joints, times }) => joints.map((joint) => cardOf({ ...joint, count: joint.count * times })),
   )
   .stage(
     "partMoves",
@@ -123,6 +129,8 @@ export const PARTS = JOINED.stage(
     ({ parts, courses, species, woods, coefficient, shelves }) =>
       partMovements(parts, courses, {
         wood: (kind) => woodOf(woods, kind, species),
-        panel: (kind) => [...shelves.values()].find(({ place }) => place.kind === kind)?.top.coefficient ?? coefficient,
+        panel: (kind) =>
+          (kind === "top" ? null : [...shelves.values()].find(({ place }) => place.kind === kind)?.top.coefficient) ??
+          coefficient,
       }),
   );

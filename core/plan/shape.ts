@@ -9,6 +9,7 @@ import { addDays } from "../movement/course";
 import { courseOfTop, looksOf, readsOf, roomAirOf, shopAirOf, Surroundings } from "../movement/courses";
 import { filmsOf } from "../movement/faces";
 import { latestMoisture } from "../piece/measured";
+import { panelsMade } from "../piece/times";
 import type { PanelPlace, PieceGeometry } from "../construction/geometry";
 import { panelSeen } from "../panels/lens";
 import { panelPlaces } from "../panels/places";
@@ -109,8 +110,8 @@ export const SHAPE = stageList<PlanInputs>()
   .items(
     "places",
     "boards",
-    ({ piece, geometry }) => ({ form: piece.form, geometry }),
-    ({ form, geometry }) => panelPlaces(form, geometry),
+    ({ piece, geometry }) => ({ form: piece.form, geometry, times: piece.times }),
+    ({ form, geometry, times }) => panelPlaces(form, geometry, times),
   )
   .stage(
     "reads",
@@ -178,15 +179,19 @@ export const SHAPE = stageList<PlanInputs>()
     "boards",
     ({ places, piece, geometry, known, rack, shop, species, woods }) => [
       places,
-      { panels: piece.panels, geometry, boards: known, rack, shop, usual: species, woods, sawn: piece.cutting.sawn },
+      {
+        ...{ panels: piece.panels, top: piece.form.top, times: piece.times, sawn: piece.cutting.sawn },
+        ...{ geometry, boards: known, rack, shop, usual: species, woods },
+      },
     ],
-    (place, { panels, geometry, boards, rack, shop, usual, woods, sawn }): OtherPanel => {
-      const { at, choice, top } = panelSeen(panels, geometry, place);
+    (place, { panels, top: whole, times, geometry, boards, rack, shop, usual, woods, sawn }): OtherPanel => {
+      const { at, choice, top: seen } = panelSeen({ panels, form: { top: whole } }, geometry, place);
+      const top = place.kind === "top" ? shapedTop(seen, at) : seen;
       const found = candidatesFor({
         rack,
         species: woodOf(woods, place.kind, usual).id,
         ...{ at, shop, top },
-        choice: withOthers(choice, elsewhere({ panels }, place.id)),
+        choice: withOthers(choice, elsewhere({ panels, times }, place.id)),
       });
       return {
         ...{ place, at, found },
@@ -213,8 +218,8 @@ export interface OtherPanel {
 }
 
 /** Strips of every other panel, which a panel leaves alone: no two claim one board. */
-const elsewhere = ({ panels }: Pick<Piece, "panels">, id: string): PanelChoice["strips"][] =>
-  Object.entries(panels).flatMap(([name, panel]) => (name === id ? [] : [panel.strips]));
+const elsewhere = (piece: Pick<Piece, "panels" | "times">, id: string): PanelChoice["strips"][] =>
+  panelsMade(piece).flatMap(([name, panel]) => (name === id ? [] : [panel.strips]));
 
 /** Each under a name of its own, so that a stage remembers each by identity. */
 const keyed = (strips: readonly PanelChoice["strips"][]): Record<`strips of ${number}`, PanelChoice["strips"]> =>

@@ -55,7 +55,7 @@ export function asPlan({ values: at, failures, waiting }: Stood<Required<Values>
     meetings: at.meetings ?? [],
     small: at.small ?? [],
     cards: at.cards ?? [],
-    parts: at.parts ?? [],
+    parts: at.made ?? [],
     assembly: at.assembly ?? { parts: [] },
     ownPairs: at.own?.pairs ?? [],
     weight: at.weight ?? 0,

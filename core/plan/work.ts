@@ -16,6 +16,7 @@ import { firstMoisture } from "../piece/measured";
 import type { Piece } from "../piece/schema";
 import { withOwn } from "../steps/own";
 import { stepsFor } from "../steps/order";
+import { stepsMade } from "../steps/times";
 import { filledIn } from "../stock/filled";
 import { stripThickness } from "../layout/strip-thickness";
 import { scheduled } from "../steps/schedule";
@@ -60,14 +61,14 @@ export const WORK = PARTS.stage(
   .stage(
     "blanks",
     "glue-up",
-    ({ parts, piece, species, woods, shop, adhesive }) => ({ parts, piece, species, woods, shop, adhesive }),
+    ({ made, piece, species, woods, shop, adhesive }) => ({ parts: made, piece, species, woods, shop, adhesive }),
     ({ parts, piece, species, woods, shop, adhesive }) => blankStages(parts, { piece, species, shop, adhesive }, woods),
   )
   .stage(
     "cutting",
     "cutting",
-    ({ parts, rack, lay, others, piece, species, woods, shop, geometry }) => ({
-      parts,
+    ({ made, rack, lay, others, piece, species, woods, shop, geometry }) => ({
+      parts: made,
       rack,
       laid: lay.laid,
       others,
@@ -132,12 +133,8 @@ export const WORK = PARTS.stage(
         filled: filledIn(laid),
         work: (told) => withOwn(work({ form, at, joints, choices, ...told }), own, told.milled),
       });
-      return scheduled(
-        steps,
-        day,
-        done,
-        shop.clamps.reduce((sum, { count }) => sum + count, 0),
-      );
+      const clamps = shop.clamps.reduce((sum, { count }) => sum + count, 0);
+      return scheduled(stepsMade(steps, piece.times, clamps), day, done, clamps);
     },
   )
   .stage(

@@ -3,7 +3,6 @@ import type { GlueStage } from "../glueup/stages";
 import type { Adhesive } from "../glueup/adhesives";
 import type { BaseWork, WorkFacts } from "../construction/base/base";
 import type { PieceGeometry, Standing } from "../construction/geometry";
-import { SEAM_OVER } from "../layout/strip-thickness";
 import { GLIDES } from "../outdoors/rules";
 import type { Acclimatising } from "../movement/acclimatise";
 import type { Piece } from "../piece/schema";
@@ -17,6 +16,7 @@ import { GluedPanel, panelSteps } from "./panel";
 import { roundShelf, shelfOnStretchers, shelfSteps } from "./shelf";
 import { attachStep, fasteningStep, smallStep } from "./fastening";
 import { topSteps } from "./top";
+import { topGluing } from "./top-gluing";
 
 /** From here on the inside of a board dries weeks behind its face, mm. @source common practice */
 const THICK_STOCK = 50;
@@ -70,6 +70,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
         title: "Sticker the boards in air like the room's",
         detail: `${named.length > 0 ? `${named.slice(0, 6).join(", ")}${named.length > 6 ? ` and ${named.length - 6} more` : ""}: ` : ""}until the meter reads ${from.toFixed(1)} to ${to.toFixed(1)} %, about ${days} days from ${boards[0].moisture} %. Measure two a week${thick >= THICK_STOCK ? "; thick stock inside a fresh cut, its face dries first" : ""}.`,
         hours: 0.5,
+        once: true,
         wait: days * 24,
         waitFor: "acclimatising",
         caution: "Sawdust that clings and rusts the saw says the wood is wet, whatever a meter reads at its face.",
@@ -111,6 +112,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
           "A magnet along both faces, then a detector: a nail’s shank stays when its head is gone. Dig out what is found; grit comes off with a wire brush, along the grain.",
         after: first,
         hours: 0.75,
+        once: true,
         caution: "No blade goes into wood that was not looked through.",
       }),
     );
@@ -138,8 +140,13 @@ export function stepsFor(inputs: OrderInputs): Step[] {
     );
   });
   const letIn = shelf.length > 0 && at.seats.some((seat) => seat.letIn > 0);
-  const glued = stages.at(-1);
-  const made = topSteps({ piece, at, shop, strips, last: glued ? `glue-${glued.id}` : "mill" });
+  const lasts = [stages, ...panels.flatMap((each) => (each.place.kind === "top" ? [each.stages] : []))].flatMap(
+    (each) => {
+      const last = each.at(-1);
+      return last ? [`glue-${last.id}`] : [];
+    },
+  );
+  const made = topSteps({ piece, at, shop, strips, last: lasts.length > 0 ? lasts : ["mill"] });
   const edges = edgeSteps(piece, parts, base, made);
   // what is glued first waits for the edges of its parts
   const own = afterEdges(letIn ? roundShelf(base) : base.steps, base.apart[1], edges.base);
@@ -148,40 +155,15 @@ export function stepsFor(inputs: OrderInputs): Step[] {
   if (small) out.push(small);
   out.push(...shelfOnStretchers(parts, at, base.closed));
 
-  stages.forEach((stage, i) => {
-    const id = `glue-${stage.id}`;
-    const before = stage.id === "last" ? stages.slice(0, i).map((each) => `plane-${each.id}`) : ["mill"];
-    out.push(
-      step({
-        id,
-        title: `Glue the top: ${stage.name.toLowerCase()}`,
-        detail: `Boards ${stage.strips.join(", ")}; ${stage.clamps.places.length} clamps and ${stage.clamps.cauls} for the cauls, ${Math.ceil(stage.grams)} g of glue, ${stage.minutes.toFixed(0)} min of work.`,
-        parts: ["top"],
-        after: before,
-        hours: 0.5 + stage.minutes / 60,
-        wait: TIME.seam,
-        waitFor: "seams to stop sinking",
-        clamps: stage.clamps.places.length + stage.clamps.cauls,
-        clampHours: adhesive.clampHours,
-        check: "Flat under a straightedge while the clamps go on.",
-        caution: stage.weight > 25 ? "Heavy: turn it with a helper." : "",
-      }),
-    );
-    if (stage.id !== "last" && stages.length > 1)
-      out.push(
-        step({
-          id: `plane-${stage.id}`,
-          title: `Plane ${stage.name.toLowerCase()} and joint its edge`,
-          detail:
-            top.sawnFace === null
-              ? `Both faces through the planer to ${fine(Math.min(strips, at.core.thickness + SEAM_OVER))}, once; then the edge for the last seam.`
-              : "Glue scraped off, no face planed; then the edge for the last seam.",
-          parts: ["top"],
-          after: [id],
-          hours: 0.75,
-        }),
-      );
-  });
+  const tops = [
+    { name: "top", stages },
+    ...panels.flatMap(({ place: { name, kind }, stages }) => (kind === "top" ? [{ name, stages }] : [])),
+  ];
+  out.push(
+    ...tops.flatMap(({ name, stages }) =>
+      topGluing(name, stages, { ...{ piece, at, strips }, clampHours: adhesive.clampHours }),
+    ),
+  );
   out.push(...afterEdges(made, made.at(-1)!.id, edges.top).map((each) => step(each)), ...edges.top);
   if (filled.length > 0)
     out.push(
@@ -250,6 +232,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
       parts: [],
       after: ["attach"],
       hours: 2,
+      once: true,
     }),
   );
   return out;

@@ -44,6 +44,7 @@ export function panelSteps(part: Part | undefined, panels: readonly GluedPanel[]
         waitFor: "seams to stop sinking",
         clamps: stage.clamps.places.length + stage.clamps.cauls,
         clampHours: work.clampHours,
+        once: true,
       }),
     ),
   );

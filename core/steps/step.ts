@@ -13,6 +13,8 @@ export interface Step {
   clampHours: number;
   caution: string;
   check: string;
+  /** done once for all copies of the piece, or told panel by panel */
+  once?: true;
 }
 
 export interface DatedStep extends Step {

@@ -9,13 +9,13 @@ import type { Shop } from "../piece/shop";
 import { fine, listed, mm } from "../verdict/verdict";
 import type { Step } from "./step";
 
-/** What the steps of a top follow from. `strips`: how thick its strips were glued, mm; `last`: the step that leaves the panel glued. */
+/** What the steps of a top follow from. `strips`: how thick its strips were glued, mm; `last`: the steps that leave the panel glued. */
 export interface TopFacts {
   piece: Piece;
   at: Pick<PieceGeometry, "through" | "core" | "bearers" | "posts">;
   shop: Shop;
   strips: number;
-  last: string;
+  last: string[];
 }
 
 type TopStep = Partial<Step> & Pick<Step, "id" | "title" | "detail" | "hours">;
@@ -63,7 +63,7 @@ function panelSteps({ piece: { form, panels }, at, shop, strips, last }: TopFact
       ? `The upper face stays as it was sawn. Level the face below wherever something bears on it. ${trim.detail}`
       : `From ${fine(strips)} to ${fine(thickness)} ${by}. ${trim.detail}`,
     parts: ["top"],
-    after: [last],
+    after: last,
     hours: sawn ? 1.5 : 2.5,
     check: sawn ? "No light under a straightedge where it bears." : "No rock on winding sticks over 1 mm.",
   };

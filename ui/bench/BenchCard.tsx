@@ -52,6 +52,7 @@ export function BenchCard({ piece, scale, onCopy, onAway, onDelete }: Given) {
         <p className="text-[13px] text-graphite">
           {card ? (
             <>
+              {card.times ? `${card.times} alike, ` : ""}
               {card.species},{" "}
               {fractions(`${length(card.size[0])} by ${length(card.size[1])} by ${withUnit(card.size[2])}`)}
               {card.deadline ? `, due ${dayName(card.deadline)}` : ""}

@@ -30,7 +30,9 @@ export function PanelLens({ panel, children }: { panel: PlannedPanel; children: 
         ...plan,
         ...{ geometry, top, panel: { laid, lines, candidates, unfit } },
         // what holds the top holds nothing here: it goes both ways from its middle
-        ...{ fasteners: [], breadboards: null, stiffeners: null, slats: null, framed: null },
+        ...(place.kind === "top"
+          ? {}
+          : { fasteners: [], breadboards: null, stiffeners: null, slats: null, framed: null }),
         species: woodOf(plan.woods, place.kind, plan.species),
         courses: { ...plan.courses, top: top.course },
       },

@@ -71,6 +71,9 @@ export function ShopSheets() {
               ],
               ["Height", withUnit(piece.form.height)],
               ...base.sizes(piece.form, plan.geometry).map(([what, sizes]) => [what, say(sizes)]),
+              ...(piece.times > 1
+                ? [["Made", `${piece.times} alike; joints, cut list and glue-ups are for all of them`]]
+                : []),
               ["Must match", piece.brief.match || "nothing named"],
             ].map(([what, value]) => (
               <div key={what} className="flex justify-between gap-4 border-b border-hairline py-1">
@@ -93,7 +96,7 @@ export function ShopSheets() {
         </div>
         <p className="mt-4 text-[13px]">
           {say(
-            `${attachStep(piece, plan.geometry).title}. ${attachStep(piece, plan.geometry).detail}${plan.fasteners.length ? ` ${plan.fasteners.length} in all.` : ""}`,
+            `${attachStep(piece, plan.geometry).title}. ${attachStep(piece, plan.geometry).detail}${plan.fasteners.length ? ` ${plan.fasteners.length * piece.times} in all.` : ""}`,
           )}
         </p>
         {holding && <SceneView paper scene={holding} height={140} width={PAPER / 2} />}
@@ -107,7 +110,7 @@ export function ShopSheets() {
       </Sheet>
       <Sheet number={3} name="Cut list and diagrams">
         <CutTable plan={plan} />
-        <SmallTable plan={plan} />
+        <SmallTable plan={plan} times={piece.times} />
         {plan.cutting.shopping.length > 0 && <ShoppingTable plan={plan} />}
         <div className="mt-3">
           <CutDiagrams plan={plan} width={PAPER / 2 - 12} />

@@ -56,6 +56,7 @@ export function BriefStage() {
           options={useChoices}
           onTake={(value) => edit("Made as", madeAs(value, piece))}
         />
+        <NumberField label="Made alike" value={piece.times} onTake={(value) => set("Made alike", ["times"], value)} />
         {use.seats && (
           <>
             <NumberField

@@ -19,7 +19,7 @@ export function BuildStage() {
     <>
       <StageHead title="The order of work">
         {last
-          ? `${plan.steps.length} steps, about ${Math.round(hours)} hours at the bench, ready on ${dayName(last.ready)}. What waits for glue or finish lets other work go on.`
+          ? `${plan.steps.length} steps, about ${Math.round(hours)} hours at the bench, ready on ${dayName(last.ready)}. What waits for glue or finish lets other work go on.${piece.times > 1 ? ` Hours are for all ${piece.times}; what a step says is for each, but panels are told one by one.` : ""}`
           : "The steps can’t be put in order as the piece stands; Measure twice says why."}
       </StageHead>
       {last && <Calendar steps={plan.steps} />}

@@ -73,10 +73,10 @@ export function CutTable({ plan }: { plan: Plan }) {
   );
 }
 
-/** What joints bring with them, counted: it comes from offcuts, or is bought. */
-export function SmallTable({ plan }: { plan: Plan }) {
+/** What joints bring with them, counted for every copy of the piece: it comes from offcuts, or is bought. */
+export function SmallTable({ plan, times }: { plan: Plan; times: number }) {
   const { length, withUnit } = useUnit();
-  const rows = smallList(plan.small);
+  const rows = smallList(plan.small, times);
   if (rows.length === 0) return null;
   return (
     <section aria-label="Small parts" className="mt-3">

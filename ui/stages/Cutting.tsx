@@ -124,7 +124,7 @@ export function CuttingStage() {
       </FieldRow>
       <Matches />
       <CutTable plan={plan} />
-      <SmallTable plan={plan} />
+      <SmallTable plan={plan} times={piece.times} />
       <Buying />
       <MillingTable />
       {piece.form.kind === "leg-and-apron" && <LegWays />}
