@@ -1,4 +1,5 @@
 import type { Brief, Form } from "../piece/schema";
+import { MOST_TIMES } from "../piece/most-times";
 import { grade, mm, Remedy, Verdict, verdict } from "../verdict/verdict";
 import { clearances, proposeTable, TableProposal, widthNeeded } from "./propose";
 import { placesAt, useOf } from "./uses";
@@ -8,6 +9,8 @@ export interface BriefFacts {
   form: Form;
   /** clear along a side between what stands below, mm */
   between: number;
+  /** made so many times: each seats as many */
+  times: number;
 }
 
 /** Every rule of the brief stage. The deadline is judged in the build stage, where the calendar is. */
@@ -82,11 +85,12 @@ function partySeats(facts: BriefFacts) {
   return seats(facts, "most", "at a party");
 }
 
-function seats({ brief, form }: BriefFacts, which: "daily" | "most", when: string): Verdict | null {
+function seats({ brief, form, times }: BriefFacts, which: "daily" | "most", when: string): Verdict | null {
   const use = useOf(form);
   if (!use.seats) return null;
   const { where } = use.seats;
-  const { sides, ends, total } = placesAt(use, form.top, which);
+  const { sides, ends, total: each } = placesAt(use, form.top, which);
+  const total = each * times;
   const wanted = brief.seats[which];
   const level = total >= wanted ? "holds" : which === "most" || total >= wanted - 1 ? "tight" : "fix";
   const proposal = proposeTable(brief);
@@ -98,14 +102,26 @@ function seats({ brief, form }: BriefFacts, which: "daily" | "most", when: strin
     subject: ["top"],
     level,
     text: `Seats ${total} ${when}, ${wanted} asked`,
-    why: `${use.seats[which]} mm of edge a place: ${along}${atEnds}.`,
+    why: `${use.seats[which]} mm of edge a place: ${along}${atEnds}${times > 1 ? `; ${times} are made` : ""}.`,
     limit: wanted,
     actual: total,
     sense: "at least",
     unit: "seats",
     remedies:
-      level === "holds" || where !== "round" || proposal.length <= form.top.length ? [] : [useProposal(proposal)],
+      level === "holds"
+        ? []
+        : where === "on"
+          ? moreOf(each, wanted)
+          : where !== "round" || proposal.length <= form.top.length
+            ? []
+            : [useProposal(proposal)],
   });
+}
+
+/** As many of a piece to sit on as seat all. @param each  who sits on one */
+function moreOf(each: number, wanted: number): Remedy[] {
+  const times = each > 0 ? Math.ceil(wanted / each) : Infinity;
+  return times > MOST_TIMES ? [] : [{ label: `Make ${times} alike`, patches: [{ path: ["times"], value: times }] }];
 }
 
 function tuckedSeats({ brief, form, between }: BriefFacts): Verdict | null {

@@ -1,4 +1,5 @@
 import type { Shop } from "../piece/shop";
+import { mm } from "../verdict/verdict";
 import type { Cutter } from "./joint";
 
 /** Chisels and router bits the shop owns. */
@@ -30,4 +31,20 @@ export function ownedSize(
   const none: Cutter = { kind: "none", size: 0 };
   if (asked !== null) return { size: asked, tool: nearest && Math.abs(nearest.size - asked) < 0.05 ? nearest : none };
   return nearest ? { size: nearest.size, tool: nearest } : { size: Math.round(wanted), tool: none };
+}
+
+/**
+ * How a board is crosscut at 45° by a tilted blade: on the sled while the blade comes through both, else without it, else from both faces.
+ * Turned end for end its slant stays; turned edge for edge it would cross itself.
+ *
+ * @param board  its thickness, mm
+ */
+export function bevelSawn(board: number, { bevelReach, sledBase }: Pick<Shop, "bevelReach" | "sledBase">): string {
+  const sled = bevelReach - sledBase;
+  if (board <= sled) return "on the sled";
+  if (board <= bevelReach)
+    return `the tilted blade reaches ${mm(bevelReach)}, only ${mm(sled)} over the sled’s base: by the mitre fence without it, or on it from both faces, the board turned end for end`;
+  return board <= 2 * bevelReach
+    ? `the tilted blade reaches ${mm(bevelReach)} of ${mm(board)}: from both faces, the board turned end for end against the same stop`
+    : `the tilted blade reaches ${mm(bevelReach)} of ${mm(board)} from each face: the rib between them by handsaw`;
 }

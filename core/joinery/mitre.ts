@@ -4,7 +4,7 @@ import type { TenonChoice } from "../piece/base-choices";
 import type { Shop } from "../piece/shop";
 import { fine, mm } from "../verdict/verdict";
 import { Meets, TENON } from "./blind-tenon";
-import { cuttersOf, looseTenonsOf, ownedSize } from "./cutters";
+import { bevelSawn, cuttersOf, looseTenonsOf, ownedSize } from "./cutters";
 import type { Brought, Held, Joint, JointBodies, JointBody, SettingCard } from "./joint";
 import { looseRow } from "./loose-tenons";
 
@@ -36,6 +36,8 @@ export interface Mitre extends Joint {
   spline: boolean;
   section: { width: number; thickness: number };
   behind: number;
+  /** how a tilted blade goes through the board */
+  sawn: string;
   set: SettingCard["lines"];
 }
 
@@ -77,6 +79,7 @@ export function mitre({ meets, width, board, angle = 90, spline = false, setting
     gap: count > 1 ? Math.max(0, (usable - count * tenonWidth) / (count - 1)) : 0,
     section: { width, thickness: long },
     behind: board * Math.cos(half),
+    sawn: bevelSawn(board, shop),
     length: 0,
     glueArea: width * long,
     walls: [
@@ -127,7 +130,7 @@ export function mitreCard(joint: Mitre): SettingCard {
     lines: [
       ...joint.set,
       angle === 90
-        ? { what: "Saw tilt", setting: "45.0°, tried on two offcuts held to a square" }
+        ? { what: "Saw tilt", setting: `45.0°, tried on two offcuts held to a square; ${joint.sawn}` }
         : {
             what: "Mitre",
             setting: `${(90 - angle / 2).toFixed(1)}° off square, half of ${angle.toFixed(1)}°: measured on the drawing, tried on offcuts`,

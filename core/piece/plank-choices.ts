@@ -9,6 +9,8 @@ const plankSchema = v.strictObject({
   thickness: size("thickness of the ends", 10, 120),
   /** how the top meets them: mitred with the grain running over, let in, or on loose tenons */
   joint: choice("end to top", ["mitred", "housed", "loose"]),
+  /** mitred ends may be closed by a board on the floor: the grain runs round all four */
+  floor: v.optional(choice("board below", ["none", "mitred"]), "none"),
   /** what is cut from the middle of the foot, so that it stands on two */
   relief: distance("foot relief", 200),
   stretcher: v.strictObject({
@@ -23,7 +25,7 @@ export type PlankChoices = v.InferOutput<typeof plankSchema>;
 
 /** @source common practice */
 export const USUAL_PLANK: PlankChoices = {
-  ...{ ends: 2, setIn: 40, thickness: 32, joint: "housed", relief: 15 },
+  ...{ ends: 2, setIn: 40, thickness: 32, joint: "housed", floor: "none", relief: 15 },
   stretcher: { kind: "wedged", height: 180, depth: 100, thickness: 28, proud: 6 },
 };
 /** Fields of the form: plank ends. */

@@ -13,6 +13,7 @@ import { boxFields } from "./box-choices";
 import { caseFields } from "./case-choices";
 import { dovetailFields } from "./dovetail-choices";
 import { existingFields } from "./existing-choices";
+import { MOST_TIMES } from "./most-times";
 import { NO_OWN, ownSchema } from "./own-choices";
 import { plankFields } from "./plank-choices";
 import { splayedFields } from "./splayed-choices";
@@ -174,7 +175,7 @@ export const pieceSchema = v.strictObject({
   name: name("name"),
   commission: text("commission", 120),
   /** made so many times, all alike */
-  times: v.optional(count("pieces made alike", 1, 12), 1),
+  times: v.optional(count("pieces made alike", 1, MOST_TIMES), 1),
   day: date("day of the build"),
   species: text("species", 60),
   moisture: v.strictObject({ value: moisture("measured moisture"), on: date("day it was measured") }),

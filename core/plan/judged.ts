@@ -26,8 +26,8 @@ import { WORK } from "./work";
 export const JUDGED = WORK.stage(
   "briefJudged",
   "brief",
-  ({ piece, geometry }) => ({ brief: piece.brief, form: piece.form, between: geometry.between }),
-  ({ brief, form, between }) => judge("brief", BRIEF_RULES, { brief, form, between }),
+  ({ piece, geometry }) => ({ brief: piece.brief, form: piece.form, between: geometry.between, times: piece.times }),
+  ({ brief, form, between, times }) => judge("brief", BRIEF_RULES, { brief, form, between, times }),
 )
   .stage(
     "thingsJudged",

@@ -14,6 +14,7 @@ export function PlankFields() {
     <LengthField key={label} label={label} value={value} onTake={(to) => set(label, at(...path), to)} />
   );
   const { stretcher } = plank;
+  const closed = plank.joint === "mitred" && plank.floor === "mitred";
   return (
     <>
       <Group name="Ends">
@@ -38,7 +39,18 @@ export function PlankFields() {
         />
         {plank.joint !== "mitred" && size("Thickness of the ends", plank.thickness, "thickness")}
         {plank.joint !== "mitred" && size("Set-in of the ends", plank.setIn, "setIn")}
-        {size("Foot relief", plank.relief, "relief")}
+        {plank.joint === "mitred" && (
+          <Choice
+            label="Below"
+            value={plank.floor}
+            options={[
+              { value: "none", name: "Open" },
+              { value: "mitred", name: "A board, mitred to the ends" },
+            ]}
+            onTake={(value) => set("Board below", at("floor"), value)}
+          />
+        )}
+        {!closed && size("Foot relief", plank.relief, "relief")}
       </Group>
       <Group name="Stretcher">
         <Choice

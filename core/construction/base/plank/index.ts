@@ -28,10 +28,13 @@ export const plank: Base<Plank> = {
   work: plankWork,
   dimensions: plankDimensions,
   setOuts: () => [],
-  describe: ({ plank: { joint } }, { ends, stretcher }) =>
-    `${ends.length === 3 ? "Three" : "Two"} plank ends ${JOINTS[joint]}${stretcher ? ", a stretcher between them" : ""}.`,
-  sizes: (_, { plank: { width, thickness, height }, stretcher }) => [
+  describe: ({ plank: { joint } }, { ends, stretcher, floor, bays, under }) =>
+    floor > 0 && ends.length === 2
+      ? `Four boards and four mitres, the grain running round, open in front and behind: ${mm(bays[0].to - bays[0].from)} by ${mm(under - floor)} inside${stretcher ? ", a stretcher between the ends" : ""}.`
+      : `${ends.length === 3 ? "Three" : "Two"} plank ends ${JOINTS[joint]}${stretcher ? ", a stretcher between them" : ""}.`,
+  sizes: (_, { plank: { width, thickness, height }, stretcher, floor, bays, under }) => [
     ["Ends", `${mm(width)} by ${mm(thickness)}, ${mm(height)} high`],
+    ...(floor > 0 ? [["Inside", `${mm(bays[0].to - bays[0].from)} by ${mm(under - floor)}`] as [string, string]] : []),
     ...(stretcher
       ? [
           [

@@ -1,4 +1,5 @@
 import { BlindTenon, blindTenon, Meets } from "../../../joinery/blind-tenon";
+import type { SettingCard } from "../../../joinery/joint";
 import { endJoint } from "../../../joinery/end-joint";
 import { housing } from "../../../joinery/housing";
 import type { KindOfJoint } from "../../../joinery/kinds";
@@ -17,7 +18,7 @@ const MITRE_WASTE = 6;
 
 /** The joints of plank ends, a group at a time. */
 export function plankJoints(at: Plank, form: Form, choices: JointChoices, shop: Shop): KindOfJoint[] {
-  const { plank, top, ends, stretcher, bays } = at;
+  const { plank, top, ends, stretcher, bays, floor } = at;
   const meets = (receives: string, enters: string, name: string, count: number): Meets => {
     const group = `${receives}+${enters}`;
     return { id: group, group, name, receives, enters, count };
@@ -36,18 +37,25 @@ export function plankJoints(at: Plank, form: Form, choices: JointChoices, shop: 
   };
   const outer = meets("top", "plank-end", "End to top", 2);
   const into = { width: top.length, thickness: top.thickness };
+  const corner = (who: Meets, lines: SettingCard["lines"]) =>
+    mitre({
+      meets: who,
+      ...{ width: plank.width, board: top.thickness, shop, set: lines },
+      setting: set(who.group, { ...USUAL_TENON, kind: "loose" }),
+    });
   const out: KindOfJoint[] = [
     form.plank.joint === "mitred"
-      ? mitre({
-          meets: outer,
-          ...{ width: plank.width, board: top.thickness, shop, set: waterfall(at, shop) },
-          setting: set(outer.group, { ...USUAL_TENON, kind: "loose" }),
-        })
+      ? corner(outer, waterfall(at, shop))
       : form.plank.joint === "housed"
         ? housing({ meets: outer, section, into: { depth: top.thickness, thickness: top.length }, glued: true })
         : loose(outer, into),
   ];
   if (ends.some((end) => !end.outer)) out.push(loose(meets("top", "middle-end", "Middle end to top", 1), into));
+  if (floor > 0) {
+    out.push(corner(meets("bottom-board", "plank-end", "End to bottom", 2), []));
+    if (ends.some((end) => !end.outer))
+      out.push(loose(meets("bottom-board", "middle-end", "Middle end to bottom", 1), into));
+  }
   if (!stretcher) return out;
   const rail = { width: stretcher.depth, thickness: stretcher.thickness };
   const through = { depth: plank.thickness, thickness: plank.width };
@@ -74,19 +82,29 @@ export function plankJoints(at: Plank, form: Form, choices: JointChoices, shop: 
   return out;
 }
 
-/** One blank for the top and both ends, in the order in which they come off it. */
-export function blankOf({ top, plank }: Plank, shop: Shop): { length: number; perMitre: number } {
+/** One blank for the top, both ends and the bottom where there is one, in the order in which they come off it. */
+export function blankOf(
+  { top, plank, floor }: Plank,
+  shop: Shop,
+): { length: number; perMitre: number; mitres: number } {
   const perMitre = top.thickness + shop.kerf + MITRE_WASTE;
-  return { length: top.length + 2 * plank.height + 2 * perMitre, perMitre };
+  const mitres = floor > 0 ? 3 : 2;
+  return {
+    length: top.length + 2 * plank.height + (floor > 0 ? top.length : 0) + mitres * perMitre,
+    ...{ perMitre, mitres },
+  };
 }
 
 function waterfall(at: Plank, shop: Shop) {
-  const { length, perMitre } = blankOf(at, shop);
+  const { length, perMitre, mitres } = blankOf(at, shop);
   return [
     {
-      what: "One blank, for the grain to run over: end, top, end",
+      what:
+        at.floor > 0
+          ? "One blank, for the grain to run round: end, top, end, bottom; it breaks at the bottom’s last corner"
+          : "One blank, for the grain to run over: end, top, end",
       setting: `${mm(Math.ceil(length))} by ${mm(at.plank.width)}, ends squared last`,
     },
-    { what: "Lost at each of its two mitres", setting: mm(Math.ceil(perMitre)) },
+    { what: `Lost at each of its ${mitres === 2 ? "two" : "three"} mitres`, setting: mm(Math.ceil(perMitre)) },
   ];
 }

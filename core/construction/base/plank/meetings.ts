@@ -6,7 +6,7 @@ import type { BaseFacts } from "../base";
 import type { Plank } from "./place";
 
 export function plankMeetings({ form, at, joints }: BaseFacts<Plank>): Meeting[] {
-  const { ends, plank, under, top, stretcher, bays, mitred } = at;
+  const { ends, plank, under, top, stretcher, bays, mitred, floor } = at;
   const byId = new Map<string, KindOfJoint>(joints.map((joint) => [joint.id, joint]));
   const out: Meeting[] = [];
   const meet = (id: string, who: Omit<Meeting, "joint">) => {
@@ -18,8 +18,23 @@ export function plankMeetings({ form, at, joints }: BaseFacts<Plank>): Meeting[]
   ends.forEach(({ x, outer }, i) => {
     const enters = `P${i + 1}`;
     // what lies over an end that is not one panel is not joined: a rule says so
-    if (!whole) return;
     const side = x > 0 ? 1 : -1;
+    if (floor > 0)
+      if (outer)
+        meet("bottom-board+plank-end", {
+          ...{ enters, receives: "Y" },
+          face: {
+            at: [(side * top.length) / 2, 0, (-side * plank.width) / 2],
+            x: [-side * half, -half, 0],
+            y: [0, 0, side],
+          },
+        });
+      else
+        meet("bottom-board+middle-end", {
+          ...{ enters, receives: "Y" },
+          face: { at: [x + plank.thickness / 2, floor, -plank.width / 2], x: [0, -1, 0], y: [0, 0, 1] },
+        });
+    if (!whole) return;
     if (mitred && outer)
       meet("top+plank-end", {
         ...{ enters, receives: "T" },

@@ -10,7 +10,7 @@ const PULL = { along: 200, down: 140 };
 
 /** Ends on their feet, and the stretcher between them. */
 export function plankParts({ form, at }: BaseFacts<Plank>): AssemblyPart[] {
-  const { ends, plank, under, bays, stretcher, mitred } = at;
+  const { ends, plank, under, bays, stretcher, mitred, floor, top } = at;
   const all: Plain[] = ends.map(({ x, outer }, i): Plain => ({
     id: `P${i + 1}`,
     kind: outer ? "plank-end" : "middle-end",
@@ -19,10 +19,18 @@ export function plankParts({ form, at }: BaseFacts<Plank>): AssemblyPart[] {
     role: "panel",
     make: "solid",
     note: `Glued from the boards chosen for it, its grain upright${mitred && outer ? "; mitred to the top in one with it" : ""}.`,
-    shape: endShape(plank, outer ? plank.height : under, form.plank.relief),
-    place: { at: [x - plank.thickness / 2, 0, -plank.width / 2], x: [0, 1, 0], y: [0, 0, 1] },
+    shape: endShape(plank, outer ? plank.height : under - floor, floor > 0 ? 0 : form.plank.relief),
+    place: { at: [x - plank.thickness / 2, outer ? 0 : floor, -plank.width / 2], x: [0, 1, 0], y: [0, 0, 1] },
     opens: [Math.sign(x) * PULL.along, -PULL.down, 0],
   }));
+  if (floor > 0)
+    all.push({
+      ...{ id: "Y", kind: "bottom-board", name: "Bottom", letter: "Y", role: "panel", make: "solid" },
+      note: "Glued from the boards chosen for it; mitred to the ends in one with them.",
+      shape: { length: top.length, width: plank.width, thickness: floor },
+      place: { at: [-top.length / 2, floor, -plank.width / 2], x: [1, 0, 0], y: [0, 0, 1] },
+      opens: [0, -2 * PULL.down, 0],
+    });
   if (stretcher) all.push(...stretchersBetween({ bays, stretcher, marked: "ends", opens: [0, -PULL.down, 0] }));
   return all.map((part) => ({ ...part, adds: [], cuts: [] }));
 }

@@ -11,12 +11,16 @@ export interface Plank extends PieceGeometry {
   ends: { x: number; outer: boolean }[];
   plank: { width: number; thickness: number; height: number };
   mitred: boolean;
+  /** thickness of the board that closes it below, 0 where it is open */
+  floor: number;
   stretcher: { depth: number; thickness: number; from: number } | null;
   bays: { from: number; to: number }[];
 }
 
 /** Ends whose corners are mitred reach to the top's own ends and sides, and are as thick as it is. */
 export const isMitred = ({ plank }: Form) => plank.joint === "mitred";
+/** A board below closes them: a piece of four boards and four mitres, open in front and behind. */
+export const isClosed = (form: Form) => isMitred(form) && form.plank.floor === "mitred";
 
 /** How far an end is let into the top: 8 mm, a third of it at most. @source common practice */
 export const letInTop = (top: number) => Math.max(1, Math.floor(Math.min(LET_IN, top / 3)));
@@ -35,37 +39,49 @@ export function placePlank(form: Form, asBuilt: readonly AsBuilt[]): Plank {
   const ends = xs.map((x) => ({ x, outer: x !== 0 || xs.length === 2 }));
   const { kind, depth, thickness: thick, height: from } = choice.stretcher;
   const bays = xs.slice(1).map((x, i) => ({ from: xs[i] + thickness / 2, to: x - thickness / 2 }));
-  const relief = reliefOf(choice.relief, height);
+  const floor = isClosed(form) ? top.thickness : 0;
+  const relief = floor > 0 ? 0 : reliefOf(choice.relief, height);
   const foot = relief > 0 ? footLength(width) : width / 2;
   return {
     kind: "plank",
     keeps: { end: !mitred, side: false },
-    ...{ top, core, under, ends, mitred, bays },
+    ...{ top, core, under, ends, mitred, floor, bays },
     plank: { width, thickness, height },
     stretcher: kind === "none" ? null : { depth, thickness: thick, from },
     frame: { length: 2 * reach + thickness, width },
     bearers: [],
     posts: [],
     through: null,
-    feet: xs.flatMap((x) =>
-      [-1, 1].map((side) => ({ x, z: (side * (width - foot)) / 2, length: thickness, width: foot })),
-    ),
+    feet:
+      floor > 0
+        ? [{ x: 0, z: 0, length: 2 * reach + thickness, width }]
+        : xs.flatMap((x) =>
+            [-1, 1].map((side) => ({ x, z: (side * (width - foot)) / 2, length: thickness, width: foot })),
+          ),
     sticks: [],
     seats: bays.map((bay): Seat => ({
       ...bay,
       ...{ back: -width / 2, front: width / 2, height: form.shelf.height },
       ...{ holders: ["plank-end", "middle-end"], letIn: LET_IN, width: "free" },
     })),
-    panels: ends.map(({ outer }, i): PanelPlace => ({
-      id: `end-${i + 1}`,
-      kind: outer ? "plank-end" : "middle-end",
-      part: `P${i + 1}`,
-      name: i === 0 ? "left end" : outer ? "right end" : "middle end",
-      length: (outer ? height : under) + (outer && choice.joint === "housed" ? letInTop(top.thickness) : 0),
-      ...{ width, thickness },
-      sizesAt: ["form", "plank"],
-    })),
+    panels: [
+      ...ends.map(({ outer }, i): PanelPlace => ({
+        id: `end-${i + 1}`,
+        kind: outer ? "plank-end" : "middle-end",
+        part: `P${i + 1}`,
+        name: i === 0 ? "left end" : outer ? "right end" : "middle end",
+        length: (outer ? height : under - floor) + (outer && choice.joint === "housed" ? letInTop(top.thickness) : 0),
+        ...{ width, thickness },
+        sizesAt: ["form", "plank"],
+      })),
+      ...(floor > 0 ? [bottomBoard(top.length, width, floor)] : []),
+    ],
     kneeRoom: under,
     between: Math.min(...bays.map(({ from: a, to }) => to - a)),
   };
 }
+
+const bottomBoard = (length: number, width: number, thickness: number): PanelPlace => ({
+  ...{ id: "bottom-board", kind: "bottom-board", part: "Y", name: "bottom", length, width, thickness },
+  sizesAt: ["form", "plank"],
+});

@@ -10,6 +10,7 @@ import { USUAL_SHOP } from "../../../piece/shop";
 import { bodiesOfParts, clashes } from "../../../testing/clashes";
 import { at, find, planOf, strips, tableWith } from "../../../testing/plans";
 import { preview } from "../../preview";
+import { plank } from "./index";
 import type { Plank } from "./place";
 
 const SEED = Number(process.env.SEED ?? 20261126);
@@ -105,6 +106,66 @@ describe("a bench on plank ends, worked by hand", () => {
   });
 });
 
+describe("a cube stool, worked by hand: 400 outside from boards 36 thick", () => {
+  const cube = (...patches: Patch[]) =>
+    planOf(
+      tableWith(
+        ...[at("form.kind", "plank"), at("form.use", "stool"), at("form.height", 400)],
+        ...[at("form.top.length", 400), at("form.top.width", 400), at("form.top.thickness", 36)],
+        ...[set("joint", "mitred"), set("floor", "mitred"), set("stretcher.kind", "none"), ...patches],
+      ),
+    );
+  const plan = cube();
+
+  it("is four boards 400 by 400 by 36, a mitre at each of four corners, 328 by 328 inside", () => {
+    expect(plan.parts.map(({ id, count, finished: f }) => [id, count, f.length, f.width, f.thickness])).toEqual([
+      ["top", 1, 400, 400, 36],
+      ["plank-end", 2, 400, 400, 36],
+      ["bottom-board", 1, 400, 400, 36],
+    ]);
+    expect(plan.joints.map(({ kind, count }) => [kind, count])).toEqual([
+      ["mitre", 2],
+      ["mitre", 2],
+    ]);
+    expect(plank.sizes(tableWith().form, plan.geometry as Plank)).toContainEqual(["Inside", "328 mm by 328 mm"]);
+  });
+
+  it("weighs what its ring holds: outside less inside, less its slots", () => {
+    const slots = plan.joints.reduce((sum, joint) => {
+      const { tenons, tenonWidth, thickness, reach, count } = joint as Mitre;
+      return sum + count * 2 * tenons * tenonWidth * thickness * (reach + 1);
+    }, 0);
+    const volume = plan.assembly.parts.reduce((sum, part) => sum + bulkOf(bodyOf(part)).volume, 0);
+    expect(volume).toBeCloseTo((400 * 400 - 328 * 328) * 400 - slots, 0);
+  });
+
+  it("comes off one blank in a row: four boards and three mitres of 36, a kerf and 6 of tilt", () => {
+    const said = plan.cards.find(({ joint }) => joint === "top+plank-end")!.lines[0];
+    expect(said.what).toContain("end, top, end, bottom");
+    expect(said.setting).toContain(`${Math.ceil(4 * 400 + 3 * (42 + USUAL_SHOP.kerf))} mm by 400 mm`);
+  });
+
+  it("a blade that reaches 53 at 45° takes 36 on a sled 12 thick; 45 needs the board turned end for end", () => {
+    const tilt = (thick: number) =>
+      cube(at("form.top.thickness", thick))
+        .cards.find(({ joint }) => joint === "top+plank-end")!
+        .lines.find(({ what }) => what === "Saw tilt")!.setting;
+    expect(tilt(36)).toMatch(/on the sled$/);
+    expect(tilt(45)).toMatch(/only 41 mm over the sled’s base: .*turned end for end$/);
+    expect(tilt(60)).toMatch(/reaches 53 mm of 60 mm: from both faces/);
+  });
+
+  it("stands square by its corners, and all four are glued at once", () => {
+    expect(find(plan, "form.racking")).toMatchObject({ level: "holds" });
+    expect(find(cube(at("form.top.length", 1000)), "form.racking").level).toBe("tight");
+    expect(plan.steps.find(({ id }) => id === "glue-base")!.title).toBe("Glue all four corners");
+    expect(
+      plan.verdicts.filter(({ id }) => id.startsWith("form.touch")).filter(({ level }) => level === "fix"),
+    ).toEqual([]);
+    expect(find(cube(set("stretcher.kind", "blind"), set("stretcher.height", 20)), "form.stretcher").level).toBe("fix");
+  });
+});
+
 describe("what is wrong is said", () => {
   it("slats over ends that are joined to one panel, a mitre under an oval, nothing that ties the ends", () => {
     expect(find(bench(at("form.field", "slats")), "form.plank-top")).toMatchObject({ level: "fix" });
@@ -125,6 +186,7 @@ const choices = fc.record({
   thickness: fc.integer({ min: 20, max: 50 }),
   setIn: fc.integer({ min: 0, max: 60 }),
   relief: fc.integer({ min: 0, max: 40 }),
+  floor: fc.constantFrom("none", "mitred"),
   kind: fc.constantFrom("none", "wedged", "blind"),
   top: fc.integer({ min: 20, max: 45 }),
   width: fc.integer({ min: 300, max: 800 }),
@@ -176,7 +238,8 @@ describe(`plank ends of any choices (seed ${SEED})`, () => {
           [
             [
               [0, 0],
-              [t, 0],
+              // closed below, its foot is mitred too
+              [t, g.floor],
               [t, g.under],
               [0, g.under + t],
             ],

@@ -1,4 +1,5 @@
 import { grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
+import { useOf } from "../../../brief/uses";
 import { usualRange } from "../../usual";
 import type { BaseRuleFacts, Rule } from "../base";
 import { kneeRoomUnder } from "../knee-room";
@@ -14,6 +15,12 @@ const PLANK = {
   stiff: 80,
   /** a stretcher under the top is as stiff as its depth; lower than this it is kicked, mm */
   kicked: 60,
+  /** between ends: for knees, and where nobody sits at it, mm */
+  room: 350,
+  small: 150,
+  /** boards closed round by four mitres: so many times as long as thick at most, and where they sway */
+  round: 25,
+  sways: 45,
 };
 
 /** Every rule of plank ends, in the order a maker would ask. */
@@ -32,7 +39,8 @@ const path = (...rest: string[]) => ["form", "plank", ...rest];
 
 function endsFit({ at, form }: Facts): Verdict {
   const room = Math.min(...at.bays.map(({ from, to }) => to - from));
-  const level: Level = at.under <= 0 ? "fix" : grade(room, "at least", 350, 60);
+  const good = useOf(form).kneeRoom ? PLANK.room : PLANK.small;
+  const level: Level = at.under <= 0 ? "fix" : grade(room, "at least", good, 60);
   return verdict({
     id: "form.ends-fit",
     stage: "form",
@@ -40,7 +48,7 @@ function endsFit({ at, form }: Facts): Verdict {
     level,
     text: room <= 0 ? "The ends overlap: nothing is left between them" : `${mm(room)} between the ends`,
     why: `The top is ${mm(at.top.length)} long, ${at.mitred ? "its ends are the corners" : `less two overhangs of ${mm(form.overhang.end)}`}, with ${at.ends.length} ends of ${mm(at.plank.thickness)}.`,
-    limit: 350,
+    limit: good,
     actual: Math.round(room),
     sense: "at least",
     unit: "mm",
@@ -112,8 +120,9 @@ function tips({ at, weight }: Facts): Verdict | null {
 
 /** A stretcher lies within its ends, under the top and over the floor. */
 function within({ at }: Facts): Verdict | null {
-  const { stretcher, under } = at;
+  const { stretcher, under, floor } = at;
   if (!stretcher) return null;
+  if (stretcher.from < floor) return underFloor(at, stretcher.from);
   const over = stretcher.from + stretcher.depth - under;
   const most = Math.max(0, Math.floor(under - stretcher.depth));
   return verdict({
@@ -148,6 +157,7 @@ function stretcherLong({ at, joints, longest }: Facts): Verdict | null {
 
 /** A plank is stiff across the piece and folds along it: a stretcher stops that, or a shelf let in. */
 function racking({ at, form }: Facts): Verdict {
+  if (at.floor > 0) return closedRound(at);
   const shelf = form.shelf.kind === "solid" ? PLANK.stiff : 0;
   const deeper = set(`Make it ${PLANK.stiff} mm deep`, path("stretcher", "depth"), PLANK.stiff);
   return racksAlong({
@@ -155,5 +165,49 @@ function racking({ at, form }: Facts): Verdict {
     ...{ subject: ["stretcher", "plank-end"], folds: "the ends" },
     why: "An end stands stiff across. Along the piece its joint with the top is thin: the height of a stretcher’s shoulders is the lever, or a shelf let into both ends.",
     remedies: at.stretcher ? [deeper] : [set("Tie the ends by a stretcher", path("stretcher", "kind"), "wedged")],
+  });
+}
+
+/** Four boards round an opening: it racks about its mitres alone. */
+function closedRound({ top, plank, floor }: Plank): Verdict {
+  // as stiff as the corners are: a mitre 30 thick holds a stool, not a table
+  const slender = Math.max(top.length, plank.height) / floor;
+  const level = grade(slender, "at most", PLANK.round, PLANK.sways);
+  const thickness = Math.ceil(Math.max(top.length, plank.height) / PLANK.round);
+  return verdict({
+    id: "form.racking",
+    stage: "form",
+    subject: ["plank-end", "bottom-board"],
+    level,
+    text:
+      level === "holds"
+        ? "Four glued corners keep one another square"
+        : `Boards ${mm(floor)} thick sway round an opening so large`,
+    why: `Closed round, it can rack only where its four mitres give: boards to ${PLANK.round} times as long as they are thick hold by their corners alone.`,
+    limit: PLANK.round,
+    actual: Math.round(slender * 10) / 10,
+    sense: "at most",
+    unit: "times",
+    remedies:
+      level === "holds" ? [] : [set(`Make the boards ${mm(thickness)} thick`, ["form", "top", "thickness"], thickness)],
+  });
+}
+
+function underFloor({ floor }: Plank, from: number): Verdict {
+  return verdict({
+    id: "form.stretcher",
+    stage: "form",
+    subject: ["stretcher", "bottom-board"],
+    level: "fix",
+    text: "The stretcher lies in the bottom board",
+    why: `The bottom is ${mm(floor)} thick, the stretcher ${mm(from)} above the floor.`,
+    limit: floor,
+    actual: from,
+    sense: "at least",
+    unit: "mm",
+    remedies: [
+      set(`Set it ${mm(Math.ceil(floor) + 60)} high`, path("stretcher", "height"), Math.ceil(floor) + 60),
+      set("Leave the stretcher out: the bottom ties the ends", path("stretcher", "kind"), "none"),
+    ],
   });
 }

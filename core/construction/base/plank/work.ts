@@ -25,8 +25,10 @@ const HEADS = {
 export function plankWork({ form, at, joints, milled, fullHours, clampHours }: WorkFacts<Plank>): BaseWork {
   const { plank: choice } = form;
   const { mitred, stretcher, bays, top } = at;
-  const ends = at.ends.length > 2 ? ["plank-end", "middle-end"] : ["plank-end"];
+  const closed = at.floor > 0;
+  const ends = ["plank-end", ...(at.ends.length > 2 ? ["middle-end"] : []), ...(closed ? ["bottom-board"] : [])];
   const sized = ends.map((kind) => `${kind}-size`);
+  const between = stretcher ? ", with what lies between" : "";
   const wedged = choice.stretcher.kind === "wedged";
   const head = joints.find(({ id }) => id === "top+plank-end");
   const heads = head?.kind === "dowelled" || head?.kind === "pocket-screwed" ? head.kind : "blind-tenon";
@@ -34,11 +36,10 @@ export function plankWork({ form, at, joints, milled, fullHours, clampHours }: W
     ? step({
         id: "corners",
         title: "Mitre the ends and the top",
-        detail:
-          "End, top, end from one blank where the boards are long enough: mark a line across both joints first, so that each comes back to its neighbour. Both mitres of the top against one stop; slots from the outer faces.",
+        detail: `End, top, end${closed ? ", bottom" : ""} from one blank where the boards are long enough: mark a line across ${closed ? "the" : "both"} joints first, so that each comes back to its neighbour. Both mitres of the top against one stop${closed ? ", those of the bottom against the same" : ""}; slots from the outer faces.`,
         parts: [...ends, "top"],
         after: [...sized, "flatten"],
-        hours: 3,
+        hours: closed ? 5 : 3,
         check: "Held dry with tape over the corner: square inside, no light outside.",
         caution: "A long panel on a tilted blade: outfeed table, two people, the waste falls free.",
       })
@@ -56,7 +57,7 @@ export function plankWork({ form, at, joints, milled, fullHours, clampHours }: W
       });
   const steps: Step[] = [
     joint,
-    ...(choice.relief > 0
+    ...(choice.relief > 0 && !closed
       ? [
           step({
             id: "relief",
@@ -85,10 +86,10 @@ export function plankWork({ form, at, joints, milled, fullHours, clampHours }: W
       : []),
     step({
       id: "dry-fit",
-      title: "Dry-fit ends, stretcher and top",
+      title: `Dry-fit ends${stretcher ? ", stretcher" : ""}${closed ? ", bottom" : ""} and top`,
       detail: "Upside down on blankets. Diagonals of the opening equal.",
       parts: [...ends, ...(stretcher ? ["stretcher"] : [])],
-      after: ["corners", ...(stretcher ? ["stretcher"] : []), ...(choice.relief > 0 ? ["relief"] : [])],
+      after: ["corners", ...(stretcher ? ["stretcher"] : []), ...(choice.relief > 0 && !closed ? ["relief"] : [])],
       hours: 0.75,
     }),
     step({
@@ -101,10 +102,16 @@ export function plankWork({ form, at, joints, milled, fullHours, clampHours }: W
     }),
     step({
       id: "glue-base",
-      title: mitred ? "Glue the corners, with what lies between" : "Glue the ends to the top, with what lies between",
-      detail: mitred
-        ? "Slow glue, end grain sized a quarter of an hour before; tape and blocks at the corners, a clamp across each way, both corners and the stretcher at once."
-        : `Upside down: ends into the top${stretcher ? ", the stretcher between them at the same time" : ""}; cauls over the ends’ feet.`,
+      title: closed
+        ? `Glue all four corners${between}`
+        : mitred
+          ? `Glue the corners${between}`
+          : `Glue the ends to the top${between}`,
+      detail: closed
+        ? "Laid out flat in a row, outsides up, taped over three corners; turned over, glue in, rolled up and the fourth taped. Slow glue, end grain sized a quarter of an hour before; a strap each way over blocks."
+        : mitred
+          ? "Slow glue, end grain sized a quarter of an hour before; tape and blocks at the corners, a clamp across each way, both corners and the stretcher at once."
+          : `Upside down: ends into the top${stretcher ? ", the stretcher between them at the same time" : ""}; cauls over the ends’ feet.`,
       parts: [...ends, "top", ...(stretcher ? ["stretcher"] : [])],
       after: ["sand-base", "sand-top"],
       hours: TIME.glueFrame * 1.5,
@@ -135,8 +142,10 @@ export function plankWork({ form, at, joints, milled, fullHours, clampHours }: W
     levelling: [
       step({
         id: "cut-feet",
-        title: "Level the feet and ease them",
-        detail: "On the flat floor, marked from a block: a shaving, no more. Chamfer every foot 2 mm.",
+        title: closed ? "Flatten it below and ease its edges" : "Level the feet and ease them",
+        detail: closed
+          ? "A hollow in the bottom’s middle of a hair, so that it stands on its edges; thin pads at the four corners keep it off a damp floor."
+          : "On the flat floor, marked from a block: a shaving, no more. Chamfer every foot 2 mm.",
         parts: ends,
         after: [wedged && stretcher ? "trim-wedges" : "glue-base"],
         hours: 0.5,
