@@ -99,6 +99,8 @@ export interface Standing {
   seats: Seat[];
   /** panels of its own that are glued up from boards: ends that stand */
   panels?: PanelPlace[];
+  /** the top is the first that is named of a blank for several parts */
+  row?: PanelRow;
   /** what posts that run up level with the top take from each of its corners, and the gap beside them in that; null where none do */
   through: { length: number; width: number; gap: number } | null;
   /** thick stock that stands on its end or its edge, the widest first: its kind, how a sentence begins with it, its widest side */
@@ -130,6 +132,14 @@ export interface PanelPlace {
   thickness: number;
   /** where its sizes are kept in the record */
   sizesAt: readonly string[];
+  /** what is crosscut from it, where it is one blank for several parts */
+  row?: PanelRow;
+}
+
+/** Parts that come off one blank end to end, so that the grain runs on from each to the next: in their order, with what is lost at each cut. */
+export interface PanelRow {
+  pieces: readonly { name: string; kind: string; length: number }[];
+  lost: number;
 }
 
 /** A piece whose parts have their places. */

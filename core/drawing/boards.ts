@@ -1,4 +1,5 @@
-import { standsTo } from "../construction/geometry";
+import { PanelRow, standsTo } from "../construction/geometry";
+import { rowCuts, rowMiddles, topMiddle } from "../panels/row";
 import type { Plan } from "../plan/derived";
 import type { Piece } from "../piece/schema";
 import { outlineOf, shapedTop } from "../construction/top/outline";
@@ -84,7 +85,7 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
     for (const cut of top.cutouts)
       items.push({
         kind: "rect",
-        x: length / 2 + cut.x - cut.length / 2,
+        x: length / 2 + topMiddle(at) + cut.x - cut.length / 2,
         y: width / 2 + cut.y - cut.width / 2,
         w: cut.length,
         h: cut.width,
@@ -93,6 +94,7 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
         label: cut.name,
       });
   }
+  if (at.row) items.push(...rowItems(at.row, { length, width }));
   for (const aid of alignmentPlaces(panel.laid, at, piece))
     items.push({
       kind: "rect",
@@ -126,6 +128,24 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
     margin: [34, 6, 6, 6],
     items,
   };
+}
+
+/** Where a blank is parted, and what each part of it becomes. */
+function rowItems(row: PanelRow, { length, width }: { length: number; width: number }): Item[] {
+  const names = rowMiddles(row).map((x, i): Item => ({
+    kind: "text",
+    x: length / 2 + x,
+    y: width,
+    text: row.pieces[i].name,
+    ink: "layout",
+    size: 13,
+    dy: 16,
+    anchor: "middle",
+  }));
+  const cuts = rowCuts(row).map((x) =>
+    rect({ x: length / 2 + x - row.lost / 2, y: 0, w: row.lost, h: width }, "cut", "crosscut"),
+  );
+  return [...cuts, ...names];
 }
 
 /** A defect where it comes to lie on a strip that may be turned or flipped; nothing when it was ripped off. */

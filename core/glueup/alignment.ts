@@ -1,5 +1,6 @@
 import type { PieceGeometry } from "../construction/geometry";
 import { keptAt, shapedTop } from "../construction/top/outline";
+import { rowCuts, topMiddle } from "../panels/row";
 import type { Piece } from "../piece/schema";
 import type { LaidStrip } from "../stock/panel-facts";
 
@@ -23,14 +24,17 @@ export interface AlignmentPlace {
  */
 export function alignmentPlaces(
   laid: readonly LaidStrip[],
-  at: Pick<PieceGeometry, "core" | "top" | "through">,
+  at: Pick<PieceGeometry, "core" | "top" | "through" | "row">,
   piece: Pick<Piece, "choices" | "form">,
 ): AlignmentPlace[] {
   if (piece.choices.alignment === "none") return [];
   const { core } = at;
   const whole = core.length === at.top.length;
+  const shaped = shapedTop(piece.form.top, at);
   const top = {
-    ...shapedTop(piece.form.top, at),
+    ...shaped,
+    // what is cut out of the top lies where the top lies in its blank
+    cutouts: at.row ? shaped.cutouts.map((cut) => ({ ...cut, x: cut.x + topMiddle(at) })) : shaped.cutouts,
     length: core.length,
     width: core.width,
     ...(whole ? {} : { outline: "rectangle" as const, cutouts: [] }),
@@ -38,6 +42,9 @@ export function alignmentPlaces(
   const margin = ALIGN_CLEAR + (top.edge.kind === "square" ? 0 : top.edge.size);
   // a tongue or a groove is cut at the ends of a panel that is held in something
   const ends = (core.length - core.shoulder) / 2;
+  // a blank that is crosscut again keeps its aids off what is lost there
+  const crosscuts = at.row ? rowCuts(at.row) : [];
+  const clear = margin + (at.row?.lost ?? 0) / 2;
   return laid.slice(0, -1).flatMap((strip, i) => {
     const next = laid[i + 1];
     const y = strip.from + strip.width;
@@ -48,7 +55,9 @@ export function alignmentPlaces(
     return candidates
       .filter(
         (x) =>
-          keptAt(top, x, y - core.width / 2, margin - 0.01) && Math.abs(x) <= core.length / 2 - ends - margin + 0.01,
+          crosscuts.every((cut) => Math.abs(x - cut) >= clear) &&
+          keptAt(top, x, y - core.width / 2, margin - 0.01) &&
+          Math.abs(x) <= core.length / 2 - ends - margin + 0.01,
       )
       .map((x) => ({ x, y, between: [strip.board.id, next.board.id] as [string, string] }));
   });

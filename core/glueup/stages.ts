@@ -78,7 +78,7 @@ const CLAMP_SPACING = { least: 200, most: 300 };
  */
 export function glueStages(
   laid: readonly LaidStrip[],
-  at: Pick<PieceGeometry, "core" | "top" | "through">,
+  at: Pick<PieceGeometry, "core" | "top" | "through" | "row">,
   facts: GlueFacts,
 ): GlueStage[] {
   if (laid.length === 0) return [];

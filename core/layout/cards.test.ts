@@ -107,7 +107,7 @@ describe("milling of the lanes", () => {
       [
         {
           name: "Top",
-          kind: "top",
+          kinds: ["top"],
           laid: plan.panel.laid,
           thickness: plan.geometry.core.thickness + USUAL_SHOP.panelOver,
         },

@@ -37,7 +37,7 @@ export function millLanes(
       ? [
           {
             mark: stripMark(cut.board.id),
-            pieces: [panel.kind],
+            pieces: [panel.kinds[0]],
             length: cut.strip.length,
             width: cut.strip.width,
             thickness: panel.thickness,

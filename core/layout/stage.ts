@@ -106,7 +106,9 @@ function yieldOf(parts: readonly Part[], plan: CuttingPlan, panels: readonly Cut
     0,
   );
   const ended = parts
-    .filter((part) => part.role !== "panel" || panels.some((panel) => panel.kind === part.id && panel.laid.length > 0))
+    .filter(
+      (part) => part.role !== "panel" || panels.some((panel) => panel.kinds.includes(part.id) && panel.laid.length > 0),
+    )
     .reduce((sum, part) => sum + part.count * part.finished.length * part.finished.width * part.finished.thickness, 0);
   return sawn > 0 ? ended / sawn : 0;
 }

@@ -9,6 +9,7 @@ import type { Plan } from "../plan/derived";
 import type { RackBoard } from "../stock/board";
 import { woodOf } from "../wood/woods";
 import { seenAsTop } from "./lens";
+import { asBlank } from "./row";
 
 /** How many near-best sets the search arranges before it is done. Ours. */
 const SETS = 3000;
@@ -43,7 +44,7 @@ export function panelsToCompose(
   const composed = (id: string, name: string, seen: Pick<Composing, "piece" | "at" | "species">): PanelToCompose => ({
     ...{ id, name, inputs: toCompose({ ...seen, name, rack, shop }) },
   });
-  const top = composed("top", "top", { piece, at: geometry, species: species.id });
+  const top = composed("top", "top", { piece, at: asBlank(geometry), species: species.id });
   const others = panels.map(({ place }) =>
     composed(place.id, place.name, {
       ...seenAsTop(piece, geometry, place),

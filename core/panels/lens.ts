@@ -8,12 +8,13 @@ import { freshPanel } from "../piece/fresh";
 import type { Form, PanelChoice, Piece } from "../piece/schema";
 import type { Patch } from "../piece/patch";
 import type { Verdict } from "../verdict/verdict";
+import { asBlank } from "./row";
 
 /** A piece and its geometry with a panel in the place of its top: alone, square, with nothing below it; a copy's top as the first's. */
 export function seenAsTop(piece: Piece, at: PieceGeometry, place: PanelPlace): { piece: Piece; at: PieceGeometry } {
   const { choice, top, at: alone } = panelSeen(piece, at, place);
   const panels = { ...piece.panels, top: choice };
-  if (place.kind === "top") return { piece: { ...piece, panels }, at };
+  if (place.kind === "top") return { piece: { ...piece, panels }, at: alone };
   return {
     piece: {
       ...piece,
@@ -28,15 +29,15 @@ export function seenAsTop(piece: Piece, at: PieceGeometry, place: PanelPlace): {
 export function panelSeen(
   { panels, form }: { panels: Piece["panels"]; form: Pick<Form, "top"> },
   at: PieceGeometry,
-  { id, kind, length, width, thickness }: PanelPlace,
+  { id, kind, length, width, thickness, row }: PanelPlace,
 ): { choice: PanelChoice; top: Form["top"]; at: PieceGeometry } {
   const size = { length, width, thickness };
   const choice = panels[id] ?? NOTHING;
-  if (kind === "top") return { choice, top: form.top, at };
+  if (kind === "top") return { choice, top: form.top, at: asBlank(at) };
   return {
     choice,
     top: { ...size, edge: { kind: "square", size: 0 }, ...USUAL_OUTLINE },
-    at: { ...at, top: size, core: { ...size, shoulder: length, count: 1 }, posts: [], bearers: [], through: null },
+    at: { ...at, top: size, core: { ...size, shoulder: length, count: 1 }, posts: [], bearers: [], through: null, row },
   };
 }
 const NOTHING = freshPanel();

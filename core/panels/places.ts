@@ -3,7 +3,7 @@ import { shelfPlaces } from "../construction/fitting/shelf";
 import type { Form } from "../piece/schema";
 import { copies, markIn, panelIn, saidIn } from "../piece/times";
 
-type Places = Pick<PieceGeometry, "seats" | "panels" | "core">;
+type Places = Pick<PieceGeometry, "seats" | "panels" | "core" | "row">;
 
 /** Every panel beside the first top that is composed from boards, by its name: other panels, then all of the same piece's copies. */
 export function panelPlaces(form: Form, at: Places, times = 1): PanelPlace[] {
@@ -12,6 +12,7 @@ export function panelPlaces(form: Form, at: Places, times = 1): PanelPlace[] {
   const top: PanelPlace = {
     ...{ id: "top", kind: "top", part: "T", name: "top", length, width, thickness },
     sizesAt: ["form", "top"],
+    ...(at.row ? { row: at.row } : {}),
   };
   // slats are sawn one by one: there is no panel
   const whole = count > 1 ? beside : [top, ...beside];

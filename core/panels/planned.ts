@@ -2,6 +2,7 @@ import type { PanelPlace, PieceGeometry } from "../construction/geometry";
 import { Candidate, jointLines, Unfit } from "../layout/candidates";
 import type { TopMovement } from "../movement/year";
 import type { LaidStrip } from "../stock/panel-facts";
+import { kindsOf } from "./row";
 
 /** A panel beside the top as it is planned. */
 export interface PlannedPanel {
@@ -33,14 +34,20 @@ export const plannedPanel = ({ place, at, found, laid }: Composed, top: TopMovem
 });
 
 /** What a plan knows of its panels. */
-type Panels = { panel: { laid: LaidStrip[] }; panels: readonly PlannedPanel[] };
+type Panels = {
+  panel: { laid: LaidStrip[] };
+  panels: readonly PlannedPanel[];
+  geometry: Pick<PieceGeometry, "row">;
+};
 
-/** Strips laid for a kind of part: the top's, or every shelf's. */
-export const laidFor = ({ panel, panels }: Panels, kind: string): LaidStrip[] =>
-  kind === "top" ? panel.laid : panels.filter(({ place }) => place.kind === kind).flatMap(({ laid }) => laid);
+/** Strips laid for a kind of part: those of every panel that becomes one. */
+export const laidFor = ({ panel, panels, geometry }: Panels, kind: string): LaidStrip[] => [
+  ...(kindsOf("top", geometry.row).includes(kind) ? panel.laid : []),
+  ...panels.filter(({ place }) => kindsOf(place.kind, place.row).includes(kind)).flatMap(({ laid }) => laid),
+];
 
 /** Strips of all panels, the top's first. */
-export const allLaid = ({ panel, panels }: Panels): LaidStrip[] => [
+export const allLaid = ({ panel, panels }: Omit<Panels, "geometry">): LaidStrip[] => [
   ...panel.laid,
   ...panels.flatMap(({ laid }) => laid),
 ];

@@ -1,6 +1,7 @@
 /** Fields of the form: a box whose grain runs round it, with a lid. */
 import * as v from "valibot";
 import { between, choice, count, distance, size } from "./fields";
+import { BLANKS } from "./plank-choices";
 import { legFrameSchema, USUAL_LEG_FRAME } from "./leg-frame-choices";
 
 /** How a lid is held: on hinges at the back, on brackets that lift it up and forward, or only laid on. */
@@ -14,6 +15,8 @@ const boxSchema = v.strictObject({
   behind: distance("overhang at the back", 300),
   corner: choice("corners of the box", ["splined", "loose-tenons", "dovetailed"]),
   slope: choice("slope of dovetails", ["1:6", "1:8"]),
+  /** walls come off one blank in a row, so that the grain runs round three corners, or each from its own boards */
+  blank: v.optional(choice("blank of the walls", BLANKS), "apart"),
   bottom: v.strictObject({
     of: choice("bottom of the box", ["sheet", "solid"]),
     thickness: size("thickness of the bottom", 3, 40),
@@ -56,7 +59,7 @@ export type BoxChoices = v.InferOutput<typeof boxSchema>;
 
 /** @source common practice; loads of lift brackets as their makers give them: one in use wants a lid over 9 kg */
 export const USUAL_BOX: BoxChoices = {
-  ...{ stands: "frame", high: 240, wall: 20, behind: 0, corner: "splined", slope: "1:8" },
+  ...{ stands: "frame", high: 240, wall: 20, behind: 0, corner: "splined", slope: "1:8", blank: "apart" },
   bottom: { of: "sheet", thickness: 12, slot: 12, free: 4 },
   lid: {
     ...{ way: "hinged", gap: 2, stay: true, ballast: 0 },

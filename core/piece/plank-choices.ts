@@ -2,6 +2,9 @@
 import * as v from "valibot";
 import { choice, count, distance, size } from "./fields";
 
+/** Parts round a corner are composed each by itself, or cut in a row from one blank. */
+export const BLANKS = ["apart", "one"] as const;
+
 const plankSchema = v.strictObject({
   ends: count("plank ends", 2, 3),
   /** across the top; from its sides to the ends' edges */
@@ -11,6 +14,8 @@ const plankSchema = v.strictObject({
   joint: choice("end to top", ["mitred", "housed", "loose"]),
   /** mitred ends may be closed by a board on the floor: the grain runs round all four */
   floor: v.optional(choice("board below", ["none", "mitred"]), "none"),
+  /** mitred ends come off one blank with the top, so that the grain runs on, or each from its own boards */
+  blank: v.optional(choice("blank of top and ends", BLANKS), "apart"),
   /** what is cut from the middle of the foot, so that it stands on two */
   relief: distance("foot relief", 200),
   stretcher: v.strictObject({
@@ -25,7 +30,7 @@ export type PlankChoices = v.InferOutput<typeof plankSchema>;
 
 /** @source common practice */
 export const USUAL_PLANK: PlankChoices = {
-  ...{ ends: 2, setIn: 40, thickness: 32, joint: "housed", floor: "none", relief: 15 },
+  ...{ ends: 2, setIn: 40, thickness: 32, joint: "housed", floor: "none", blank: "apart", relief: 15 },
   stretcher: { kind: "wedged", height: 180, depth: 100, thickness: 28, proud: 6 },
 };
 /** Fields of the form: plank ends. */

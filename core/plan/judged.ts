@@ -149,9 +149,9 @@ export const JUDGED = WORK.stage(
   .stage(
     "boardsJudged",
     "boards",
-    ({ piece, geometry, shop, rack, lay, cutting }) => ({
+    ({ piece, blank, shop, rack, lay, cutting }) => ({
       piece,
-      at: geometry,
+      at: blank,
       shop,
       rack,
       laid: lay.laid,

@@ -12,6 +12,7 @@ import { latestMoisture } from "../piece/measured";
 import { panelsMade } from "../piece/times";
 import type { PanelPlace, PieceGeometry } from "../construction/geometry";
 import { panelSeen } from "../panels/lens";
+import { asBlank } from "../panels/row";
 import { panelPlaces } from "../panels/places";
 import type { PanelChoice, Piece } from "../piece/schema";
 import type { LaidStrip } from "../stock/panel-facts";
@@ -113,6 +114,13 @@ export const SHAPE = stageList<PlanInputs>()
     ({ piece, geometry }) => ({ form: piece.form, geometry, times: piece.times }),
     ({ form, geometry, times }) => panelPlaces(form, geometry, times),
   )
+  // the top as it is composed and glued, which may be a blank for more
+  .stage(
+    "blank",
+    "boards",
+    ({ geometry }) => ({ geometry }),
+    ({ geometry }) => asBlank(geometry),
+  )
   .stage(
     "reads",
     "movement",
@@ -142,8 +150,8 @@ export const SHAPE = stageList<PlanInputs>()
   .stage(
     "found",
     "boards",
-    ({ rack, species, geometry, shop, piece }) => ({
-      ...{ rack, shop, species: species.id, at: geometry, choice: piece.panels.top, top: piece.form.top },
+    ({ rack, species, blank, shop, piece }) => ({
+      ...{ rack, shop, species: species.id, at: blank, choice: piece.panels.top, top: piece.form.top },
       ...keyed(elsewhere(piece, "top")),
     }),
     ({ rack, species, at, shop, choice, top, ...others }) =>
@@ -162,11 +170,11 @@ export const SHAPE = stageList<PlanInputs>()
   .stage(
     "lay",
     "boards",
-    ({ piece, known, geometry, shop, found }) => ({
+    ({ piece, known, blank, shop, found }) => ({
       panel: piece.panels.top,
       top: piece.form.top,
       boards: known,
-      at: geometry,
+      at: blank,
       shop,
       candidates: found.candidates,
       sawn: piece.cutting.sawn,

@@ -23,6 +23,7 @@ import { scheduled } from "../steps/schedule";
 import type { RackBoard } from "../stock/board";
 import type { Species } from "../wood/species";
 import { seenAsTop } from "../panels/lens";
+import { kindsOf } from "../panels/row";
 import { woodOf, Woods } from "../wood/woods";
 import { PARTS } from "./parts";
 
@@ -35,9 +36,9 @@ export const WORK = PARTS.stage(
   .stage(
     "glueUp",
     "glue-up",
-    ({ lay, piece, geometry, species, shop, adhesive }) => ({
+    ({ lay, piece, blank, species, shop, adhesive }) => ({
       laid: lay.laid,
-      at: geometry,
+      at: blank,
       ...{ piece, species, shop, adhesive },
     }),
     ({ laid, at, piece, species, shop, adhesive }) => glueStages(laid, at, { piece, species, shop, adhesive }),
@@ -82,10 +83,15 @@ export const WORK = PARTS.stage(
         // what is cut from a sheet comes from no board
         parts: parts.filter(({ role }) => role !== "sheet"),
         panels: [
-          { name: "Top", kind: "top", laid, thickness: stripThickness(laid, at.core.thickness, shop) },
+          {
+            name: "Top",
+            kinds: kindsOf("top", at.row),
+            laid,
+            thickness: stripThickness(laid, at.core.thickness, shop),
+          },
           ...[...others.values()].map((each) => ({
             name: each.place.name[0].toUpperCase() + each.place.name.slice(1),
-            kind: each.place.kind,
+            kinds: kindsOf(each.place.kind, each.place.row),
             laid: each.laid,
             thickness: stripThickness(each.laid, each.place.thickness, shop),
           })),

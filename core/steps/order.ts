@@ -25,7 +25,7 @@ const STICKS = ["leg", "post", "rail"];
 
 export interface OrderInputs {
   piece: Piece;
-  at: Standing & Pick<PieceGeometry, "core" | "top">;
+  at: Standing & Pick<PieceGeometry, "core" | "top" | "row">;
   parts: readonly Part[];
   /** the base's own steps, once it is told what they wait for */
   work: (

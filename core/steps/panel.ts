@@ -4,6 +4,7 @@ import type { GlueStage } from "../glueup/stages";
 import type { Part } from "../layout/cut-list";
 import { flattening } from "../layout/strip-thickness";
 import type { Shop } from "../piece/shop";
+import { kindsOf, rowSaid } from "../panels/row";
 import { fine } from "../verdict/verdict";
 import { Step, stepOf as step, TIME } from "./step";
 
@@ -49,6 +50,19 @@ export function panelSteps(part: Part | undefined, panels: readonly GluedPanel[]
     ),
   );
   const { finished } = part;
+  const row = panels.find(({ place }) => place.row)?.place;
+  if (row?.row)
+    return [
+      ...glue,
+      step({
+        id: sizeStep(part.id),
+        title: `Flatten the ${row.name} and true its edges`,
+        detail: `${work.sawn ? "Its upper face stays as it was sawn: below only, where it bears" : `To ${fine(finished.thickness)} ${flattening(finished.width, work.shop)}`}. Ripped to ${fine(finished.width)}; it stays ${Math.ceil(row.length)} mm long until its corners part it: ${rowSaid(row.row)}.`,
+        parts: kindsOf(part.id, row.row),
+        after: glue.length > 0 ? glue.map((each) => each.id) : ["mill"],
+        hours: 1.5,
+      }),
+    ];
   return [
     ...glue,
     step({

@@ -1,4 +1,5 @@
-import type { PieceGeometry } from "../construction/geometry";
+import type { PanelRow, PieceGeometry } from "../construction/geometry";
+import { rowLength, rowSaid } from "../panels/row";
 import { isWhole, slatLines } from "../construction/top/core";
 import { slatScrews } from "../construction/top/slat-screws";
 import { cornerTenon } from "../construction/top/ends";
@@ -12,7 +13,7 @@ import type { Step } from "./step";
 /** What the steps of a top follow from. `strips`: how thick its strips were glued, mm; `last`: the steps that leave the panel glued. */
 export interface TopFacts {
   piece: Piece;
-  at: Pick<PieceGeometry, "through" | "core" | "bearers" | "posts">;
+  at: Pick<PieceGeometry, "through" | "core" | "bearers" | "posts" | "row">;
   shop: Shop;
   strips: number;
   last: string[];
@@ -51,10 +52,16 @@ const TRIM: Record<Form["ends"], (form: Form) => Pick<TopStep, "title" | "detail
   }),
 };
 
+/** The top is one part of a blank: it is parted where its corners are cut. */
+const rowTrim = (row: PanelRow, width: number): Pick<TopStep, "title" | "detail"> => ({
+  title: "Flatten the blank and true its edges",
+  detail: `Ripped to ${width} mm; it stays ${Math.ceil(rowLength(row))} mm long until its corners part it: ${rowSaid(row)}.`,
+});
+
 function panelSteps({ piece: { form, panels }, at, shop, strips, last }: TopFacts): TopStep[] {
   const { thickness, width } = at.core;
   const by = flattening(form.ends === "frame" ? width : Math.max(width, form.top.width), shop);
-  const trim = TRIM[form.ends](form);
+  const trim = at.row ? rowTrim(at.row, form.top.width) : TRIM[form.ends](form);
   const sawn = panels.top.sawnFace !== null;
   const flatten: TopStep = {
     id: "flatten",

@@ -43,6 +43,15 @@ export function BoxFields() {
             onTake={(value) => set("Slope of dovetails", at("slope"), value)}
           />
         )}
+        <Choice
+          label="Walls from"
+          value={choice.blank}
+          options={[
+            { value: "apart", name: "Their own boards each" },
+            { value: "one", name: "One blank, in a row" },
+          ]}
+          onTake={(value) => set("Walls from", at("blank"), value)}
+        />
         {size("Thickness of the walls", choice.wall, "wall")}
         {choice.stands === "frame" && size("Height of the box", choice.high, "high")}
         {size("Overhang at the back", choice.behind, "behind")}

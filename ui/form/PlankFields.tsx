@@ -50,6 +50,17 @@ export function PlankFields() {
             onTake={(value) => set("Board below", at("floor"), value)}
           />
         )}
+        {plank.joint === "mitred" && (
+          <Choice
+            label="Top and ends"
+            value={plank.blank}
+            options={[
+              { value: "apart", name: "Each from its own boards" },
+              { value: "one", name: "In a row from one blank" },
+            ]}
+            onTake={(value) => set("Top and ends", at("blank"), value)}
+          />
+        )}
         {!closed && size("Foot relief", plank.relief, "relief")}
       </Group>
       <Group name="Stretcher">

@@ -2,6 +2,7 @@
 import { ReactNode, useCallback, useMemo } from "react";
 import { changed, seenAsTop } from "../../core/panels/lens";
 import type { PlannedPanel } from "../../core/panels/planned";
+import { asBlank } from "../../core/panels/row";
 import type { Patch } from "../../core/piece/patch";
 import { woodOf } from "../../core/wood/woods";
 import { PieceContext, usePiece } from "./PieceProvider";
@@ -39,5 +40,16 @@ export function PanelLens({ panel, children }: { panel: PlannedPanel; children: 
       edit: through,
     };
   }, [open, piece, plan, place, laid, lines, candidates, unfit, top, through]);
+  return <PieceContext.Provider value={value}>{children}</PieceContext.Provider>;
+}
+
+/** The top as it is composed: as long as the blank it comes from with other parts. */
+export function BlankLens({ children }: { children: ReactNode }) {
+  const open = usePiece();
+  const { plan } = open;
+  const value = useMemo(
+    () => (plan.geometry.row ? { ...open, plan: { ...plan, geometry: asBlank(plan.geometry) } } : open),
+    [open, plan],
+  );
   return <PieceContext.Provider value={value}>{children}</PieceContext.Provider>;
 }

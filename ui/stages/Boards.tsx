@@ -12,7 +12,7 @@ import { PanelOutline } from "./PanelOutline";
 import { UpperFace } from "./UpperFace";
 import { SceneView } from "../drawing/SceneView";
 import { useUnit } from "../frame/unit";
-import { PanelLens } from "../piece/PanelLens";
+import { BlankLens, PanelLens } from "../piece/PanelLens";
 import { PanelTabs } from "../piece/PanelTabs";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
@@ -47,7 +47,9 @@ export function BoardsStage() {
       ) : plan.slats ? (
         <SlatBoards />
       ) : (
-        <PanelBoards name="top" elsewhere={boardsOf("top")} />
+        <BlankLens>
+          <PanelBoards name="top" elsewhere={boardsOf("top")} />
+        </BlankLens>
       )}
     </>
   );

@@ -2,7 +2,8 @@
 import type { BoxChoices } from "../../../piece/box-choices";
 import { measuredOr } from "../../../piece/measured";
 import type { AsBuilt, Form } from "../../../piece/schema";
-import { Footprint, frameRound, PanelPlace, PieceGeometry } from "../../geometry";
+import { CUT_LOST, MITRE_LOST, rowLength } from "../../../panels/row";
+import { Footprint, frameRound, PanelPlace, PanelRow, PieceGeometry } from "../../geometry";
 import { topOf } from "../../top/core";
 import { LegFrame, legFrameFeet, placeLegFrame, Span } from "../leg-frame/place";
 
@@ -97,7 +98,7 @@ export function placeBox(form: Form, asBuilt: readonly AsBuilt[]): Box {
     through: null,
     sticks: frame ? [{ kind: "stand-leg", said: "Legs of the frame", section: frame.leg }] : [],
     seats: [],
-    panels: panelsOf({ x, z }, { high, wall, bottom: bottomOf(choices, inside, wall) }),
+    panels: panelsOf({ x, z }, { high, wall, bottom: bottomOf(choices, inside, wall), choices }),
     kneeRoom: 0,
     ...(choices.lid.way === "hinged" ? { hung: "back-edge" as const } : {}),
     between: inside.x.to - inside.x.from,
@@ -160,15 +161,43 @@ function hingesOn({ from, to }: Span): number[] {
 /** Walls and a solid bottom are glued up from boards like any panel. */
 function panelsOf(
   { x, z }: Box["outside"],
-  { high, wall, bottom }: Pick<Box, "high" | "wall" | "bottom">,
+  { high, wall, bottom, choices }: Pick<Box, "high" | "wall" | "bottom" | "choices">,
 ): PanelPlace[] {
   const sizesAt = ["form", "box"];
+  const { corner, blank } = choices;
   const size = { width: high.to - high.from, thickness: wall, sizesAt };
+  const back = x.to - x.from;
+  const end = z.to - z.from;
+  const row: PanelRow = {
+    lost: corner === "dovetailed" ? CUT_LOST : wall + MITRE_LOST,
+    pieces: [
+      { name: "back wall", kind: "box-back", length: back },
+      { name: "left end wall", kind: "box-end", length: end },
+      { name: "front wall", kind: "box-front", length: back },
+      { name: "right end wall", kind: "box-end", length: end },
+    ],
+  };
+  const walls: PanelPlace[] =
+    blank === "one"
+      ? [
+          {
+            id: "walls",
+            kind: "box-front",
+            part: "W",
+            name: "blank of the walls",
+            length: rowLength(row),
+            ...size,
+            row,
+          },
+        ]
+      : [
+          { id: "end-1", kind: "box-end", part: "P1", name: "left end wall", length: z.to - z.from, ...size },
+          { id: "end-2", kind: "box-end", part: "P2", name: "right end wall", length: z.to - z.from, ...size },
+          { id: "back", kind: "box-back", part: "W1", name: "back wall", length: x.to - x.from, ...size },
+          { id: "front", kind: "box-front", part: "W2", name: "front wall", length: x.to - x.from, ...size },
+        ];
   return [
-    { id: "end-1", kind: "box-end", part: "P1", name: "left end wall", length: z.to - z.from, ...size },
-    { id: "end-2", kind: "box-end", part: "P2", name: "right end wall", length: z.to - z.from, ...size },
-    { id: "back", kind: "box-back", part: "W1", name: "back wall", length: x.to - x.from, ...size },
-    { id: "front", kind: "box-front", part: "W2", name: "front wall", length: x.to - x.from, ...size },
+    ...walls,
     ...(bottom.solid
       ? [
           {

@@ -3,6 +3,7 @@ import { fine, grade, mm, set, Verdict, verdict } from "../../../verdict/verdict
 import { sagVerdict } from "../../sag";
 import { usualRange } from "../../usual";
 import type { Rule } from "../base";
+import { APART, longEnough } from "../one-blank";
 import { dovetailSlope } from "../dovetail-slope";
 import { frameFits, frameHeight, frameLegs } from "../leg-frame/rules";
 import { BoxFacts, path } from "./facts";
@@ -13,6 +14,12 @@ import { BOX } from "./place";
 export const BOX_RULES: readonly Rule<BoxFacts>[] = [
   fits,
   walls,
+  ({ at, longest, shop }) => {
+    const row = at.panels?.find((each) => each.row)?.row;
+    return row
+      ? longEnough(row, { longest, allowance: shop.lengthAllowance }, set(APART, path("blank"), "apart"))
+      : null;
+  },
   bottomCarries,
   rebated,
   ({ form, species }) =>

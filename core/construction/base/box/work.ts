@@ -1,4 +1,5 @@
 import { FRAME_CLAMPS, Step, stepOf as step, TIME } from "../../../steps/step";
+import { rowSaid } from "../../../panels/row";
 import { fine, mm } from "../../../verdict/verdict";
 import type { BaseWork, WorkFacts } from "../base";
 import { legFrameSteps } from "../leg-frame/work";
@@ -11,13 +12,11 @@ const WALLS = ["box-front", "box-back", "box-end"];
 const CORNERS = {
   splined: {
     title: "Mitre the walls and groove them for their splines",
-    detail:
-      "Where one board is long enough back, end, front and end come off it in that order, a pencil line over every cut: the grain then runs on round three corners. All mitres against one stop, two long and two short; grooves square to the cut, in a cradle.",
+    detail: "All mitres against one stop, two long and two short; grooves square to the cut, in a cradle.",
   },
   "loose-tenons": {
     title: "Mitre the walls and slot them for their loose tenons",
-    detail:
-      "Where one board is long enough back, end, front and end come off it in that order, a pencil line over every cut: the grain then runs on round three corners. All mitres against one stop; slots square to the cut, from its inside corner.",
+    detail: "All mitres against one stop; slots square to the cut, from its inside corner.",
   },
   dovetailed: {
     title: "Dovetail the corners",
@@ -30,7 +29,8 @@ const CORNERS = {
 export function boxWork({ form, at, joints, thick, milled, fullHours, clampHours, long }: WorkFacts<Box>): BaseWork {
   const { choices, bottom, legs } = at;
   const { corner } = choices;
-  const sized = WALLS.map((kind) => `${kind}-size`);
+  const sized = WALLS.filter((kind) => at.panels?.some((panel) => panel.kind === kind)).map((kind) => `${kind}-size`);
+  const row = at.panels?.find((panel) => panel.row)?.row;
   const mitred = corner !== "dovetailed";
   const frame = legs
     ? legFrameSteps(legs, { thick, milled, fullHours, clampHours, long, joints, carries: "the bottom" })
@@ -39,6 +39,7 @@ export function boxWork({ form, at, joints, thick, milled, fullHours, clampHours
     step({
       id: "box-corners",
       ...CORNERS[corner],
+      detail: `${row ? `From the blank, ${rowSaid(row)}, a pencil line over every cut: the grain runs on round three corners. ` : ""}${CORNERS[corner].detail}`,
       parts: WALLS,
       after: sized,
       hours: mitred ? 3 : 6,

@@ -99,10 +99,7 @@ function waterfall(at: Plank, shop: Shop) {
   const { length, perMitre, mitres } = blankOf(at, shop);
   return [
     {
-      what:
-        at.floor > 0
-          ? "One blank, for the grain to run round: end, top, end, bottom; it breaks at the bottom’s last corner"
-          : "One blank, for the grain to run over: end, top, end",
+      what: `${at.row ? "One blank" : "One blank would be"}, for the grain to run ${at.floor > 0 ? "round: end, top, end, bottom; it breaks at the bottom’s last corner" : "over: end, top, end"}`,
       setting: `${mm(Math.ceil(length))} by ${mm(at.plank.width)}, ends squared last`,
     },
     { what: `Lost at each of its ${mitres === 2 ? "two" : "three"} mitres`, setting: mm(Math.ceil(perMitre)) },

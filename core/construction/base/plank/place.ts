@@ -1,6 +1,7 @@
 import { measuredOr } from "../../../piece/measured";
 import type { AsBuilt, Form } from "../../../piece/schema";
-import { LET_IN, PanelPlace, PieceGeometry, Seat } from "../../geometry";
+import { MITRE_LOST } from "../../../panels/row";
+import { LET_IN, PanelPlace, PanelRow, PieceGeometry, Seat } from "../../geometry";
 import { topOf } from "../../top/core";
 import { footLength, reliefOf } from "../standing-end";
 
@@ -42,6 +43,18 @@ export function placePlank(form: Form, asBuilt: readonly AsBuilt[]): Plank {
   const floor = isClosed(form) ? top.thickness : 0;
   const relief = floor > 0 ? 0 : reliefOf(choice.relief, height);
   const foot = relief > 0 ? footLength(width) : width / 2;
+  const apart = [
+    ...ends.map(({ outer }, i): PanelPlace => ({
+      id: `end-${i + 1}`,
+      kind: outer ? "plank-end" : "middle-end",
+      part: `P${i + 1}`,
+      name: i === 0 ? "left end" : outer ? "right end" : "middle end",
+      length: (outer ? height : under - floor) + (outer && choice.joint === "housed" ? letInTop(top.thickness) : 0),
+      ...{ width, thickness },
+      sizesAt: ["form", "plank"],
+    })),
+    ...(floor > 0 ? [bottomBoard(top.length, width, floor)] : []),
+  ];
   return {
     kind: "plank",
     keeps: { end: !mitred, side: false },
@@ -64,22 +77,24 @@ export function placePlank(form: Form, asBuilt: readonly AsBuilt[]): Plank {
       ...{ back: -width / 2, front: width / 2, height: form.shelf.height },
       ...{ holders: ["plank-end", "middle-end"], letIn: LET_IN, width: "free" },
     })),
-    panels: [
-      ...ends.map(({ outer }, i): PanelPlace => ({
-        id: `end-${i + 1}`,
-        kind: outer ? "plank-end" : "middle-end",
-        part: `P${i + 1}`,
-        name: i === 0 ? "left end" : outer ? "right end" : "middle end",
-        length: (outer ? height : under - floor) + (outer && choice.joint === "housed" ? letInTop(top.thickness) : 0),
-        ...{ width, thickness },
-        sizesAt: ["form", "plank"],
-      })),
-      ...(floor > 0 ? [bottomBoard(top.length, width, floor)] : []),
-    ],
+    ...(mitred && choice.blank === "one"
+      ? { row: rowOf(top, { height, floor }), panels: apart.filter((each) => each.kind === "middle-end") }
+      : { panels: apart }),
     kneeRoom: under,
     between: Math.min(...bays.map(({ from: a, to }) => to - a)),
   };
 }
+
+/** The grain runs up the left end, over the top, down the right end, and on below where it is closed. */
+const rowOf = (top: PieceGeometry["top"], { height, floor }: { height: number; floor: number }): PanelRow => ({
+  lost: top.thickness + MITRE_LOST,
+  pieces: [
+    { name: "left end", kind: "plank-end", length: height },
+    { name: "top", kind: "top", length: top.length },
+    { name: "right end", kind: "plank-end", length: height },
+    ...(floor > 0 ? [{ name: "bottom", kind: "bottom-board", length: top.length }] : []),
+  ],
+});
 
 const bottomBoard = (length: number, width: number, thickness: number): PanelPlace => ({
   ...{ id: "bottom-board", kind: "bottom-board", part: "Y", name: "bottom", length, width, thickness },

@@ -3,6 +3,7 @@ import { useOf } from "../../../brief/uses";
 import { usualRange } from "../../usual";
 import type { BaseRuleFacts, Rule } from "../base";
 import { kneeRoomUnder } from "../knee-room";
+import { APART, longEnough } from "../one-blank";
 import { fromOneBoard, racksAlong } from "../tied";
 import { tipping } from "../tipping";
 import type { Plank } from "./place";
@@ -27,6 +28,7 @@ const PLANK = {
 export const PLANK_RULES: readonly Rule<Facts>[] = [
   endsFit,
   topWhole,
+  oneBlank,
   thick,
   kneeRoom,
   tips,
@@ -210,4 +212,11 @@ function underFloor({ floor }: Plank, from: number): Verdict {
       set("Leave the stretcher out: the bottom ties the ends", path("stretcher", "kind"), "none"),
     ],
   });
+}
+
+/** A blank for all of them asks for boards as long. */
+function oneBlank({ at, longest, shop }: Facts): Verdict | null {
+  return at.row
+    ? longEnough(at.row, { longest, allowance: shop.lengthAllowance }, set(APART, path("blank"), "apart"))
+    : null;
 }

@@ -1,4 +1,5 @@
 import { FRAME_CLAMPS, Step, stepOf as step, TIME } from "../../../steps/step";
+import { rowSaid } from "../../../panels/row";
 import { mm } from "../../../verdict/verdict";
 import type { BaseWork, WorkFacts } from "../base";
 import { letInTop, Plank } from "./place";
@@ -27,7 +28,10 @@ export function plankWork({ form, at, joints, milled, fullHours, clampHours }: W
   const { mitred, stretcher, bays, top } = at;
   const closed = at.floor > 0;
   const ends = ["plank-end", ...(at.ends.length > 2 ? ["middle-end"] : []), ...(closed ? ["bottom-board"] : [])];
-  const sized = ends.map((kind) => `${kind}-size`);
+  // what comes off the top's blank has its size at the mitres
+  const sized = ends
+    .filter((kind) => (at.panels ?? []).some((panel) => panel.kind === kind))
+    .map((kind) => `${kind}-size`);
   const between = stretcher ? ", with what lies between" : "";
   const wedged = choice.stretcher.kind === "wedged";
   const head = joints.find(({ id }) => id === "top+plank-end");
@@ -36,7 +40,7 @@ export function plankWork({ form, at, joints, milled, fullHours, clampHours }: W
     ? step({
         id: "corners",
         title: "Mitre the ends and the top",
-        detail: `End, top, end${closed ? ", bottom" : ""} from one blank where the boards are long enough: mark a line across ${closed ? "the" : "both"} joints first, so that each comes back to its neighbour. Both mitres of the top against one stop${closed ? ", those of the bottom against the same" : ""}; slots from the outer faces.`,
+        detail: `${at.row ? `From the blank, ${rowSaid(at.row)}: a line across every cut first, so that each comes back to its neighbour; ${mm(at.row.lost)} go at each.` : "Each from its own panel, best edges in front."} Both mitres of the top against one stop${closed ? ", those of the bottom against the same" : ""}; slots from the outer faces.`,
         parts: [...ends, "top"],
         after: [...sized, "flatten"],
         hours: closed ? 5 : 3,
