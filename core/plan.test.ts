@@ -102,6 +102,16 @@ const TROUBLE: Patch[][] = [
     at("brief.climate.id", "porch-temperate"),
   ],
   [slatted, at("form.slats.gap", 15)],
+  [at("form.field", "stripes")],
+  [at("form.field", "stripes"), at("form.stripes.repeats", 20), at("form.top.width", 500)],
+  [
+    ...[at("form.field", "stripes"), at("moisture.value", 14), at("form.top.thickness", 60)],
+    at("kinds.stripe-2", { species: "western-redcedar", moisture: null, finish: null, edges: null }),
+  ],
+  [
+    at("form.field", "stripes"),
+    at("kinds.stripe-2", { species: "european-oak", moisture: null, finish: null, edges: null }),
+  ],
   [slatted, at("form.slats", { count: 5, gap: 6, screws: "two", screwSpread: 80, clearance: 0.3 })],
   [
     framed,

@@ -59,6 +59,8 @@ export interface AssemblyPart {
     /** nobody sees which way its face's grain runs */
     turns?: boolean;
   };
+  /** glued from strips side by side, each a kind of part with its own wood: from where y is 0, how wide each is */
+  strips?: readonly { kind: string; mark: string; from: number; width: number }[];
   /** the way it leaves its joints when the piece is pulled apart, in the piece's frame; its length says how far before others */
   opens: Vec;
 }

@@ -119,7 +119,12 @@ export interface PanelCore {
   thickness: number;
   shoulder: number;
   count: number;
+  /** its strips are sawn to their widths, not composed from boards as they are */
+  striped?: true;
 }
+
+/** Whether it is composed from whole boards: slats and stripes are sawn one by one. */
+export const isComposed = ({ count, striped }: PanelCore) => count === 1 && !striped;
 
 /** Something glued up from boards beside the top: its name in the record, its kind and mark, how a sentence calls it. */
 export interface PanelPlace {

@@ -3,6 +3,7 @@ import { AssemblyPart } from "../assembly/part";
 import { toPiece, within } from "../assembly/place";
 import { solidOf } from "../assembly/shape";
 import { coloursOf } from "../assembly/material";
+import { asStrips } from "../assembly/strips";
 import { stood } from "../assembly/solid";
 import { cross, dot } from "../assembly/vector";
 import { useOf } from "../brief/uses";
@@ -205,7 +206,8 @@ function elevation(drawable: Drawable, view: View, wide: number, hidden: boolean
 
 /** Faces of the parts in their wood, far ones first, under the edges that are seen and, where they are wanted, those that are not. */
 function viewItems({ assembly, species, woods }: Drawable, view: View, hidden: boolean): Item[] {
-  const bodies = assembly.parts.map((part) => ({ part, ...bodyWhereItStands(part) }));
+  // a part of several woods is drawn strip by strip, with its seams
+  const bodies = assembly.parts.flatMap(asStrips).map((part) => ({ part, ...bodyWhereItStands(part) }));
   const faces = bodies
     .map(({ part, solid }) => ({ part, solid, near: nearest(solid, view) }))
     .sort((a, b) => a.near - b.near)

@@ -1,4 +1,5 @@
 import { AssemblyPart, bodyOf } from "../assembly/part";
+import { asStrips } from "../assembly/strips";
 import { Solid, stood } from "../assembly/solid";
 import { add, cross, dot, times, unit, Vec } from "../assembly/vector";
 import type { Item, Point, Scene } from "./scene";
@@ -14,7 +15,7 @@ export function stillScene(parts: readonly AssemblyPart[], colourOf: (part: Asse
   const right = unit(cross([0, 1, 0], VIEWER));
   const up = cross(VIEWER, right);
   const seen = (point: Vec): Point => [dot(point, right), dot(point, up)];
-  const faces = parts.flatMap((part) =>
+  const faces = parts.flatMap(asStrips).flatMap((part) =>
     (stood(bodyOf(part), part.place) satisfies Solid)
       .filter(({ n }) => dot(n, VIEWER) > 1e-6)
       .map(({ corners, n }) => ({

@@ -5,6 +5,7 @@ import { screwOffsets, slatScrews } from "../construction/top/slat-screws";
 import { fixedLine } from "../movement/year";
 import type { Piece } from "../piece/schema";
 import type { Plan } from "../plan/derived";
+import { woodOf } from "../wood/woods";
 import { Item, rect, seedOf } from "./scene";
 
 /** Front and back edge of what moves as one, for a change of its width. */
@@ -20,7 +21,7 @@ export function edgesAt(
 }
 
 export function panelItems(plan: Plan, piece: Piece, sample: number, exaggeration: number): Item[] {
-  const { geometry: at, top, species } = plan;
+  const { geometry: at, top, species, woods } = plan;
   const { shoulder, width } = at.core;
   const edges = (change: number) => edgesAt(plan, piece, change, exaggeration);
   const now = edges(top.changes[sample]);
@@ -34,7 +35,7 @@ export function panelItems(plan: Plan, piece: Piece, sample: number, exaggeratio
         y: from,
         w: shoulder,
         h: to - from,
-        colour: species.colour,
+        colour: (strip.kind ? woodOf(woods, strip.kind, species) : species).colour,
         seed: seedOf(strip.board ?? "top"),
         grain: "x",
         id: strip.board ? `strip:${strip.board}` : "top",

@@ -4,6 +4,7 @@ import { panelProfile } from "../movement/profile";
 import { fixedLine } from "../movement/year";
 import type { Piece } from "../piece/schema";
 import type { Plan } from "../plan/derived";
+import { woodOf } from "../wood/woods";
 import { dimension, Item, line, Scene, shifted } from "./scene";
 import { fastenerItems, heldItems } from "./held-items";
 import { edgesAt, panelItems, sign, slatItems, stiffenerItems } from "./top-items";
@@ -118,7 +119,7 @@ export function endGrainScene(plan: Plan, names: boolean, sample: number | null 
       y: pose ? pose.strips[i].y * exaggeration : 0,
       w: strip.width,
       h: at.core.thickness,
-      colour: species.colour,
+      colour: (strip.kind ? woodOf(plan.woods, strip.kind, species) : species).colour,
       left: strip.ringLeft,
       right: strip.ringRight,
       barkUp: strip.barkUp,

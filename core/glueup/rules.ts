@@ -1,6 +1,6 @@
 import type { Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
-import { grade, Level, mm, set, Verdict, verdict } from "../verdict/verdict";
+import { grade, Level, mm, set, Verdict, verdict, Remedy } from "../verdict/verdict";
 import { Adhesive, ADHESIVES } from "./adhesives";
 import type { GlueStage } from "./stages";
 
@@ -23,7 +23,14 @@ export const GLUE_RULES: ((facts: GlueFacts) => Verdict | null)[] = [
   weather,
 ];
 
-const inHalves = set("Glue in halves", ["choices", "stages"], "halves");
+/** Smaller glue-ups, where they can be had. */
+function smaller({ choices, form }: GlueFacts["piece"]): Remedy[] {
+  if (form.field === "stripes")
+    return form.stripes.sections === null
+      ? []
+      : [set("Let Taller choose the sections", ["form", "stripes", "sections"], null)];
+  return choices.stages === "all-at-once" ? [set("Glue in halves", ["choices", "stages"], "halves")] : [];
+}
 
 function openTime({ stages, adhesive, piece }: GlueFacts): Verdict | null {
   const slowest = longest(stages);
@@ -48,7 +55,7 @@ function openTime({ stages, adhesive, piece }: GlueFacts): Verdict | null {
       level === "holds"
         ? []
         : [
-            ...(piece.choices.stages === "all-at-once" ? [inHalves] : []),
+            ...smaller(piece),
             ...(slower ? [set(`Use ${lower(slower.name)}`, ["glueUp", "adhesive"], slower.id)] : []),
             ...(piece.glueUp.hands < 2 ? [set("Get a second pair of hands", ["glueUp", "hands"], 2)] : []),
           ],
@@ -73,7 +80,7 @@ function clampsReach({ stages, piece }: GlueFacts): Verdict | null {
     actual: null,
     unit: "mm",
     source: "the shop's own tools",
-    remedies: level === "fix" && piece.choices.stages === "all-at-once" ? [inHalves] : [],
+    remedies: level === "fix" ? smaller(piece) : [],
   });
 }
 
@@ -152,7 +159,7 @@ function planer({ stages, piece, shop }: GlueFacts): Verdict | null {
     sense: "at most",
     unit: "mm",
     source: "the shop's own tools",
-    remedies: level === "tight" && piece.choices.stages === "all-at-once" && stages.every(halved) ? [inHalves] : [],
+    remedies: level === "tight" && stages.every(halved) ? smaller(piece) : [],
   });
 }
 

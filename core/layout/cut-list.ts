@@ -85,6 +85,7 @@ export function cutParts(
       marks: marksOf(same),
     };
   });
+  all.push(...parts.flatMap((part) => stripParts(part, asBuilt, shop)));
   const small = fasteners.count > 0 ? SMALL[fasteners.joints.fastening]?.(fasteners.joints) : undefined;
   if (!small) return all;
   // no two pieces carry one mark: where another part has the letter, it is doubled
@@ -111,6 +112,36 @@ export function partsMade(parts: readonly Part[], times: number, kerf: number): 
       ...part,
       count,
       marks: [1, ...copies(times)].flatMap((copy) => part.marks.map((mark) => markIn(copy, mark))),
+    };
+  });
+}
+
+/** Strips of a part that is glued from kinds of them: as long as it is with its tongues, planed with it to its thickness. */
+function stripParts(part: AssemblyPart, asBuilt: Piece["asBuilt"], shop: Shop): Part[] {
+  const { length, thickness } = extentOf(part);
+  const kinds = [...new Set((part.strips ?? []).map(({ kind }) => kind))];
+  return kinds.map((id): Part => {
+    const same = part.strips!.filter(({ kind }) => kind === id);
+    const finished = {
+      length,
+      width: measuredOr(asBuilt, id, "width", same[0].width),
+      thickness: thickness + shop.panelOver,
+    };
+    return {
+      ...{
+        id,
+        name: "Stripe",
+        letter: "ST",
+        role: "rail",
+        make: "solid",
+        long: 0,
+        shoulder: part.shape.length,
+        finished,
+      },
+      note: `Planed to one width with all of its kind, ${shop.panelOver} mm over in thickness: the glued panel is flattened.`,
+      ...milledOf("rail", "solid", finished, { ...shop, long: 0 }),
+      count: same.length,
+      marks: same.map(({ mark }) => mark),
     };
   });
 }

@@ -1,5 +1,5 @@
 import type { StripCut } from "./sawing";
-import type { PieceGeometry } from "../construction/geometry";
+import { isComposed, PieceGeometry } from "../construction/geometry";
 import { stripChord } from "../construction/top/outline";
 import type { Form, Piece, Strip } from "../piece/schema";
 import type { Shop } from "../piece/shop";
@@ -32,7 +32,7 @@ export function layStrips({ panel, top, boards: known, at, shop, candidates, saw
   missing: string[];
 } {
   const missing: string[] = [];
-  if (at.core.count > 1) return { laid: [], missing };
+  if (!isComposed(at.core)) return { laid: [], missing };
   const found = panel.strips.flatMap((strip) => {
     const board = known.find((each) => each.id === strip.board);
     if (!board) {

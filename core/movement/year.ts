@@ -11,6 +11,8 @@ export const UNKNOWN_RINGS = { left: -20, right: 20 };
 
 export interface StripMovement {
   board: string | null;
+  /** of a striped top: its kind of part */
+  kind?: string;
   width: number;
   from: number;
   coefficient: number;
@@ -56,9 +58,13 @@ export interface TopInputs {
   start: TopMovement["start"];
   course: Course;
   strips: readonly { strip: Strip; board: RackBoard; width: number }[];
+  /** strips that come from no one board, each of its own wood */
+  stripes?: readonly { kind: string; from: number; width: number; species: Species }[];
   /** coefficients measured on this piece, which count before the table's */
   fitted?: readonly { what: string; coefficient: number }[];
 }
+
+type Laid = Pick<StripMovement, "board" | "kind" | "width" | "from" | "ringLeft" | "ringRight" | "barkUp">;
 
 /**
  * Width of the top through its years, strip by strip.
@@ -67,14 +73,20 @@ export interface TopInputs {
  * @param strips  the real boards in the panel, front edge first, their widths adding up to about `width`; none yet: flat-sawn throughout
  * @returns changes in mm from today's width, at the moisture the wood itself has
  */
-export function topMovement({ width, thickness, species, start, course, strips, fitted = [] }: TopInputs): TopMovement {
-  const laid =
+export function topMovement(inputs: TopInputs): TopMovement {
+  const { width, thickness, species, start, course, strips, stripes = [], fitted = [] } = inputs;
+  const rings = { ringLeft: UNKNOWN_RINGS.left, ringRight: UNKNOWN_RINGS.right };
+  const laid: Laid[] =
     strips.length > 0
       ? trimmed(strips, width)
-      : [{ board: null, from: 0, width, ringLeft: UNKNOWN_RINGS.left, ringRight: UNKNOWN_RINGS.right, barkUp: true }];
+      : stripes.length > 0
+        ? // turned in pairs, as makers lay strips that are all sawn alike
+          stripes.map(({ species: _, ...each }, i) => ({ ...each, ...rings, board: null, barkUp: i % 2 === 0 }))
+        : [{ ...rings, board: null, from: 0, width, barkUp: true }];
+  const wood = (i: number) => (strips.length === 0 && stripes[i] ? stripes[i].species : species);
   const own = (what: string | null) => fitted.findLast((each) => each.what === what)?.coefficient;
   const coefficients = laid.map(
-    (each) => own(each.board) ?? own("top") ?? boardCoefficient(species, each.ringLeft, each.ringRight),
+    (each, i) => own(each.board) ?? own("top") ?? boardCoefficient(wood(i), each.ringLeft, each.ringRight),
   );
   const changeAt = (moisture: number) =>
     laid.reduce((sum, each, i) => sum + widthChange(each.width, coefficients[i], start.value, moisture), 0);
@@ -84,8 +96,8 @@ export function topMovement({ width, thickness, species, start, course, strips, 
     laid.reduce((sum, each) => sum + each.width, 0);
   const turned = (moisture: number) =>
     laid.reduce(
-      (sum, each) =>
-        sum + (each.barkUp ? 1 : -1) * boardRotation(species, each.ringLeft, each.ringRight, moisture - start.value),
+      (sum, each, i) =>
+        sum + (each.barkUp ? 1 : -1) * boardRotation(wood(i), each.ringLeft, each.ringRight, moisture - start.value),
       0,
     );
   const bow = course.mean.map(
@@ -113,12 +125,12 @@ export function topMovement({ width, thickness, species, start, course, strips, 
       coefficient: coefficients[i],
       dry: widthChange(each.width, coefficients[i], start.value, dry.moisture),
       wet: widthChange(each.width, coefficients[i], start.value, wet.moisture),
-      cupDry: boardCup(species, each.width, {
+      cupDry: boardCup(wood(i), each.width, {
         left: each.ringLeft,
         right: each.ringRight,
         change: dry.moisture - start.value,
       }),
-      cupWet: boardCup(species, each.width, {
+      cupWet: boardCup(wood(i), each.width, {
         left: each.ringLeft,
         right: each.ringRight,
         change: wet.moisture - start.value,

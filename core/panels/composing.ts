@@ -1,4 +1,4 @@
-import { legBand, PieceGeometry } from "../construction/geometry";
+import { isComposed, legBand, PieceGeometry } from "../construction/geometry";
 import { shapedTop } from "../construction/top/outline";
 import { panelNeed } from "../layout/candidates";
 import type { ComposeInputs } from "../layout/compose";
@@ -37,7 +37,7 @@ export const toCompose = ({ name, piece, at, species, rack, shop }: Composing): 
 /** Every panel of a piece that is composed from boards; slats are sawn one by one. */
 export function panelsToCompose(
   piece: Piece,
-  { geometry, species, woods, panels, slats }: Pick<Plan, "geometry" | "species" | "woods" | "panels" | "slats">,
+  { geometry, species, woods, panels }: Pick<Plan, "geometry" | "species" | "woods" | "panels">,
   rack: readonly RackBoard[],
   shop: Shop,
 ): PanelToCompose[] {
@@ -51,5 +51,5 @@ export function panelsToCompose(
       species: woodOf(woods, place.kind, species).id,
     }),
   );
-  return slats ? others : [top, ...others];
+  return isComposed(geometry.core) ? [top, ...others] : others;
 }

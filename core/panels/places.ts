@@ -1,4 +1,4 @@
-import type { PanelPlace, PieceGeometry } from "../construction/geometry";
+import { isComposed, PanelPlace, PieceGeometry } from "../construction/geometry";
 import { shelfPlaces } from "../construction/fitting/shelf";
 import type { Form } from "../piece/schema";
 import { copies, markIn, panelIn, saidIn } from "../piece/times";
@@ -8,14 +8,14 @@ type Places = Pick<PieceGeometry, "seats" | "panels" | "core" | "row">;
 /** Every panel beside the first top that is composed from boards, by its name: other panels, then all of the same piece's copies. */
 export function panelPlaces(form: Form, at: Places, times = 1): PanelPlace[] {
   const beside = besideTop(form, at);
-  const { length, width, thickness, count } = at.core;
+  const { length, width, thickness } = at.core;
   const top: PanelPlace = {
     ...{ id: "top", kind: "top", part: "T", name: "top", length, width, thickness },
     sizesAt: ["form", "top"],
     ...(at.row ? { row: at.row } : {}),
   };
-  // slats are sawn one by one: there is no panel
-  const whole = count > 1 ? beside : [top, ...beside];
+  // slats and stripes are sawn one by one: there is no panel to compose
+  const whole = isComposed(at.core) ? [top, ...beside] : beside;
   return [
     ...beside,
     ...copies(times).flatMap((copy) =>

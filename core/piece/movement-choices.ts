@@ -1,14 +1,14 @@
 /** What holds a top flat, fastens it and lets it move: each a choice with its sizes, kept while another is tried. */
 import * as v from "valibot";
-import { between, choice, count, distance, name, size, text } from "./fields";
+import { between, choice, count, distance, list, name, size, text } from "./fields";
 
 /** A top is a field, what is at its ends, and what keeps it flat: each its own choice. */
-export const FIELDS = ["solid", "slats"] as const;
+export const FIELDS = ["solid", "stripes", "slats"] as const;
 export const ENDS = ["none", "breadboards", "frame"] as const;
 export const STIFFENERS = ["none", "channels", "battens"] as const;
 /** How each choice is called. */
 export const TOP_NAMES = {
-  field: { solid: "One panel", slats: "Slats" },
+  field: { solid: "One panel", stripes: "Stripes", slats: "Slats" },
   ends: { none: "Nothing", breadboards: "Breadboards", frame: "A frame" },
   stiffener: { none: "Nothing", channels: "Steel channels", battens: "Battens" },
 } as const;
@@ -57,6 +57,18 @@ export const topConstructionFields = {
     screwSpread: size("distance of two screws", 5, 200),
     clearance: distance("clearance of a screw's hole", 10),
   }),
+  stripes: v.optional(
+    v.strictObject({
+      /** how wide each stripe of the pattern is beside the others; each is a kind of part, with a wood of its own where it differs */
+      shares: list("stripes of the pattern", between("share of a stripe", 0.1, 40), 4, 1),
+      repeats: count("repeats of the pattern", 1, 20),
+      /** the last strip is the pattern's first again, or its last */
+      ends: choice("edges of the striped top", ["alike", "as-they-come"]),
+      /** gluings before the last seams; null: as few as planer and open time allow */
+      sections: v.nullable(count("sections of the striped top", 1, 12)),
+    }),
+    { shares: [3, 1], repeats: 5, ends: "alike", sections: null },
+  ),
   frame: v.strictObject({
     width: size("frame width", 20, 250),
     corners: choice("frame corners", ["tenoned", "mitred"]),
@@ -146,6 +158,7 @@ export const USUAL_TOP: TopChoices = {
   channel: { count: 3, slot: 18, bolt: 6, washer: 25, endRoom: 10, setOff: false },
   batten: { count: 2, width: 60, thickness: 25, screw: 5, slot: 16, setOff: false },
   slats: { count: 5, gap: 6, screws: "one", screwSpread: 40, clearance: 2 },
+  stripes: { shares: [3, 1], repeats: 5, ends: "alike", sections: null },
   frame: { width: 80, corners: "tenoned", groove: 14, gap: 5, panel: "floating" },
 };
 

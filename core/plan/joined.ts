@@ -1,6 +1,7 @@
 /** Second of the list: joints sized, parts that meet, what they weigh, where they touch. */
 import { clashesIn, clashesOf } from "../assembly/clashes";
 import { smallParts } from "../assembly/small";
+import { densityIn } from "../assembly/strips";
 import { touching } from "../assembly/touching";
 import { massOf, ROUGH, unplaced, weighed } from "../assembly/weight";
 import { assemble } from "../construction/assemble";
@@ -22,15 +23,17 @@ import { SHAPE } from "./shape";
 export const JOINED = SHAPE.stage(
   "top",
   "movement",
-  ({ geometry, surroundings, topCourse, strips, piece }) => ({
+  ({ geometry, surroundings, topCourse, strips, stripes, piece }) => ({
     core: geometry.core,
     surroundings,
     course: topCourse,
     laid: strips,
+    stripes,
     fitted: piece.fitted,
   }),
-  ({ core: { width, thickness }, surroundings: { species, start }, course, laid, fitted }) =>
+  ({ core: { width, thickness }, surroundings: { species, start }, course, laid, stripes, fitted }) =>
     topMovement({
+      stripes,
       ...{ width, thickness, species, start, course, fitted },
       strips: laid.map((each) => ({ strip: each.strip, board: each.board, width: each.full })),
     }),
@@ -220,7 +223,13 @@ export const JOINED = SHAPE.stage(
     ({ bodies, species, woods }) => ({ bodies, usual: species, woods }),
     ({ bodies, usual, woods }) =>
       [...bodies].reduce(
-        (sum, [part, { volume }]) => sum + massOf(part, volume, woodOf(woods, part.kind, usual).density),
+        (sum, [part, { volume }]) =>
+          sum +
+          massOf(
+            part,
+            volume,
+            densityIn(part, (kind) => woodOf(woods, kind, usual).density),
+          ),
         0,
       ),
   )

@@ -11,6 +11,7 @@ import { FLAT_RULES } from "../movement/flat-rules";
 import { HOLD_RULES } from "../movement/hold-rules";
 import { NOTCH_RULES } from "../movement/notch-rules";
 import { OUTDOOR_RULES } from "../outdoors/rules";
+import { STRIPE_RULES } from "../movement/stripe-rules";
 import { slatScrewsRule } from "../movement/slat-rules";
 import { MOVEMENT_RULES } from "../movement/rules";
 import { BUILD_RULES, LOG_RULES } from "../steps/rules";
@@ -94,6 +95,12 @@ export const JUDGED = WORK.stage(
     "movement",
     ({ piece, geometry }) => ({ form: piece.form, at: geometry }),
     ({ form, at }) => judge("movement", [slatScrewsRule], { form, at }),
+  )
+  .stage(
+    "stripesJudged",
+    "movement",
+    ({ piece, stripes, top }) => ({ form: piece.form, stripes, top }),
+    (facts) => judge("movement", STRIPE_RULES, facts),
   )
   .stage(
     "woodJudged",
@@ -239,6 +246,7 @@ export const allJudged = (at: Values): Judged[] =>
     at.woodJudged,
     at.outdoorsJudged,
     at.slatsJudged,
+    at.stripesJudged,
     at.shelfJudged,
     at.movementJudged,
     at.movesJudged,

@@ -13,6 +13,7 @@ import { OUTDOOR_RULES } from "../outdoors/rules";
 import { MOVEMENT_RULES } from "../movement/rules";
 import { BUILD_RULES, LOG_RULES } from "../steps/rules";
 import { PANEL_RULES } from "../stock/rules";
+import { STRIPE_RULES } from "../movement/stripe-rules";
 import { OWN_RULES } from "../construction/own/rules";
 import { SHELF_RULES } from "../construction/fitting/shelf-rules";
 import { WOOD_RULES } from "../wood/unknown-rules";
@@ -34,6 +35,7 @@ export const RULE_COUNT: Record<Stage, number> = {
     HOLD_RULES.length +
     NOTCH_RULES.length +
     MOVEMENT_RULES.length +
+    STRIPE_RULES.length +
     1 +
     BASE_LIST.reduce((sum, each) => sum + (each.moveRules?.length ?? 0), 0),
   joints: FASTENING_RULES.length + BASE_LIST.reduce((sum, each) => sum + each.jointRules.length, 0),

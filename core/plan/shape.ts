@@ -3,6 +3,7 @@ import { moistureYear } from "../climate/year";
 import { proposeTable } from "../brief/propose";
 import { BaseGeometry, baseOf } from "../construction/base";
 import { shapedTop } from "../construction/top/outline";
+import { Stripe, stripesOf } from "../construction/top/stripes";
 import { panelCandidates, panelNeed } from "../layout/candidates";
 import { knownBoards, layStrips } from "../layout/lay";
 import { addDays } from "../movement/course";
@@ -10,7 +11,7 @@ import { courseOfTop, looksOf, readsOf, roomAirOf, shopAirOf, Surroundings } fro
 import { filmsOf } from "../movement/faces";
 import { latestMoisture } from "../piece/measured";
 import { panelsMade } from "../piece/times";
-import type { PanelPlace, PieceGeometry } from "../construction/geometry";
+import { isComposed, PanelPlace, PieceGeometry } from "../construction/geometry";
 import { panelSeen } from "../panels/lens";
 import { asBlank } from "../panels/row";
 import { panelPlaces } from "../panels/places";
@@ -19,7 +20,7 @@ import type { LaidStrip } from "../stock/panel-facts";
 import type { Shop } from "../piece/shop";
 import type { RackBoard } from "../stock/board";
 import { stageList } from "../stages";
-import { findSpecies } from "../wood/species";
+import { findSpecies, Species } from "../wood/species";
 import { STAND_IN } from "../wood/unknown-rules";
 import { woodOf, Woods, woodsOf } from "../wood/woods";
 import type { PlanInputs } from "./inputs";
@@ -207,6 +208,16 @@ export const SHAPE = stageList<PlanInputs>()
       };
     },
   )
+  // a striped top has no boards of its own: strips by their woods
+  .stage(
+    "stripes",
+    "boards",
+    ({ piece, geometry, species, woods }) => ({ form: piece.form, core: geometry.core, species, woods }),
+    ({ form, core, species, woods }) =>
+      core.striped
+        ? stripesOf(form, core.width).map((each) => ({ ...each, species: woodOf(woods, each.kind, species) }))
+        : NO_STRIPES,
+  )
   // rings of boards that can't be laid are unknown, as before any are chosen
   .stage(
     "strips",
@@ -215,6 +226,8 @@ export const SHAPE = stageList<PlanInputs>()
     ({ laid }) => laid,
   )
   .otherwise([]);
+
+const NO_STRIPES: (Stripe & { species: Species })[] = [];
 
 /** A panel beside the top: the boards it could have and those that are laid. */
 export interface OtherPanel {
@@ -248,7 +261,7 @@ interface CandidateFacts {
 }
 
 function candidatesFor({ rack, species, at, shop, choice, top }: CandidateFacts) {
-  // slats are placed with the other parts: there is no panel to compose
-  if (at.core.count > 1) return { candidates: [], unfit: [] };
+  // slats and stripes are placed with the other parts: there is no panel to compose
+  if (!isComposed(at.core)) return { candidates: [], unfit: [] };
   return panelCandidates(rack, species, panelNeed(at, top), { shop, choice });
 }

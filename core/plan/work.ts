@@ -3,6 +3,7 @@ import { baseOf } from "../construction/base";
 import type { PanelPlace } from "../construction/geometry";
 import { findAdhesive } from "../glueup/adhesives";
 import { blankStages } from "../glueup/blanks";
+import { sectionStages } from "../glueup/sections";
 import { glueStages } from "../glueup/stages";
 import { cuttingStage } from "../layout/stage";
 import { Learned, learned } from "../learning/offers";
@@ -36,12 +37,15 @@ export const WORK = PARTS.stage(
   .stage(
     "glueUp",
     "glue-up",
-    ({ lay, piece, blank, species, shop, adhesive }) => ({
+    ({ lay, piece, blank, stripes, species, shop, adhesive }) => ({
       laid: lay.laid,
       at: blank,
-      ...{ piece, species, shop, adhesive },
+      ...{ piece, stripes, species, shop, adhesive },
     }),
-    ({ laid, at, piece, species, shop, adhesive }) => glueStages(laid, at, { piece, species, shop, adhesive }),
+    ({ laid, at, piece, stripes, species, shop, adhesive }) =>
+      stripes.length > 0
+        ? sectionStages(stripes, piece.form.stripes.sections, at, { piece, species, shop, adhesive })
+        : glueStages(laid, at, { piece, species, shop, adhesive }),
   )
   .each(
     "otherGlue",
@@ -163,18 +167,20 @@ export const WORK = PARTS.stage(
   .stage(
     "record",
     "log",
-    ({ first, start, top, geometry, species, recordCourse, strips, piece }) => ({
+    ({ first, start, top, geometry, species, recordCourse, strips, stripes, piece }) => ({
       same: first.on === start.on ? top : null,
       core: geometry.core,
       species,
       first,
       course: recordCourse,
       laid: strips,
+      stripes,
       fitted: piece.fitted,
     }),
-    ({ same, core: { width, thickness }, species, first, course, laid, fitted }) =>
+    ({ same, core: { width, thickness }, species, first, course, laid, stripes, fitted }) =>
       same ??
       topMovement({
+        stripes,
         ...{ width, thickness, species, start: first, course, fitted },
         strips: laid.map((each) => ({ strip: each.strip, board: each.board, width: each.full })),
       }),
@@ -235,7 +241,10 @@ function learnedFrom({ log, fitted, top, others, course, rack, species, woods }:
       : boardCoefficient(wood, UNKNOWN_RINGS.left, UNKNOWN_RINGS.right);
   };
   const whole = (wood: Species, { strips, width }: TopMovement) =>
-    strips.reduce((sum, strip) => sum + ofBoard(wood, strip.board) * strip.width, 0) / width;
+    strips.reduce(
+      (sum, { kind, board, width: wide }) => sum + ofBoard(kind ? woodOf(woods, kind, wood) : wood, board) * wide,
+      0,
+    ) / width;
   const panels = [
     { id: "top", name: "top", movement: top, course, table: whole(species, top) },
     ...others.map(({ place: { id, name, kind }, top: movement }) => ({

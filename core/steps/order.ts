@@ -3,6 +3,7 @@ import type { GlueStage } from "../glueup/stages";
 import type { Adhesive } from "../glueup/adhesives";
 import type { BaseWork, WorkFacts } from "../construction/base/base";
 import type { PieceGeometry, Standing } from "../construction/geometry";
+import { stripesOf } from "../construction/top/stripes";
 import { GLIDES } from "../outdoors/rules";
 import type { Acclimatising } from "../movement/acclimatise";
 import type { Piece } from "../piece/schema";
@@ -16,7 +17,7 @@ import { GluedPanel, panelSteps } from "./panel";
 import { roundShelf, shelfOnStretchers, shelfSteps } from "./shelf";
 import { attachStep, fasteningStep, smallStep } from "./fastening";
 import { topSteps } from "./top";
-import { topGluing } from "./top-gluing";
+import { stripesStep, topGluing } from "./top-gluing";
 
 /** From here on the inside of a board dries weeks behind its face, mm. @source common practice */
 const THICK_STOCK = 50;
@@ -155,6 +156,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
   if (small) out.push(small);
   out.push(...shelfOnStretchers(parts, at, base.closed));
 
+  if (at.core.striped) out.push(stripesStep(stripesOf(piece.form, at.core.width), shop));
   const tops = [
     { name: "top", stages },
     ...panels.flatMap(({ place: { name, kind }, stages }) => (kind === "top" ? [{ name, stages }] : [])),

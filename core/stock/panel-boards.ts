@@ -1,4 +1,5 @@
 /** Which boards a panel is made of: whether they are there, free, sound and alike. */
+import { isComposed } from "../construction/geometry";
 import { widestWindow } from "../layout/candidates";
 import { grade, mm, set, Verdict, verdict, round1 } from "../verdict/verdict";
 import { edgeLoss, narrowest } from "./board";
@@ -8,7 +9,7 @@ import type { PanelFacts } from "./panel-facts";
 const MOISTURE_SPREAD = 1.5;
 
 export function chosen({ laid, at, name }: PanelFacts): Verdict | null {
-  if (laid.length > 0 || at.core.count > 1) return null;
+  if (laid.length > 0 || !isComposed(at.core)) return null;
   return verdict({
     id: "boards.chosen",
     stage: "boards",
@@ -109,7 +110,7 @@ export function moistureSpread({ laid }: PanelFacts): Verdict | null {
 }
 
 export function partsHaveBoards({ lacking, laid, at }: PanelFacts): Verdict | null {
-  if (laid.length === 0 && lacking.length === 0 && at.core.count === 1) return null;
+  if (laid.length === 0 && lacking.length === 0 && isComposed(at.core)) return null;
   return verdict({
     id: "boards.parts",
     stage: "boards",

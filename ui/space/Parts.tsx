@@ -6,6 +6,7 @@ import { AssemblyPart, bodyOf, standingBody } from "../../core/assembly/part";
 import type { Place } from "../../core/assembly/place";
 import { solidOf } from "../../core/assembly/shape";
 import { coloursOf, STEEL } from "../../core/assembly/material";
+import { asStrips } from "../../core/assembly/strips";
 import type { SmallPart } from "../../core/assembly/small";
 import type { Solid } from "../../core/assembly/solid";
 import { cross } from "../../core/assembly/vector";
@@ -50,7 +51,9 @@ export function Parts(given: Given) {
 /** All parts together in one body, in the plain colours of their woods. */
 function Draft({ parts, wood }: Pick<Given, "parts" | "wood">) {
   const [geometry, material] = useMemo(() => {
-    const bodies = parts.map((part) => ({ solid: bodyWhereItStands(part).solid, colours: coloursOf(part, wood) }));
+    const bodies = parts
+      .flatMap(asStrips)
+      .map((part) => ({ solid: bodyWhereItStands(part).solid, colours: coloursOf(part, wood) }));
     return [draftOf(bodies), draftPaint()];
     // it stands for one picture
   }, []);
@@ -65,7 +68,7 @@ function Wooden({ parts, small, wood, apart, alone, onPick }: Given) {
   const invalidate = useThree((state) => state.invalidate);
   const open = apart > 0 || alone !== null;
   const given = useMemo(() => {
-    const whole = parts.map((part): Body => {
+    const whole = parts.flatMap(asStrips).map((part): Body => {
       // closed, no joint is seen: bodies are cut when one is to be looked into
       const solid = open ? bodyOf(part) : standingBody(part);
       return { ...part, colours: coloursOf(part, wood), solid, picked: true };
@@ -78,7 +81,15 @@ function Wooden({ parts, small, wood, apart, alone, onPick }: Given) {
       : [];
     return [...whole, ...between];
     // the colours' own names decide, not the function that finds them
-  }, [parts, small, open, parts.map((part) => wood(part.kind).join()).join()]);
+  }, [
+    parts,
+    small,
+    open,
+    parts
+      .flatMap(asStrips)
+      .map((part) => wood(part.kind).join())
+      .join(),
+  ]);
   const woods = [...new Set(given.map(({ colours }) => colours.join(" ")))].join("|");
   // one paint a wood
   const paints = useMemo(
@@ -102,8 +113,11 @@ function Wooden({ parts, small, wood, apart, alone, onPick }: Given) {
   useEffect(() => invalidate(), [apart, alone, bodies, paints, invalidate]);
   return bodies
     .filter(({ body }) => alone === null || body.id === alone)
-    .map(({ body: { id, opens, colours, picked }, geometry, lines, stands }) => (
-      <group key={id} position={opens.map((each) => each * (alone === null ? apart : 0)) as [number, number, number]}>
+    .map(({ body: { id, opens, colours, picked }, geometry, lines, stands }, n) => (
+      <group
+        key={`${id} ${n}`}
+        position={opens.map((each) => each * (alone === null ? apart : 0)) as [number, number, number]}
+      >
         <mesh
           geometry={geometry}
           matrix={stands}

@@ -1,5 +1,6 @@
 "use client";
 import { shapedTop } from "../../core/construction/top/outline";
+import { isComposed } from "../../core/construction/geometry";
 import { useMemo, useRef, useState } from "react";
 import { panelScene } from "../../core/drawing/boards";
 import { endGrainScene } from "../../core/drawing/top";
@@ -44,7 +45,7 @@ export function BoardsStage() {
         <PanelLens panel={other} key={other.place.id}>
           <PanelBoards name={other.place.name} elsewhere={boardsOf(other.place.id)} />
         </PanelLens>
-      ) : plan.slats ? (
+      ) : !isComposed(plan.geometry.core) ? (
         <SlatBoards />
       ) : (
         <BlankLens>

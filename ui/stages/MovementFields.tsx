@@ -44,7 +44,7 @@ export function MovementFields() {
           form.ends,
           ENDS.map((id) => [id, TOP_NAMES.ends[id]] as const),
         )}
-        {form.field === "solid" &&
+        {form.field !== "slats" &&
           form.ends !== "frame" &&
           choose(
             "Kept flat by",

@@ -9,6 +9,7 @@ import { isWhole, slatLines } from "./core";
 import { endBoards, frameOf, inFrame, withTongues } from "./ends";
 import { keptAt, outlineOf, shapedTop } from "./outline";
 import { pegged } from "./pegs";
+import { stripesOf } from "./stripes";
 import { flat, PANEL, part, TopFacts } from "./part";
 
 /** The top: its field, what is at its ends, what keeps it flat. */
@@ -35,11 +36,25 @@ function panelOf({ form, at }: TopFacts): AssemblyPart {
   if (isWhole(form)) {
     const shaped = shapedTop(form.top, at);
     const { holes, over } = sorted(shaped, top);
-    const panel = part({ id: "T", kind: "top", shape: { ...size, face: seen(shaped, top, holes) }, place });
+    const panel = striped(
+      part({ id: "T", kind: "top", shape: { ...size, face: seen(shaped, top, holes) }, place }),
+      form,
+    );
     return { ...panel, cuts: over.map((cut) => through(cut, top)) };
   }
-  const panel = part({ id: "T", kind: "top", shape: size, place });
+  const panel = striped(part({ id: "T", kind: "top", shape: size, place }), form);
   return form.ends === "none" ? panel : { ...panel, ...PANEL };
+}
+
+/** The same panel, glued from the stripes that are chosen. */
+function striped(panel: AssemblyPart, form: Form): AssemblyPart {
+  if (form.field !== "stripes") return panel;
+  const strips = stripesOf(form, panel.shape.width);
+  return {
+    ...panel,
+    strips,
+    note: `Glued from ${strips.length} strips, ${strips[0].mark} in front; its ends are cut last.`,
+  };
 }
 
 /** Slats from the front, a gap apart. */
