@@ -110,6 +110,22 @@ describe("the demo tells true stories", () => {
     for (const { board, full } of bench.panel.laid) expect([board.rounded, full <= 140 - 8]).toEqual([4, true]);
     expect(bench.parts.find(({ id }) => id === "middle-leg")!.count).toBe(2);
   });
+  it("two cube stools, each from one blank whose grain runs round, and a striped side table are ready to cut", () => {
+    const cubes = plan("16-cube-stools");
+    const striped = plan("17-striped-side-table");
+    for (const made of [cubes, striped]) {
+      expect(made.verdicts.filter((each) => each.level === "fix").map((each) => each.text)).toEqual([]);
+      expect(made.cutting.missing).toEqual([]);
+    }
+    expect(cubes.panels.map(({ place, laid }) => [place.name, laid.length])).toEqual([["top of the second", 3]]);
+    expect(cubes.parts.map(({ id, count }) => [id, count])).toEqual([
+      ["top", 2],
+      ["plank-end", 4],
+      ["bottom-board", 2],
+    ]);
+    const strips = striped.cutting.placed.filter(({ piece }) => piece.part.startsWith("stripe"));
+    expect(strips).toHaveLength(9);
+  });
   it("no board stands in two pieces", () => {
     const boards = readdirSync("demo/pieces").flatMap((file) => {
       const made = plan(file.replace(".json", ""));
