@@ -72,7 +72,9 @@ function cups({ top, piece, slats }: MovementFacts): Verdict | null {
   const cup = cupOf(worstStrip);
   const ripple = piece.choices.rings === "alternate" ? 2 * cup : cup;
   // without boards there is no ring to judge, only the wish to know
-  const level = worstStrip.board ? grade(cup, "at most", MOVEMENT_LIMITS.cup, 3 * MOVEMENT_LIMITS.cup) : "tight";
+  const striped = worstStrip.kind !== undefined;
+  const level =
+    worstStrip.board || striped ? grade(cup, "at most", MOVEMENT_LIMITS.cup, 3 * MOVEMENT_LIMITS.cup) : "tight";
   return verdict({
     id: "movement.cup",
     stage: "movement",
@@ -86,7 +88,9 @@ function cups({ top, piece, slats }: MovementFacts): Verdict | null {
           : "Boards are not chosen yet: rings taken as flat-sawn",
     why: worstStrip.board
       ? `${worstStrip.board}, ${fine(worstStrip.width)} wide, cups most by its own rings. Faces of unequal moisture would do ten times as much.`
-      : "Choose boards and each strip moves by its own rings.",
+      : striped
+        ? `Strips ${fine(worstStrip.width)} wide and flat-sawn, turned about in turn: so narrow, each cups little.`
+        : "Choose boards and each strip moves by its own rings.",
     limit: MOVEMENT_LIMITS.cup,
     actual: round1(cup),
     sense: "at most",

@@ -3,6 +3,7 @@ import { Slider } from "radix-ui";
 import { Pause, Play } from "lucide-react";
 import dynamic from "next/dynamic";
 import { useEffect, useMemo, useState } from "react";
+import { stripesOf, stripesSaid } from "../../core/construction/top/stripes";
 import { closeUp } from "../../core/drawing/close-up";
 import { endGrainScene, movementScene } from "../../core/drawing/top";
 import { SAMPLE_DAYS, sampleDate } from "../../core/movement/course";
@@ -73,7 +74,9 @@ function Years({ name }: { name: string }) {
     ? `${top.strips.length} boards`
     : plan.slats
       ? `${plan.geometry.core.count} slats of`
-      : "boards not chosen yet";
+      : plan.geometry.core.striped
+        ? `${stripesSaid(stripesOf(piece.form, plan.geometry.core.width))}, together`
+        : "boards not chosen yet";
   const pick = (to: number) => {
     setPlaying(false);
     setSample(to);
@@ -82,7 +85,7 @@ function Years({ name }: { name: string }) {
     <>
       <StageHead title={`How the ${name} moves through its years`}>
         {say(
-          `${plan.species.name}, ${boards}${plan.slats ? "" : ","} ${Math.round(top.width)} mm across the grain, measured at ${top.start.value} % on ${top.start.on}. The air asks for ${year.driest.moisture.toFixed(1)} to ${year.wettest.moisture.toFixed(1)} %, the wood goes from ${top.dry.moisture.toFixed(1)} % in ${top.dry.name} to ${top.wet.moisture.toFixed(1)} % in ${top.wet.name}.`,
+          `${plan.species.name}, ${boards}${plan.slats || plan.geometry.core.striped ? "" : ","} ${Math.round(top.width)} mm across the grain, measured at ${top.start.value} % on ${top.start.on}. The air asks for ${year.driest.moisture.toFixed(1)} to ${year.wettest.moisture.toFixed(1)} %, the wood goes from ${top.dry.moisture.toFixed(1)} % in ${top.dry.name} to ${top.wet.moisture.toFixed(1)} % in ${top.wet.name}.`,
         )}
       </StageHead>
       <div className="grid grid-cols-[minmax(0,1fr)_216px] items-center gap-2 max-md:grid-cols-1">

@@ -4,7 +4,7 @@ import type { Plank } from "./place";
 
 /** What may be typed on the views of plank ends. */
 export function plankDimensions(form: Form, at: Plank): { plan: Item[]; front: Item[]; side: Item[] } {
-  const { plank, stretcher, bays, top, mitred } = at;
+  const { plank, stretcher, bays, top, mitred, floor } = at;
   const left = -at.frame.length / 2;
   const half = plank.width / 2;
   return {
@@ -24,7 +24,7 @@ export function plankDimensions(form: Form, at: Plank): { plan: Item[]; front: I
               edit: formEdit("Thickness of the ends", "plank", "thickness"),
             }),
           ]),
-      dimension([bays[0].from, 40], [bays[0].to, 40], { offset: 0, value: bays[0].to - bays[0].from }),
+      dimension([bays[0].from, 40 + floor], [bays[0].to, 40 + floor], { offset: 0, value: bays[0].to - bays[0].from }),
       ...(stretcher
         ? [
             dimension([bays[0].from + 60, stretcher.from], [bays[0].from + 60, 0], {
