@@ -3,7 +3,7 @@ import { bodiesOf } from "../joinery/kinds";
 import type { Brought } from "../joinery/joint";
 import { Meeting, settled } from "./meeting";
 import type { AssemblyPart } from "./part";
-import { within } from "./place";
+import { seenFrom, within } from "./place";
 import { add, times } from "./vector";
 
 /** One of them where it stands. */
@@ -13,7 +13,36 @@ export interface SmallPart extends Pick<AssemblyPart, "id" | "name" | "shape" | 
   of: Brought["of"];
   sold?: Brought["sold"];
   plural: string;
+  /** the part it is fixed to outside, where it is seen however the piece stands */
+  on?: string;
 }
+
+/** The same small parts with parts elsewhere: what is fixed to one has gone with it. */
+export function goneWith(
+  small: readonly SmallPart[],
+  from: readonly Pick<AssemblyPart, "id" | "place">[],
+  to: readonly Pick<AssemblyPart, "id" | "place">[],
+): SmallPart[] {
+  const places = (parts: typeof from) => new Map(parts.map(({ id, place }) => [id, place]));
+  const [before, after] = [places(from), places(to)];
+  return small.map((each) => {
+    const [was, is] = [before.get(each.on ?? ""), after.get(each.on ?? "")];
+    return was && is && was !== is ? { ...each, place: within(is, seenFrom(was, each.place)) } : each;
+  });
+}
+
+/** What is fixed to parts outside, as bodies that are drawn with them. */
+export const fixedOutside = (small: readonly SmallPart[]): AssemblyPart[] =>
+  small.flatMap(({ id, name, shape, place, opens, on }) =>
+    on === undefined
+      ? []
+      : [
+          {
+            ...{ id, name, shape, place, opens, kind: "fixed", letter: "", role: "bought", make: "solid", note: "" },
+            ...{ adds: [], cuts: [], bought: { mass: 0, weeks: 0, measured: false } },
+          },
+        ],
+  );
 
 /** Everything the joints of these meetings bring; pulled apart, it stays halfway between what it holds. */
 export function smallParts(meetings: readonly Meeting[], parts: readonly AssemblyPart[]): SmallPart[] {

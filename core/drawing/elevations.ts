@@ -1,24 +1,12 @@
 /** The piece from above, from the front and from its end: projections of its parts, with the dimensions a maker may type. */
-import { AssemblyPart } from "../assembly/part";
-import { toPiece, within } from "../assembly/place";
-import { solidOf } from "../assembly/shape";
-import { coloursOf } from "../assembly/material";
-import { asStrips } from "../assembly/strips";
-import { stood } from "../assembly/solid";
-import { cross, dot } from "../assembly/vector";
+import { toPiece } from "../assembly/place";
 import { useOf } from "../brief/uses";
 import { baseOf } from "../construction/base";
 import { TOP_NAMES } from "../piece/movement-choices";
-import type { Form } from "../piece/schema";
-import type { Plan } from "../plan/derived";
-import { woodOf } from "../wood/woods";
 import { TOP_KINDS } from "../construction/top/part";
-import { projected, ProjectedEdge, View, VIEWS } from "./projection";
-import { dimension, Ink, Item, line, Scene, seedOf, shifted } from "./scene";
-import { bodyWhereItStands, DRAWN } from "./standing";
-import { nearest, openings, silhouette } from "./silhouette";
-
-type Drawable = Pick<Plan, "geometry" | "species" | "woods" | "assembly"> & { form: Form };
+import { View, VIEWS } from "./projection";
+import { dimension, Item, line, Scene, shifted } from "./scene";
+import { Drawable, viewItems } from "./views";
 
 /** How far a view must reach along and across: over the top, and over what stands past it. */
 const reachOf = ({ top, frame }: Drawable["geometry"]) => ({
@@ -174,7 +162,7 @@ export function topChoiceScene(drawable: Drawable): Scene {
     title: `${TOP_NAMES.field[drawable.form.field]}, at its ends ${TOP_NAMES.ends[drawable.form.ends].toLowerCase()}`,
     margin: [4, 4, 4, 4],
     bounds: { x: -length / 2, y: -width / 2, w: length, h: width },
-    items: viewItems({ ...drawable, assembly: { parts } }, VIEWS.plan, false),
+    items: viewItems({ ...drawable, assembly: { parts }, small: [] }, VIEWS.plan, false),
   };
 }
 
@@ -202,70 +190,4 @@ function elevation(drawable: Drawable, view: View, wide: number, hidden: boolean
     "faint",
   );
   return [...viewItems(drawable, view, hidden), ...bevel, floor];
-}
-
-/** Faces of the parts in their wood, far ones first, under the edges that are seen and, where they are wanted, those that are not. */
-function viewItems({ assembly, species, woods }: Drawable, view: View, hidden: boolean): Item[] {
-  // a part of several woods is drawn strip by strip, with its seams
-  const bodies = assembly.parts.flatMap(asStrips).map((part) => ({ part, ...bodyWhereItStands(part) }));
-  const faces = bodies
-    .map(({ part, solid }) => ({ part, solid, near: nearest(solid, view) }))
-    .sort((a, b) => a.near - b.near)
-    .flatMap(({ part, near }) => shownPieces(part).map((piece) => ({ part, near, ...piece })))
-    .map(({ part, shape, place, solid }): Item => ({
-      kind: "face",
-      points: silhouette({ shape, place }, solid, view),
-      ...openings({ shape, place }, view),
-      colour: coloursOf(part, (kind) => woodOf(woods, kind, species).colour),
-      seed: seedOf(part.id),
-      grain: grainIn(part, view),
-      id: part.kind,
-    }))
-    // a part of no size, in a piece that can't be, has no outline
-    .filter((item) => item.kind !== "face" || item.points.length > 2);
-  const edges = projected(
-    bodies.map(({ part, solid, lines }) => ({ id: part.kind, solid, lines })),
-    view,
-  );
-  const full = edges.filter((edge) => !edge.hidden);
-  const dashed = hidden ? edges.filter((edge) => edge.hidden) : [];
-  return [
-    ...faces,
-    ...dashed.map((edge) => edgeItem(edge, "hidden")),
-    ...full.map((edge) => edgeItem(edge, "outline")),
-  ];
-}
-
-/** What a part covers was worked out for another view of it. */
-const covered = new WeakMap<AssemblyPart, ReturnType<typeof piecesShown>>();
-function shownPieces(part: AssemblyPart) {
-  const before = covered.get(part);
-  if (before) return before;
-  const pieces = piecesShown(part);
-  covered.set(part, pieces);
-  return pieces;
-}
-
-/** What a part covers, piece by piece: its own shape, and what shows of its joints beyond it. */
-function piecesShown({ shape, place, adds }: AssemblyPart) {
-  const pieces = [
-    { shape, place },
-    ...adds.filter(({ shows }) => shows).map((each) => ({ shape: each.shape, place: within(place, each.place) })),
-  ];
-  return pieces.map((piece) => ({ ...piece, solid: stood(solidOf(piece.shape, DRAWN), piece.place) }));
-}
-
-const edgeItem = ({ id, from, to }: ProjectedEdge, ink: Ink): Item => ({
-  kind: "path",
-  points: [from, to],
-  closed: false,
-  ink,
-  id,
-});
-
-/** How the grain runs in a view, degrees from the right; a part that points at the viewer shows its end. */
-function grainIn({ place }: AssemblyPart, view: View): number | "end" {
-  const toward = cross(view.right, view.up);
-  if (Math.abs(dot(place.x, toward)) > 0.9) return "end";
-  return (Math.atan2(dot(place.x, view.up), dot(place.x, view.right)) * 180) / Math.PI;
 }

@@ -1,7 +1,8 @@
 /** A card for the bench, and what its rows share. */
 import type { Shop } from "../piece/shop";
 import type { Board } from "../stock/board";
-import type { MachineSetting, Part } from "./cut-list";
+import type { Part } from "./cut-list";
+import type { MachineSetting } from "./machine-settings";
 import type { CutPanel } from "./cut-panel";
 import { MilledLane } from "./mill";
 import { BoardCut, RoughPiece } from "./sawing";

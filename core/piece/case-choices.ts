@@ -1,7 +1,7 @@
 /** Fields of the form: a case of solid boards, its openings and what they hold. */
 import * as v from "valibot";
 import { alcoveSchema } from "./alcove-choices";
-import { choice, count, distance, list, size } from "./fields";
+import { between, choice, count, distance, list, size } from "./fields";
 import { legFrameSchema, USUAL_LEG_FRAME } from "./leg-frame-choices";
 
 /**
@@ -14,6 +14,11 @@ export const isDrawn = (holds: (typeof HOLDS)[number]) => holds === "drawer" || 
 
 /** What is below a case. */
 export const STANDS = ["sides", "plinth", "frame"] as const;
+
+export const RUNS_ON = ["runners", "slides"] as const;
+/** Side-hung slides of steel as they are sold: half an inch a side. @source common practice */
+const USUAL_SLIDES = { thick: 12.7, height: 45, length: null as number | null, load: 35 };
+const USUAL_PULL = { kind: "none" as "none" | "knob" | "bar", centres: 128 };
 
 const rowSchema = v.strictObject({
   /** null: an equal share of what is left */
@@ -73,6 +78,28 @@ const caseSchema = v.strictObject({
     beside: distance("gap beside a drawer", 10),
     behind: distance("gap behind a drawer", 200),
     tails: v.nullable(count("tails on a drawer's side", 1, 16)),
+    /** on wooden runners, their front dovetailed to them; or on bought slides, a front of its own screwed before a box */
+    on: v.optional(choice("what drawers run on", RUNS_ON), "runners"),
+    slides: v.optional(
+      v.strictObject({
+        /** what one takes between box and case, and how high it is */
+        thick: size("thickness of a slide", 4, 40),
+        height: size("height of a slide", 10, 120),
+        /** null: the longest that is sold and goes in */
+        length: v.nullable(size("length of a slide", 100, 1500)),
+        /** what a pair carries, kg */
+        load: between("load of a pair of slides", 1, 250, " kg"),
+      }),
+      USUAL_SLIDES,
+    ),
+    pull: v.optional(
+      v.strictObject({
+        kind: choice("pulls", ["none", "knob", "bar"]),
+        /** between a bar's two screws */
+        centres: size("distance of a bar's screws", 20, 600),
+      }),
+      USUAL_PULL,
+    ),
   }),
   doors: v.optional(
     v.strictObject({
@@ -111,7 +138,7 @@ export const USUAL_CASE: CaseChoices = {
   ],
   drawers: {
     ...{ front: 20, side: 12, bottom: "sheet", bottomThickness: 6.2 },
-    ...{ above: 3, beside: 1, behind: 15, tails: null },
+    ...{ above: 3, beside: 1, behind: 15, tails: null, on: "runners", slides: USUAL_SLIDES, pull: USUAL_PULL },
   },
   doors: USUAL_DOORS,
 };

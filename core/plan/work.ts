@@ -1,20 +1,15 @@
 /** Fourth of the list: glue-ups, cutting, the order of work, and what the log says. */
 import { baseOf } from "../construction/base";
-import type { PanelPlace } from "../construction/geometry";
 import { findAdhesive } from "../glueup/adhesives";
 import { blankStages } from "../glueup/blanks";
 import { sectionStages } from "../glueup/sections";
 import { glueStages } from "../glueup/stages";
 import { cuttingStage } from "../layout/stage";
-import { Learned, learned } from "../learning/offers";
 import { predictedWidths, recordsOf } from "../learning/records";
-import { boardCoefficient } from "../movement/coefficient";
-import type { Course } from "../movement/course";
 import { acclimatisingOf } from "../movement/acclimatise";
 import { courseOfTop } from "../movement/courses";
-import { topMovement, TopMovement, UNKNOWN_RINGS } from "../movement/year";
+import { topMovement } from "../movement/year";
 import { firstMoisture } from "../piece/measured";
-import type { Piece } from "../piece/schema";
 import { withOwn } from "../steps/own";
 import { stepsFor } from "../steps/order";
 import { stepsMade } from "../steps/times";
@@ -22,10 +17,10 @@ import { filledIn } from "../stock/filled";
 import { stripThickness } from "../layout/strip-thickness";
 import { scheduled } from "../steps/schedule";
 import type { RackBoard } from "../stock/board";
-import type { Species } from "../wood/species";
 import { seenAsTop } from "../panels/lens";
 import { kindsOf } from "../panels/row";
-import { woodOf, Woods } from "../wood/woods";
+import { woodOf } from "../wood/woods";
+import { learnedFrom } from "./learned-from";
 import { PARTS } from "./parts";
 
 export const WORK = PARTS.stage(
@@ -220,39 +215,6 @@ export const WORK = PARTS.stage(
       unfit: unfit.map(({ board, reason }) => ({ board: board.id, reason })),
     }),
   );
-
-interface LearnedFacts {
-  log: Piece["log"];
-  fitted: Piece["fitted"];
-  top: TopMovement;
-  others: readonly { place: PanelPlace; top: TopMovement }[];
-  course: Course;
-  rack: readonly RackBoard[];
-  species: Species;
-  woods: Woods;
-}
-
-/** What the table says of boards and panels, by their rings, beside what was measured on them. */
-function learnedFrom({ log, fitted, top, others, course, rack, species, woods }: LearnedFacts): Learned[] {
-  const ofBoard = (wood: Species, id: string | null) => {
-    const board = rack.find((each) => each.id === id);
-    return board
-      ? boardCoefficient(wood, board.ringLeft, board.ringRight)
-      : boardCoefficient(wood, UNKNOWN_RINGS.left, UNKNOWN_RINGS.right);
-  };
-  const whole = (wood: Species, { strips, width }: TopMovement) =>
-    strips.reduce(
-      (sum, { kind, board, width: wide }) => sum + ofBoard(kind ? woodOf(woods, kind, wood) : wood, board) * wide,
-      0,
-    ) / width;
-  const panels = [
-    { id: "top", name: "top", movement: top, course, table: whole(species, top) },
-    ...others.map(({ place: { id, name, kind }, top: movement }) => ({
-      ...{ id, name, movement, course: movement.course, table: whole(woodOf(woods, kind, species), movement) },
-    })),
-  ];
-  return learned({ log, fitted }, panels, rack, (id) => ofBoard(species, id));
-}
 
 /** Thickness of a board that is not chosen yet, mm. @source common practice */
 const UNCHOSEN = 32;

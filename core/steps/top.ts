@@ -8,6 +8,7 @@ import { flattening } from "../layout/strip-thickness";
 import type { Form, Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import { fine, listed, mm } from "../verdict/verdict";
+import { outlineStep } from "./outline";
 import type { Step } from "./step";
 
 /** What the steps of a top follow from. `strips`: how thick its strips were glued, mm; `last`: the steps that leave the panel glued. */
@@ -77,28 +78,6 @@ function panelSteps({ piece: { form, panels }, at, shop, strips, last }: TopFact
   const top = shapedTop(form.top, at);
   if (!isWhole(form) || (top.outline === "rectangle" && top.cutouts.length === 0)) return [flatten];
   return [flatten, outlineStep(top, at)];
-}
-
-/** Curves, notches and holes, once the top is flat and cut to its length and width. */
-function outlineStep(top: Form["top"], { through }: Pick<PieceGeometry, "through">): TopStep {
-  const curve = {
-    rectangle: "",
-    ellipse: "Set the oval out from its two axes; saw outside the line, fair to it.",
-    points: `A template by its ${top.points.length} points, from two middle lines; arcs by chord and rise with a bent batten. Saw outside the line, follow the template with a bearing.`,
-    soft: `Bend a batten ${top.bulge} mm in at each end, saw outside the line, fair to it.`,
-    notched: through
-      ? `Notch the corners ${Math.round(through.length)} by ${Math.round(through.width)} mm: marked from the posts as they stand, ${through.gap} mm free on the inside.`
-      : `Notch the corners ${top.notch.length} by ${top.notch.width} mm.`,
-  }[top.outline];
-  const holes = top.cutouts.map(({ name }) => name);
-  return {
-    id: "outline",
-    title: top.outline === "notched" ? "Notch the corners of the top" : "Cut the top’s outline",
-    detail: [curve, holes.length > 0 ? `Cut out: ${holes.join(", ")}, corners drilled first.` : ""].join(" ").trim(),
-    parts: ["top"],
-    after: ["flatten", ...(through ? ["dry-fit"] : [])],
-    hours: 1 + 0.5 * holes.length,
-  };
 }
 
 function slatSteps(form: Form, at: TopFacts["at"]): TopStep[] {

@@ -1,4 +1,5 @@
 "use client";
+import { AutoLengthField } from "../fields/auto";
 import { Choice, LengthField, NumberField, Tick } from "../fields/fields";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
@@ -7,10 +8,11 @@ import { LegFrameFields } from "./LegFrameFields";
 
 /** The choices of a case beside its openings: its boards, its back, its drawers and doors. */
 export function CaseFields() {
-  const { piece } = usePiece();
+  const { piece, plan } = usePiece();
   const { set } = useSet();
   const choice = piece.form.case;
   const { drawers, doors } = choice;
+  const slid = drawers.on === "slides";
   const at = (...path: string[]) => ["form", "case", ...path];
   const size = (label: string, value: number, ...path: string[]) => (
     <LengthField label={label} value={value} onTake={(to) => set(label, at(...path), to)} />
@@ -65,6 +67,44 @@ export function CaseFields() {
       </Group>
       {choice.stands === "frame" && <LegFrameFields frame={choice.frame} at={at("frame")} />}
       <Group name="Drawers">
+        <Choice
+          label="Run on"
+          value={drawers.on}
+          options={[
+            { value: "runners", name: "Wooden runners" },
+            { value: "slides", name: "Bought slides, fronts of their own" },
+          ]}
+          onTake={(value) => set("What drawers run on", at("drawers", "on"), value)}
+        />
+        {slid && (
+          <>
+            {size("A slide takes, a side", drawers.slides.thick, "drawers", "slides", "thick")}
+            {size("Height of a slide", drawers.slides.height, "drawers", "slides", "height")}
+            <AutoLengthField
+              label="Length of a slide"
+              value={drawers.slides.length}
+              auto={plan.geometry.kind === "case" ? (plan.geometry.drawers[0]?.slides?.length ?? 0) : 0}
+              onTake={(to) => set("Length of a slide", at("drawers", "slides", "length"), to)}
+            />
+            <NumberField
+              label="A pair carries, kg"
+              value={drawers.slides.load}
+              onTake={(to) => set("Load of the slides", at("drawers", "slides", "load"), to)}
+            />
+          </>
+        )}
+        <Choice
+          label="Pulls"
+          value={drawers.pull.kind}
+          options={[
+            { value: "none", name: "None" },
+            { value: "knob", name: "Knobs" },
+            { value: "bar", name: "Bars" },
+          ]}
+          onTake={(value) => set("Pulls", at("drawers", "pull", "kind"), value)}
+        />
+        {drawers.pull.kind === "bar" &&
+          size("Between a bar’s screws", drawers.pull.centres, "drawers", "pull", "centres")}
         {size("Fronts", drawers.front, "drawers", "front")}
         {size("Sides and backs", drawers.side, "drawers", "side")}
         <Choice
@@ -79,8 +119,8 @@ export function CaseFields() {
         {size("Thickness of bottoms", drawers.bottomThickness, "drawers", "bottomThickness")}
         {size("Gap above, on the day", drawers.above, "drawers", "above")}
         {size("Gap beside", drawers.beside, "drawers", "beside")}
-        {size("Gap behind", drawers.behind, "drawers", "behind")}
-        {size("Slots of the runners", choice.slot, "slot")}
+        {!slid && size("Gap behind", drawers.behind, "drawers", "behind")}
+        {!slid && size("Slots of the runners", choice.slot, "slot")}
         <Tick
           label="Taller chooses the tails"
           checked={drawers.tails === null}

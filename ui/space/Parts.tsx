@@ -73,12 +73,12 @@ function Wooden({ parts, small, wood, apart, alone, onPick }: Given) {
       const solid = open ? bodyOf(part) : standingBody(part);
       return { ...part, colours: coloursOf(part, wood), solid, picked: true };
     });
-    const between = open
-      ? small.map((part): Body => {
-          const colours = part.of !== "wood" ? STEEL : wood("");
-          return { ...part, colours, solid: solidOf(part.shape), picked: false };
-        })
-      : [];
+    const between = small
+      .filter(({ on }) => open || on !== undefined)
+      .map((part): Body => {
+        const colours = part.of !== "wood" ? STEEL : wood("");
+        return { ...part, colours, solid: solidOf(part.shape), picked: false };
+      });
     return [...whole, ...between];
     // the colours' own names decide, not the function that finds them
   }, [

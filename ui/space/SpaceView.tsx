@@ -5,6 +5,7 @@ import { posed } from "../../core/assembly/part";
 import { boundsOf } from "../../core/assembly/solid";
 import { massOf, weighed } from "../../core/assembly/weight";
 import { bodyWhereItStands } from "../../core/drawing/standing";
+import { goneWith } from "../../core/assembly/small";
 import { stillScene } from "../../core/drawing/still";
 import { woodOf } from "../../core/wood/woods";
 import { SceneView } from "../drawing/SceneView";
@@ -32,6 +33,10 @@ export function SpaceView() {
   const frame = useRef<HTMLDivElement>(null);
   const shown = alone !== null && parts.some((part) => part.id === alone) ? alone : null;
   const seen = useMemo(() => parts.filter((part) => shown === null || part.id === shown), [parts, shown]);
+  const small = useMemo(
+    () => goneWith(plan.small, plan.assembly.parts, parts),
+    [plan.small, plan.assembly.parts, parts],
+  );
   const { middle, reach } = useMemo(() => {
     const { least, most } = boundsOf(seen.flatMap((part) => bodyWhereItStands(part).solid));
     const [long, high, wide] = [0, 1, 2].map((i) => most[i] - least[i]);
@@ -131,7 +136,7 @@ export function SpaceView() {
           <Picture middle={middle} reach={reach}>
             <Parts
               parts={parts}
-              small={plan.small}
+              small={small}
               wood={(kind) => woodOf(woods, kind, species).colour}
               apart={apart}
               alone={shown}

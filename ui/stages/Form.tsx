@@ -56,10 +56,11 @@ export function FormStage() {
   const { form } = piece;
   const [inSpace, setInSpace] = useState(false);
   const [part, setPart] = useState<string | null>(null);
-  const drawable = { geometry: plan.geometry, species: plan.species, woods: plan.woods, assembly: plan.assembly, form };
+  const { geometry, species, woods, assembly, small } = plan;
+  const drawable = { geometry, species, woods, assembly, small, form };
   const scenes = useMemo(
     () => [planScene(drawable), elevationsScene(drawable)] as const,
-    [plan.geometry, plan.species, plan.woods, plan.assembly, form],
+    [geometry, species, woods, assembly, small, form],
   );
   const Fields = FIELDS[form.kind];
   const pick = (kind: string) => setPart(kind === part ? null : kind);

@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { clashesOf } from "../../../assembly/clashes";
 import { bodyOf, posed } from "../../../assembly/part";
 import { bulkOf } from "../../../assembly/solid";
-import { HOLDS, STANDS } from "../../../piece/case-choices";
+import { HOLDS, RUNS_ON, STANDS } from "../../../piece/case-choices";
 import { USUAL_SHOP } from "../../../piece/shop";
 import { clashes } from "../../../testing/clashes";
 import { bays, caseOf, chest, EIGHT, eight, listed, rows, set } from "../../../testing/cases";
@@ -42,41 +42,6 @@ describe("a case of eight parts, worked by hand from its brief to its cut list",
     expect(plan.verdicts.filter(({ stage, level }) => stage === "form" && level !== "holds")).toEqual([]));
 });
 
-describe("drawers, worked by hand", () => {
-  const plan = chest();
-  const { drawers } = caseOf(plan);
-  it("838 wide in 840; 584 less two rails of 18 leaves 248 for the last", () => {
-    expect(drawers.map(({ width }) => width)).toEqual([838, 838, 838]);
-    expect(drawers.map(({ opening }) => opening)).toEqual([140, 160, 248]);
-  });
-  it("fronts 3 and 1 less than their opening, sides 3 less, the back from the bottom to 6 below the sides", () => {
-    expect(listed(plan, "drawer-front")).toEqual([838, 136, 20]);
-    // 384 deep less 15 behind: 369, the front 20, and 15 of tails in it
-    expect(listed(plan, "drawer-side")).toEqual([369 - 20 + 15, 137, 12]);
-    expect(listed(plan, "drawer-back")).toEqual([838, 137 - 9 - 6 - 6, 12]);
-  });
-  it("a bottom in grooves of 5: 838 less two sides of 12, and 10; in front 5 in the front, behind to the back’s face", () =>
-    expect(listed(plan, "drawer-bottom")).toEqual([838 - 24 + 10 - 1, 369 - 20 + 5 - 0.5, 6]));
-  it("drawers of one size are one row of the list", () => {
-    const alike = eight(bays(rows([null, "drawer"], [null, "drawer"])));
-    expect(alike.parts.find(({ id }) => id === "drawer-side")!.count).toBe(4);
-    expect(alike.parts.some(({ id }) => id === "drawer-side-2")).toBe(false);
-  });
-  it("a solid bottom is a panel of its own, composed and glued like any other", () => {
-    const solid = chest(set("drawers.bottom", "solid"), set("drawers.bottomThickness", 9));
-    expect(solid.panels.map(({ place }) => place.name)).toContain("bottom of drawer 2");
-    expect(find(solid, "boards.chosen.drawer-bottom-1").level).toBe("fix");
-  });
-  it("are made after the case, from their own openings; the back goes on behind them", () => {
-    const of = (id: string) => plan.steps.findIndex((step) => step.id === id);
-    expect(of("glue-base")).toBeLessThan(of("drawers-fronts"));
-    expect(of("drawers-fronts")).toBeLessThan(of("drawers-dovetails"));
-    expect(of("drawers-stops")).toBeLessThan(of("back"));
-    expect(of("rail-holes")).toBeLessThan(of("glue-base"));
-    expect(plan.parts.find(({ id }) => id === "drawer-side")!.markedFrom).toContain("opening");
-  });
-});
-
 const opening = fc.record({
   height: fc.option(fc.integer({ min: 60, max: 140 }), { nil: null }),
   holds: fc.constantFrom(...HOLDS),
@@ -94,6 +59,8 @@ const any = fc.record({
   behind: fc.integer({ min: 0, max: 30 }),
   lift: fc.integer({ min: 0, max: 120 }),
   stands: fc.constantFrom(...STANDS),
+  "drawers.on": fc.constantFrom(...RUNS_ON),
+  "drawers.pull.kind": fc.constantFrom("none", "knob", "bar"),
 });
 /** Drawers that open behind want no back, a frame of legs its own height. */
 const drawn = any.map((given) => ({

@@ -1,6 +1,6 @@
 /** Where everything of a case stands, as its own files are told. mm */
 import type { Filler } from "./alcove";
-import type { CaseRow } from "../../../piece/case-choices";
+import type { CaseChoices, CaseRow } from "../../../piece/case-choices";
 import type { PieceGeometry } from "../../geometry";
 import type { LegFrame, Span } from "../leg-frame/place";
 
@@ -53,6 +53,9 @@ export interface Case extends PieceGeometry {
   /** middle of each divider */
   dividers: number[];
   drawers: Drawer[];
+  /** drawers run on bought slides: nothing of wood carries them */
+  slid: boolean;
+  pull: CaseChoices["drawers"]["pull"];
   doors: Door[];
   loose: LooseShelf[];
 }
@@ -109,7 +112,12 @@ export interface Drawer {
   deep: Span;
   /** the opening's height */
   opening: number;
-  front: { thickness: number; from: number };
+  /** its front from side to side, and from its lower edge up: a board of its own before a box that runs on slides */
+  front: { thickness: number; from: number; to: number; across: Span };
+  /** what the sides enter in front: the front itself, or the box's own; its face toward the room */
+  head: { thickness: number; face: number };
+  /** bought ones beside it: from `y` up, as long as the box */
+  slides: { thick: number; height: number; length: number; y: number } | null;
   side: number;
   back: { from: number; to: number };
   bottom: { thickness: number; from: number; groove: number };

@@ -1,19 +1,18 @@
 /** Where the parts of a case touch, and how they are held there. */
 import type { Place } from "../../../assembly/place";
-import { BACK, DOWN, FRONT, LEFT, RIGHT, UP } from "../../../assembly/vector";
+import { DOWN, FRONT, LEFT, RIGHT, UP } from "../../../assembly/vector";
 import { Contact, screwFor } from "../contact";
 import type { Form } from "../../../piece/schema";
 import { ofDoor } from "./door";
-import { ofSize } from "./drawer";
+import { atDrawer } from "./drawer-contacts";
 import { besideOf, framesOf, RUNNER, runnersOf } from "./frames";
-import type { Case, Door, Drawer } from "./case";
+import type { Case, Door } from "./case";
 import type { Span } from "../leg-frame/place";
 import { KICK, shelvesOf } from "./place";
 import { railKind, shelfKind } from "./parts";
 import { fillerContacts } from "./filler";
 import { plinthContacts } from "./plinth";
 import { legFrameContacts } from "../leg-frame/parts";
-import { turnedAbout } from "./cut";
 
 /** Stub tenons from both sides of a divider leave so much between each and its middle, with the mortise's own depth, mm. @source common practice */
 const BETWEEN = 3.5;
@@ -218,36 +217,4 @@ function atDoor(door: Door, front: number, named: string): Contact[] {
       },
     ];
   });
-}
-
-function atDrawer(drawer: Drawer, tails: number | null, named: string): Contact[] {
-  const { n, across, high, deep, side, front, back, turned } = drawer;
-  const kind = (of: string) => ofSize(of, drawer);
-  const inner = { front: deep.to - front.thickness, back: deep.from + side };
-  const group = (of: "front" | "back") => `${kind(`drawer-${of}`)}+${kind("drawer-side")}`;
-  return [0, 1]
-    .flatMap((i): Contact[] => {
-      const left = i === 0 ? across.from : across.to - side;
-      const enters = `V${2 * n - 1 + i}`;
-      return [
-        {
-          ...{
-            group: group("front"),
-            name: `${named}: side to front`,
-            enters,
-            receives: `C${n}`,
-            how: "lapped",
-            tails,
-          },
-          ...{ section: { width: high.to - high.from, thickness: side }, depth: front.thickness },
-          face: { at: [left + side, high.from, inner.front], x: FRONT, y: UP },
-        },
-        {
-          ...{ group: group("back"), name: `${named}: side to back`, enters, receives: `VB${n}`, how: "through" },
-          ...{ section: { width: back.to - back.from, thickness: side }, depth: side },
-          face: { at: [left, back.from, inner.back], x: BACK, y: UP },
-        },
-      ] satisfies Contact[];
-    })
-    .map((contact: Contact) => (turned ? { ...contact, face: turnedAbout(turned, contact.face) } : contact));
 }

@@ -1,11 +1,13 @@
 import type { AssemblyPart, Worked } from "../../../assembly/part";
 import type { Place } from "../../../assembly/place";
 import type { Vec } from "../../../assembly/vector";
+import type { CaseChoices } from "../../../piece/case-choices";
 import type { Form } from "../../../piece/schema";
 import { cut, PULL, turnedAbout } from "./cut";
 import type { Drawer } from "./case";
 import { bottomSize, DRAWER, ofSize } from "./drawer";
 import type { Case } from "./case";
+import { holesIn } from "./pull";
 
 const stick = { make: "solid", role: "rail" } as const;
 const OPENING = "its opening, once the case is closed";
@@ -15,26 +17,33 @@ const SIDE = { x: [0, 0, 1] as Vec, y: [0, 1, 0] as Vec };
 /** A groove for a bottom: along it, into the part to the right or to the front, up. */
 const GROOVE = { x: [0, 0, 1] as Vec, y: [1, 0, 0] as Vec };
 
-/** Every drawer, closed: front C, sides V, back VB, bottom X. */
+/** Every drawer, closed: front C, the box’s own VF where it runs on slides, sides V, back VB, bottom X. */
 export const drawerParts = ({ case: { drawers } }: Form, { drawers: all }: Pick<Case, "drawers">): AssemblyPart[] =>
   all.flatMap((drawer) =>
-    partsOf(drawer, drawers.bottom === "solid").map((part) =>
+    partsOf(drawer, drawers.bottom === "solid", drawers.pull).map((part) =>
       drawer.turned
         ? { ...part, place: turnedAbout(drawer.turned, part.place), opens: [0, 0, -PULL.front] satisfies Vec }
         : part,
     ),
   );
 
-function partsOf(drawer: Drawer, solid: boolean): AssemblyPart[] {
-  const { n, across, width, high, deep, side, front, back, bottom } = drawer;
+function partsOf(drawer: Drawer, solid: boolean, pull: CaseChoices["drawers"]["pull"]): AssemblyPart[] {
+  const { n, across, width, high, deep, side, front, head, slides, back, bottom } = drawer;
   const opens: Vec = [0, 0, PULL.front];
   const kind = (of: string) => ofSize(of, drawer);
   const named = (of: string, name: string) => ({ kind: kind(of), name, opens, markedFrom: OPENING });
-  const inner = { front: deep.to - front.thickness, back: deep.from + side };
+  const inner = { front: head.face - head.thickness, back: deep.from + side };
   const bottomKind = kind("drawer-bottom");
   const { groove } = bottom;
 
-  const faced: Place = { at: [across.from, front.from, inner.front], x: [1, 0, 0], y: [0, 1, 0] };
+  const faced: Place = { at: [front.across.from, front.from, deep.to - front.thickness], x: [1, 0, 0], y: [0, 1, 0] };
+  const headed: Place = slides ? { at: [across.from, high.from, inner.front], x: [1, 0, 0], y: [0, 1, 0] } : faced;
+  const grooved = cut(
+    bottomKind,
+    headed,
+    { length: groove, width: width - 2 * side + 2 * groove, thickness: bottom.thickness },
+    { at: [across.from + side - groove, bottom.from, inner.front], ...GROOVE },
+  );
   const sides = [-1, 1].map((way, i): AssemblyPart => {
     const left = way < 0 ? across.from : across.to - side;
     const place: Place = { at: [left + side, high.from, inner.back], ...SIDE };
@@ -60,7 +69,7 @@ function partsOf(drawer: Drawer, solid: boolean): AssemblyPart[] {
         cut(
           bottomKind,
           place,
-          { length: deep.to - deep.from, width: groove, thickness: bottom.thickness },
+          { length: head.face - deep.from, width: groove, thickness: bottom.thickness },
           { at: [way < 0 ? left + side - groove : left, bottom.from, deep.from], ...GROOVE },
         ),
       ],
@@ -70,19 +79,33 @@ function partsOf(drawer: Drawer, solid: boolean): AssemblyPart[] {
   return [
     {
       ...{ id: `C${n}`, letter: "C", ...stick, ...named("drawer-front", "Drawer front") },
-      note: "Fitted to its opening before anything is marked on it; grooved for the bottom between its pins.",
-      shape: { length: width, width: high.to - front.from, thickness: front.thickness },
+      note: slides
+        ? "Fitted to its opening with the box on its slides; screwed from inside the box, through holes that let it be set even."
+        : "Fitted to its opening before anything is marked on it; grooved for the bottom between its pins.",
+      shape: {
+        length: front.across.to - front.across.from,
+        width: front.to - front.from,
+        thickness: front.thickness,
+      },
       place: faced,
       adds: [],
       cuts: [
-        cut(
-          bottomKind,
-          faced,
-          { length: groove, width: width - 2 * side + 2 * groove, thickness: bottom.thickness },
-          { at: [across.from + side - groove, bottom.from, inner.front], ...GROOVE },
-        ),
+        ...(slides ? [] : [grooved]),
+        ...holesIn(drawer, pull, faced, { from: deep.to - front.thickness, to: deep.to }),
       ],
     },
+    ...(slides
+      ? [
+          {
+            ...{ id: `VF${n}`, letter: "VF", ...stick, ...named("drawer-box-front", "Front of a drawer’s box") },
+            note: "As long as the back; grooved for the bottom between its pins.",
+            shape: { length: width, width: high.to - high.from, thickness: side },
+            place: headed,
+            adds: [],
+            cuts: [grooved, ...holesIn(drawer, pull, headed, { from: inner.front, to: head.face })],
+          } satisfies AssemblyPart,
+        ]
+      : []),
     ...sides,
     {
       ...{ id: `VB${n}`, letter: "VB", ...stick, ...named("drawer-back", "Drawer back") },

@@ -2,7 +2,7 @@
 import { grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
 import { Dovetail, SLOPES, tailsAt } from "../../../joinery/dovetail";
 import { isDrawn } from "../../../piece/case-choices";
-import { DRAWER, ofSize, woodIn } from "./drawer";
+import { DRAWER, ofSize, SLIDE, woodIn } from "./drawer";
 import { at, CaseFacts, openingsOf, ordinal } from "./facts";
 import type { Case } from "./case";
 
@@ -29,7 +29,9 @@ export function drawersMade({ at: place, form }: CaseFacts): Verdict | null {
       ? `No drawer goes into the ${ordinal(first.j)} opening of the ${ordinal(first.i)} bay`
       : `${place.drawers.length} drawer${place.drawers.length > 1 ? "s fit their openings" : " fits its opening"}`,
     why: first
-      ? `${mm(first.bay.to - first.bay.from)} wide, ${mm(first.opening.to - first.opening.from)} high: less a front of ${mm(form.case.drawers.front)}, sides of ${mm(form.case.drawers.side)}, the bottom ${mm(DRAWER.up)} up in its grooves and the gaps, nothing is left inside.`
+      ? place.slid
+        ? `${mm(first.bay.to - first.bay.from)} wide, ${mm(first.opening.to - first.opening.from)} high, ${mm(place.deep.to - place.insideBack)} deep: the shortest slides that are sold are ${mm(SLIDE.sold[0])} long, and a box wants ${mm(DRAWER.least)} inside its sides.`
+        : `${mm(first.bay.to - first.bay.from)} wide, ${mm(first.opening.to - first.opening.from)} high: less a front of ${mm(form.case.drawers.front)}, sides of ${mm(form.case.drawers.side)}, the bottom ${mm(DRAWER.up)} up in its grooves and the gaps, nothing is left inside.`
       : "Each is its opening less the gaps that are chosen, its bottom in grooves of front and sides.",
     remedies: first
       ? [set("Leave that opening empty", [...at("bays"), first.i, "rows", first.j, "holds"], "nothing")]
@@ -57,7 +59,7 @@ export function drawnBehind({ at: place }: CaseFacts): Verdict | null {
 
 /** A drawer much wider than deep turns in its opening. */
 export function drawersRun({ at: place }: CaseFacts): Verdict | null {
-  if (place.drawers.length === 0) return null;
+  if (place.drawers.length === 0 || place.slid) return null;
   const ratio = ({ width, deep }: Case["drawers"][number]) => width / (deep.to - deep.from);
   const worst = place.drawers.reduce((a, b) => (ratio(b) > ratio(a) ? b : a));
   const level = grade(ratio(worst), "at most", WIDE.good, WIDE.most);

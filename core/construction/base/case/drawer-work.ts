@@ -1,17 +1,19 @@
 import { FRAME_CLAMPS, Step, stepOf as step } from "../../../steps/step";
-import { mm } from "../../../verdict/verdict";
+import { fine, mm } from "../../../verdict/verdict";
 import type { Case } from "./case";
 import type { Times } from "./door-work";
 import { DRAWER, ofSize } from "./drawer";
+import { PULL_SIZES } from "./pull";
 
 /** Drawers after the case: each from its own opening. */
 export function drawerSteps(
-  { drawers }: Case,
+  { drawers, pull }: Case,
   above: number,
   { fullHours, clampHours, milled }: Times,
   { run, sheet }: { run: boolean; sheet: boolean },
 ): Step[] {
   if (drawers.length === 0) return [];
+  if (drawers[0].slides) return slidSteps({ drawers, pull, above, sheet }, { fullHours, clampHours, milled });
   const kinds = (of: string) => [...new Set(drawers.map((each) => ofSize(of, each)))];
   const closed = run ? "runners" : "glue-base";
   return [
@@ -50,7 +52,7 @@ export function drawerSteps(
     step({
       id: "drawers-stops",
       title: "Plane the drawers in, set the stops",
-      detail: `Sides planed to the pins until it runs without shake; bottoms in from behind. Stops on the rail behind the front, glued to bare wood, lower than the ${mm(DRAWER.up)} below the bottom; wax where it runs.`,
+      detail: `Sides planed to the pins until it runs without shake; bottoms in from behind. Stops on the rail behind the front, glued to bare wood, lower than the ${mm(DRAWER.up)} below the bottom; wax where it runs.${bored(pull)}`,
       parts: [...kinds("drawer-side"), ...kinds("drawer-bottom")],
       after: ["drawers-glue"],
       hours: 1 * drawers.length,
@@ -58,3 +60,63 @@ export function drawerSteps(
     }),
   ];
 }
+
+/** Boxes on bought slides after the case: sized from the openings and the slides that came, fronts last. */
+function slidSteps(
+  { drawers, pull, above, sheet }: Pick<Case, "drawers" | "pull"> & { above: number; sheet: boolean },
+  { fullHours, clampHours, milled }: Times,
+): Step[] {
+  const kinds = (of: string) => [...new Set(drawers.map((each) => ofSize(of, each)))];
+  const box = [...kinds("drawer-box-front"), ...kinds("drawer-side"), ...kinds("drawer-back")];
+  const { thick, length, y } = drawers[0].slides!;
+  const up = y - drawers[0].high.from;
+  return [
+    step({
+      id: "drawers-dovetails",
+      title: "Make the drawers’ boxes",
+      detail: `Each as wide as its opening less ${fine(2 * thick)}: measured front and back with the slides that came in hand, the smaller counts; a hair under, never over. Sides ${mm(length)} from outside to outside. Grooves for the bottoms first, ${mm(DRAWER.up)} above the lower edge; tails on both sides at once, pins from the tails: both corners in front are through, the front hides them.`,
+      parts: box,
+      after: ["glue-base", ...milled],
+      hours: 2 * drawers.length,
+      caution: "Chop from both sides to the line; hands behind the edge.",
+    }),
+    step({
+      id: "drawers-glue",
+      title: "Glue the boxes",
+      detail:
+        "On a flat board, bottom in dry to keep it square, diagonals alike; the bottom screwed to the back from below.",
+      parts: [...box, ...kinds("drawer-bottom")],
+      after: ["drawers-dovetails", ...(sheet ? ["cut-sheets"] : [])],
+      hours: 0.5 * drawers.length,
+      wait: fullHours,
+      waitFor: "the boxes to cure",
+      clamps: FRAME_CLAMPS,
+      clampHours,
+      check: "No wind: it lies flat on the saw’s table; its width within half a millimetre from front to back.",
+    }),
+    step({
+      id: "drawers-slides",
+      title: "Screw the slides on",
+      detail: `In the case a batten of one height holds each pair level, ${mm(drawers[0].front.thickness)} behind the case’s front for the drawer’s own; two screws in their slots first. On the boxes ${fine(up)} above the lower edge. Run each, then the last screws.`,
+      parts: kinds("drawer-side"),
+      after: ["drawers-glue"],
+      hours: 0.5 * drawers.length,
+      check: "It runs out and home by a finger, and lies level when it is out.",
+    }),
+    step({
+      id: "drawers-stops",
+      title: "Fit the fronts and screw them on",
+      detail: `One after another, from the board in the order they hang: planed until the gap is even all round, ${mm(above)} above on the day. Held on shims in their openings, a spot of tape between front and box; screwed from inside through the wide holes, then set and drawn tight.${bored(pull)}`,
+      parts: kinds("drawer-front"),
+      after: ["drawers-slides"],
+      hours: 0.75 * drawers.length,
+      check: "Faces in one plane, gaps even, each front numbered inside with its opening.",
+    }),
+  ];
+}
+
+/** Holes for what the drawers are drawn by. */
+const bored = ({ kind, centres }: Case["pull"]): string =>
+  kind === "none"
+    ? ""
+    : ` ${kind === "bar" ? `Two holes ${mm(centres)} apart` : "A hole"} for each pull, ${PULL_SIZES.hole} mm, through a template that hooks over the front’s upper edge, a block held behind.`;

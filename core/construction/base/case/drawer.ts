@@ -21,31 +21,91 @@ export const DRAWER = {
   least: 30,
 };
 
+/** A box on slides: clear of what is below and above it, of the back; lengths that are sold; mm. @source common practice */
+export const SLIDE = {
+  ...{ rise: 6, under: 12, clear: 3 },
+  sold: [250, 300, 350, 400, 450, 500, 550, 600, 700],
+};
+
+/** How long its slides are: as typed, or the longest that is sold and goes in; null where none does. @param room  from the front's back to what is behind */
+export const slideLength = (typed: number | null, room: number): number | null =>
+  typed ?? SLIDE.sold.findLast((each) => each <= room) ?? null;
+
 /** @returns null where nothing is left for one: the rules say so */
 export function drawerOf(
-  { front, side, bottomThickness, above, beside, behind }: CaseChoices["drawers"],
+  choice: CaseChoices["drawers"],
   bay: Span,
   opening: Span,
-  { front: face, back }: { front: number; back: number },
+  space: { front: number; back: number },
 ): Omit<Drawer, "bay" | "row"> | null {
+  const box =
+    choice.on === "slides" ? onSlides(choice, { bay, opening }, space) : onRunners(choice, { bay, opening }, space);
+  return box && whole(choice, box, opening);
+}
+
+/** A drawer's box before what goes into it: from outside to outside, its front, what its sides enter. */
+type Box = Pick<Drawer, "across" | "high" | "deep" | "front" | "head" | "slides">;
+interface Room {
+  bay: Span;
+  opening: Span;
+}
+
+function onRunners(
+  { front, above, beside, behind }: CaseChoices["drawers"],
+  { bay, opening }: Room,
+  { front: face, back }: { front: number; back: number },
+): Box {
   const across = { from: bay.from + beside, to: bay.to - beside };
   const high = { from: opening.from, to: opening.to - above };
-  const deep = { from: back + behind, to: face };
+  return {
+    ...{ across, high, deep: { from: back + behind, to: face }, slides: null },
+    front: { thickness: front, from: high.from + DRAWER.clear, to: high.to, across },
+    head: { thickness: front, face },
+  };
+}
+
+function onSlides(
+  { front, side, above, beside, slides }: CaseChoices["drawers"],
+  { bay, opening }: Room,
+  { front: face, back }: { front: number; back: number },
+): Box | null {
+  const behindFront = face - front;
+  const length = slideLength(slides.length, behindFront - back - SLIDE.clear);
+  if (length === null) return null;
+  const high = { from: opening.from + SLIDE.rise, to: opening.to - above - SLIDE.under };
+  const y = (high.from + high.to - slides.height) / 2;
+  return {
+    across: { from: bay.from + slides.thick, to: bay.to - slides.thick },
+    ...{ high, deep: { from: behindFront - length, to: face } },
+    front: {
+      ...{ thickness: front, from: opening.from + DRAWER.clear, to: opening.to - above },
+      across: { from: bay.from + beside, to: bay.to - beside },
+    },
+    head: { thickness: side, face: behindFront },
+    slides: { thick: slides.thick, height: slides.height, length, y },
+  };
+}
+
+function whole(
+  { side, bottomThickness }: CaseChoices["drawers"],
+  box: Box,
+  opening: Span,
+): Omit<Drawer, "bay" | "row"> | null {
+  const { across, high, deep, head } = box;
   const bottom = {
     thickness: bottomThickness,
     from: high.from + DRAWER.up,
     groove: Math.min(DRAWER.groove, side * DRAWER.share),
   };
   const width = across.to - across.from;
-  const behindFront = deep.to - front - deep.from - side;
+  const behindFront = head.face - head.thickness - deep.from - side;
   const backFrom = bottom.from + bottom.thickness;
   const backTo = high.to - Math.min(DRAWER.lower, (high.to - backFrom) / 4);
   if (width - 2 * side < DRAWER.least || behindFront < DRAWER.least || backTo - backFrom < DRAWER.least / 2)
     return null;
   return {
-    ...{ n: 0, size: 1, turned: null, across, width, high, deep, side, bottom },
+    ...{ n: 0, size: 1, turned: null, ...box, width, side, bottom },
     opening: opening.to - opening.from,
-    front: { thickness: front, from: high.from + DRAWER.clear },
     back: { from: backFrom, to: backTo },
   };
 }
@@ -54,19 +114,25 @@ export function drawerOf(
 export const ofSize = (kind: string, { size }: Pick<Drawer, "size">) => (size > 1 ? `${kind}-${size}` : kind);
 
 /** What a bottom measures: its grain from side to side. */
-export const bottomSize = ({ across, deep, side, front, bottom }: Drawer, solid: boolean) => ({
+export const bottomSize = ({ across, deep, side, head, bottom }: Drawer, solid: boolean) => ({
   length: across.to - across.from - 2 * side + 2 * bottom.groove - 2 * DRAWER.loose,
   // in the front's groove, out below the back
-  width: deep.to - front.thickness - deep.from + bottom.groove - (solid ? 0 : DRAWER.loose),
+  width: head.face - head.thickness - deep.from + bottom.groove - (solid ? 0 : DRAWER.loose),
   thickness: bottom.thickness,
 });
 
-/** Wood in a drawer, mm³: its boards by their sizes between the joints, and the tails in front. */
-export function woodIn({ width, high, deep, side, front, back, bottom }: Drawer): number {
+/** Wood in a drawer, mm³: its boards by their sizes between the joints. */
+export function woodIn({ width, high, deep, side, front, slides, back, bottom }: Drawer): number {
   const [up, long] = [high.to - high.from, deep.to - deep.from];
-  const around = 2 * side * up * (long - front.thickness) + side * (back.to - back.from) * (width - 2 * side);
-  return width * up * front.thickness + around + bottom.thickness * (width - 2 * side) * (long - front.thickness);
+  const heads = back.to - back.from + (slides ? up : 0);
+  const around = 2 * side * up * (long - front.thickness) + side * heads * (width - 2 * side);
+  const faced = (front.across.to - front.across.from) * (front.to - front.from) * front.thickness;
+  return faced + around + bottom.thickness * (width - 2 * side) * (long - front.thickness);
 }
+
+/** What one holds inside, mm³. */
+export const roomIn = ({ width, high, deep, side, head, bottom }: Drawer): number =>
+  (width - 2 * side) * (high.to - bottom.from - bottom.thickness) * (head.face - head.thickness - deep.from - side);
 
 /** Bottoms that are glued up from boards. */
 export function drawerPanels({ drawers }: Pick<Case, "drawers">, { case: { drawers: choice } }: Form): PanelPlace[] {

@@ -69,6 +69,7 @@ export function besideOf({ bays, dividers }: Pick<Case, "bays" | "dividers">, ba
 /** Runners Y1, Y2 on rails between drawers; kickers YK1, YK2 above a drawer that lies under the top. */
 export function runnersOf(at: Case): Runner[] {
   const { bays, deep, insideBack, rail, inner, under } = at;
+  if (at.slid) return [];
   const to = deep.to - rail;
   const pair = (bay: number) =>
     ([-1, 1] as const).map((side) => {

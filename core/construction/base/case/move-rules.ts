@@ -24,7 +24,8 @@ function drawersBind({ at: { drawers }, form, moves }: Facts): Verdict | null {
   const { above } = form.case.drawers;
   const of = (kind: string) => moves.find(({ id }) => id === kind);
   const all = drawers.flatMap((drawer) =>
-    ["drawer-side", "drawer-front"].flatMap((kind) => {
+    // a box on slides is lower than its opening by far more than it moves: only its front can bind
+    (drawer.slides ? ["drawer-front"] : ["drawer-side", "drawer-front"]).flatMap((kind) => {
       const move = of(ofSize(kind, drawer));
       return move ? [{ drawer, wet: Math.max(0, move.wet.width), dry: Math.min(0, move.dry.width) }] : [];
     }),

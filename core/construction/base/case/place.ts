@@ -115,6 +115,8 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
     kick: !raised && choice.kick && choice.lift >= KICK.least,
     dividers,
     drawers: classed(drawers),
+    slid: choice.drawers.on === "slides",
+    pull: choice.drawers.pull,
     doors: doorsOf(choice.doors, bays),
     loose: looseShelves(bays, { front: deep.to, back: insideBack, inner, door: choice.doors.thickness }),
     frame: frameRound(feet),

@@ -6,7 +6,7 @@ import type { Case, Drawer } from "./case";
 const OUT = { one: 0.75, first: 0.3, last: 0.8 };
 
 /** Which parts are a drawer's, by their marks. */
-const partsOf = ({ n }: Pick<Drawer, "n">) => [`C${n}`, `V${2 * n - 1}`, `V${2 * n}`, `VB${n}`, `X${n}`];
+const partsOf = ({ n }: Pick<Drawer, "n">) => [`C${n}`, `VF${n}`, `V${2 * n - 1}`, `V${2 * n}`, `VB${n}`, `X${n}`];
 
 /** The case with its drawers drawn out, all of them and each by itself, and with its doors open. */
 export function casePoses(at: Case, parts: readonly AssemblyPart[]): Pose[] {

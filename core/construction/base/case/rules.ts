@@ -7,6 +7,8 @@ import type { LegFrame } from "../leg-frame/place";
 import { frameFits, frameHeight, frameLegs } from "../leg-frame/rules";
 import { ALCOVE_RULES } from "./alcove-rules";
 import { bayAdded } from "./divide";
+import { pullsFit } from "./pull-rules";
+import { slidesCarry, slidesGoIn } from "./slide-rules";
 import { doorsMade, drawnBehind, drawersMade, drawersRun, grooveHidden, pulledOver, shelvesMade } from "./drawer-rules";
 import { at, CaseFacts } from "./facts";
 import { addsUp, fits, opens } from "./opening-rules";
@@ -25,6 +27,9 @@ export const CASE_RULES: readonly Rule<CaseFacts>[] = [
   drawersMade,
   drawnBehind,
   drawersRun,
+  slidesGoIn,
+  slidesCarry,
+  pullsFit,
   grooveHidden,
   doorsMade,
   shelvesMade,

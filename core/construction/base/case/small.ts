@@ -1,11 +1,13 @@
 /** What a case wants that comes from no board: shelf pins and hinges, where they go. */
 import type { SmallPart } from "../../../assembly/small";
 import { circle } from "../../../assembly/outline";
+import type { Place } from "../../../assembly/place";
 import type { Vec } from "../../../assembly/vector";
 import type { Case } from "./case";
-import { PULL } from "./cut";
+import { PULL, turnedAbout } from "./cut";
 import { DOOR, hingesOf } from "./door";
 import { PIN, pinDepth } from "./loose-shelf";
+import { pullsOf } from "./pull";
 
 /** So much of a pin stands out under its shelf, mm. @source common practice */
 const OUT = 8;
@@ -52,5 +54,25 @@ export function caseSmall(at: Case): SmallPart[] {
       ...{ opens, by: "hinge" },
     }));
   });
-  return [...pins, ...hinges];
+  const slides = at.drawers.flatMap(({ n, across, head, slides: each, turned }) => {
+    if (!each) return [];
+    return [across.from, across.to + each.thick].map((right, i): SmallPart => {
+      // along to the front, up, and to the left through it
+      const place: Place = { at: [right, each.y, head.face - each.length], x: [0, 0, 1], y: [0, 1, 0] };
+      return {
+        ...{ id: `slide-${n}-${i + 1}`, name: "Drawer slide", plural: "Drawer slides", of: "steel" },
+        shape: { length: each.length, width: each.height, thickness: each.thick },
+        place: turned ? turnedAbout(turned, place) : place,
+        ...{ opens, by: "slide" },
+      };
+    });
+  });
+  const pulls = at.drawers.flatMap((drawer) => {
+    const out: Vec = [0, 0, drawer.turned ? -PULL.front : PULL.front];
+    const { turned } = drawer;
+    return pullsOf(drawer, at.pull, out).map((each) =>
+      turned ? { ...each, place: turnedAbout(turned, each.place) } : each,
+    );
+  });
+  return [...pins, ...hinges, ...slides, ...pulls];
 }

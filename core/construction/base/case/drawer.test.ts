@@ -1,0 +1,136 @@
+/** Drawers worked by hand: on runners, on slides, and what they are drawn by. */
+import { describe, expect, it } from "vitest";
+import { bodyOf, posed } from "../../../assembly/part";
+import { fixedOutside, goneWith } from "../../../assembly/small";
+import { bulkOf } from "../../../assembly/solid";
+import { bays, caseOf, chest, eight, listed, rows, set } from "../../../testing/cases";
+import { find } from "../../../testing/plans";
+
+describe("drawers, worked by hand", () => {
+  const plan = chest();
+  const { drawers } = caseOf(plan);
+  it("838 wide in 840; 584 less two rails of 18 leaves 248 for the last", () => {
+    expect(drawers.map(({ width }) => width)).toEqual([838, 838, 838]);
+    expect(drawers.map(({ opening }) => opening)).toEqual([140, 160, 248]);
+  });
+  it("fronts 3 and 1 less than their opening, sides 3 less, the back from the bottom to 6 below the sides", () => {
+    expect(listed(plan, "drawer-front")).toEqual([838, 136, 20]);
+    // 384 deep less 15 behind: 369, the front 20, and 15 of tails in it
+    expect(listed(plan, "drawer-side")).toEqual([369 - 20 + 15, 137, 12]);
+    expect(listed(plan, "drawer-back")).toEqual([838, 137 - 9 - 6 - 6, 12]);
+  });
+  it("a bottom in grooves of 5: 838 less two sides of 12, and 10; in front 5 in the front, behind to the back’s face", () =>
+    expect(listed(plan, "drawer-bottom")).toEqual([838 - 24 + 10 - 1, 369 - 20 + 5 - 0.5, 6]));
+  it("drawers of one size are one row of the list", () => {
+    const alike = eight(bays(rows([null, "drawer"], [null, "drawer"])));
+    expect(alike.parts.find(({ id }) => id === "drawer-side")!.count).toBe(4);
+    expect(alike.parts.some(({ id }) => id === "drawer-side-2")).toBe(false);
+  });
+  it("a solid bottom is a panel of its own, composed and glued like any other", () => {
+    const solid = chest(set("drawers.bottom", "solid"), set("drawers.bottomThickness", 9));
+    expect(solid.panels.map(({ place }) => place.name)).toContain("bottom of drawer 2");
+    expect(find(solid, "boards.chosen.drawer-bottom-1").level).toBe("fix");
+  });
+  it("are made after the case, from their own openings; the back goes on behind them", () => {
+    const of = (id: string) => plan.steps.findIndex((step) => step.id === id);
+    expect(of("glue-base")).toBeLessThan(of("drawers-fronts"));
+    expect(of("drawers-fronts")).toBeLessThan(of("drawers-dovetails"));
+    expect(of("drawers-stops")).toBeLessThan(of("back"));
+    expect(of("rail-holes")).toBeLessThan(of("glue-base"));
+    expect(plan.parts.find(({ id }) => id === "drawer-side")!.markedFrom).toContain("opening");
+  });
+});
+
+describe("drawers on bought slides, worked by hand", () => {
+  const plan = chest(set("drawers.on", "slides"));
+  const { drawers } = caseOf(plan);
+
+  it("350 is the longest that goes in: 384 deep less a front of 20 leaves 364", () =>
+    expect(drawers.map(({ slides }) => slides?.length)).toEqual([350, 350, 350]));
+  it("boxes 840 less two slides of 12.7, 350 long; 140 less 3 and 12 above and 6 below", () => {
+    expect(listed(plan, "drawer-box-front")).toEqual([814.6, 119, 12]);
+    // its two through dovetails are in its length
+    expect(listed(plan, "drawer-side")).toEqual([350, 119, 12]);
+    expect(listed(plan, "drawer-back")).toEqual([814.6, 119 - 9 - 6 - 6, 12]);
+  });
+  it("fronts of their own fill the opening but for their gaps: 838 by 136", () =>
+    expect(listed(plan, "drawer-front")).toEqual([838, 136, 20]));
+  it("a bottom from groove to groove, and out below the back", () =>
+    expect(listed(plan, "drawer-bottom")).toEqual([814.6 - 24 + 10 - 1, 350 - 12 + 5 - 0.5, 6]));
+  it("no runner, no kicker; two slides each, beside the box and inside the opening", () => {
+    expect(plan.parts.map(({ id }) => id)).not.toContain("runner");
+    expect(plan.parts.map(({ id }) => id)).not.toContain("kicker");
+    const slides = plan.small.filter(({ by }) => by === "slide");
+    expect(slides).toHaveLength(6);
+    const [bay] = caseOf(plan).bays;
+    for (const { place, shape } of slides) {
+      expect(place.at[0]).toBeLessThanOrEqual(bay.to + 1e-9);
+      expect(place.at[0] - shape.thickness).toBeGreaterThanOrEqual(bay.from - 1e-9);
+    }
+  });
+  it("fronts go on last, screwed from inside through holes that let them be set", () => {
+    const joint = plan.joints.find(({ id }) => id === "drawer-front+drawer-box-front")!;
+    expect(joint).toMatchObject({ kind: "screwed", slot: 9, through: 12 });
+    const ids = plan.steps.map(({ id }) => id);
+    const order = ["glue-base", "drawers-dovetails", "drawers-glue", "drawers-slides", "drawers-stops"];
+    expect(order.map((id) => ids.indexOf(id))).toEqual([...order.map((id) => ids.indexOf(id))].sort((a, b) => a - b));
+    expect(ids).not.toContain("drawers-fronts");
+  });
+  it("too long a slide is told with one that goes in; too weak a pair with what a full drawer weighs", () => {
+    const long = chest(set("drawers.on", "slides"), set("drawers.slides.length", 500));
+    expect(find(long, "form.slides")).toMatchObject({ level: "fix", remedies: [{ label: "Take slides 350 mm long" }] });
+    const weak = find(chest(set("drawers.on", "slides"), set("drawers.slides.load", 8)), "form.slides-load");
+    // the last: 790.6 by 212 by 326 inside, at 250 kg/m³, and its wood
+    const litres = (790.6 * (248 - 3 - 12 - 6 - 9 - 6) * 326) / 1e6;
+    const wood = plan.assembly.parts
+      .filter(({ id }) => ["C3", "VF3", "V5", "V6", "VB3", "X3"].includes(id))
+      .reduce((sum, part) => sum + (bulkOf(bodyOf(part)).volume / 1e9) * plan.species.density, 0);
+    expect(Math.abs(weak.actual! - (wood + litres * 0.25))).toBeLessThan(1);
+    expect(weak.level).toBe("fix");
+  });
+});
+
+describe("pulls", () => {
+  it("a knob in the middle of a narrow front, one at each sixth of a wide one; a hole through all that lies there", () => {
+    const knobs = chest(set("drawers.pull.kind", "knob"), set("drawers.on", "slides"));
+    // 838 is over 700 wide: two each
+    expect(knobs.small.filter(({ by }) => by === "pull")).toHaveLength(6);
+    const holes = (id: string) =>
+      knobs.assembly.parts.find((part) => part.id === id)!.cuts.filter(({ by }) => by === "pull");
+    expect(holes("C1").map(({ place }) => Math.round(place.at[0] + 2.25))).toEqual([
+      Math.round(838 / 6),
+      Math.round((5 * 838) / 6),
+    ]);
+    expect(holes("VF1")).toHaveLength(2);
+    // the box's front lies 11.7 further in, and 12 thick: the same hole goes on through it
+    expect(holes("VF1")[0].place.at[0] + 11.7).toBeCloseTo(holes("C1")[0].place.at[0], 6);
+  });
+  it("is drawn out with its drawer, and seen in front of it", () => {
+    const knobs = chest(set("drawers.pull.kind", "knob"));
+    const pose = knobs.assembly.poses!.find(({ id }) => id === "drawer-2")!;
+    const { parts } = knobs.assembly;
+    const gone = goneWith(knobs.small, parts, posed(parts, pose));
+    const out = 0.75 * 369;
+    knobs.small.forEach((each, i) =>
+      expect(gone[i].place.at[2] - each.place.at[2]).toBeCloseTo(each.on === "C2" ? out : 0, 6),
+    );
+    expect(fixedOutside(knobs.small)).toHaveLength(6);
+  });
+  it("a bar longer than its front is told with one that fits", () => {
+    const wide = chest(set("drawers.pull", { kind: "bar", centres: 600 }));
+    const told = find(wide, "form.pulls");
+    expect(told.level).toBe("fix");
+    const mended = find(
+      chest(set("drawers.pull", { kind: "bar", centres: 600 }), ...told.remedies[0].patches),
+      "form.pulls",
+    );
+    expect(mended.level).toBe("holds");
+  });
+  it("none are told, and what each step bores follows what is chosen", () => {
+    expect(find(chest(), "form.pulls").level).toBe("tight");
+    const step = (kind: string) =>
+      chest(set("drawers.pull.kind", kind)).steps.find(({ id }) => id === "drawers-stops")!.detail;
+    expect(step("bar")).toContain("Two holes 128 mm apart");
+    expect(step("none")).not.toContain("template");
+  });
+});
