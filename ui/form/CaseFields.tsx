@@ -94,7 +94,7 @@ export function CaseFields() {
           </>
         )}
         <Choice
-          label="Pulls"
+          label="Pulls, doors too"
           value={drawers.pull.kind}
           options={[
             { value: "none", name: "None" },

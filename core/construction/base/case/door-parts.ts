@@ -6,6 +6,7 @@ import type { Case, Door } from "./case";
 import { cut, PULL } from "./cut";
 import { DOOR, hingesOf, ofDoor, panelOf } from "./door";
 import { besideOf } from "./frames";
+import { doorHoles } from "./pull";
 
 const stick = { make: "solid", role: "rail" } as const;
 const FRAME = "its opening, once the case is closed";
@@ -16,9 +17,9 @@ const LEVEL = { x: [1, 0, 0] as Vec, y: [0, 1, 0] as Vec };
 
 /** Every door, closed: stiles RS, rails R, the panel B. */
 export const doorParts = ({ case: { doors } }: Form, at: Case): AssemblyPart[] =>
-  at.doors.flatMap((door) => partsOf(door, at.deep.to, doors.panel === "solid"));
+  at.doors.flatMap((door) => partsOf(door, { front: at.deep.to, pull: at.pull }, doors.panel === "solid"));
 
-function partsOf(door: Door, front: number, solid: boolean): AssemblyPart[] {
+function partsOf(door: Door, { front, pull }: { front: number; pull: Case["pull"] }, solid: boolean): AssemblyPart[] {
   const { n, across, high, thickness, stile, rail, panel, hung } = door;
   const opens: Vec = [0, 0, PULL.front];
   const panelKind = ofDoor("door-panel", door);
@@ -55,7 +56,7 @@ function partsOf(door: Door, front: number, solid: boolean): AssemblyPart[] {
           ? hingesOf(door).map((middle) =>
               hingeIn(place, { x: hung < 0 ? across.from : across.to, way: hung < 0 ? 1 : -1, middle, front }),
             )
-          : []),
+          : doorHoles(door, pull, place, front)),
       ],
     };
   });

@@ -2,6 +2,7 @@ import { FRAME_CLAMPS, Step, stepOf as step } from "../../../steps/step";
 import { sizeStep } from "../../../steps/panel";
 import { fine, mm } from "../../../verdict/verdict";
 import type { CaseChoices } from "../../../piece/case-choices";
+import { bored } from "./pull";
 import type { Case } from "./case";
 import { DOOR, hingesOf, ofDoor } from "./door";
 
@@ -13,7 +14,7 @@ export interface Times {
 
 /** Doors after the case, from their own openings; panels finished before they are closed in. */
 export function doorSteps(
-  { doors }: Pick<Case, "doors">,
+  { doors, pull }: Pick<Case, "doors" | "pull">,
   { panel, groove, free, gap }: CaseChoices["doors"],
   { fullHours, clampHours, milled }: Times,
 ): Step[] {
@@ -59,7 +60,7 @@ export function doorSteps(
     step({
       id: "doors-hang",
       title: "Hang the doors",
-      detail: `Planed to ${fine(gap)} all round, the hinged edge first. ${hinges} butt hinges ${mm(DOOR.hinge.long)} long, let in ${mm(DOOR.hinge.deep)} on both sides, marked from the hinges that came; steel screws first, brass ones last. Then the catch.`,
+      detail: `Planed to ${fine(gap)} all round, the hinged edge first. ${hinges} butt hinges ${mm(DOOR.hinge.long)} long, let in ${mm(DOOR.hinge.deep)} on both sides, marked from the hinges that came; steel screws first, brass ones last. Then the catch.${bored(pull)}`,
       parts: kinds("door-stile"),
       after: ["doors-glue"],
       hours: 1.5 * doors.length,

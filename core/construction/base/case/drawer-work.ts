@@ -3,7 +3,7 @@ import { fine, mm } from "../../../verdict/verdict";
 import type { Case } from "./case";
 import type { Times } from "./door-work";
 import { DRAWER, ofSize } from "./drawer";
-import { PULL_SIZES } from "./pull";
+import { bored } from "./pull";
 
 /** Drawers after the case: each from its own opening. */
 export function drawerSteps(
@@ -114,9 +114,3 @@ function slidSteps(
     }),
   ];
 }
-
-/** Holes for what the drawers are drawn by. */
-const bored = ({ kind, centres }: Case["pull"]): string =>
-  kind === "none"
-    ? ""
-    : ` ${kind === "bar" ? `Two holes ${mm(centres)} apart` : "A hole"} for each pull, ${PULL_SIZES.hole} mm, through a template that hooks over the front’s upper edge, a block held behind.`;

@@ -126,6 +126,25 @@ describe("pulls", () => {
     );
     expect(mended.level).toBe("holds");
   });
+  it("a door's stands on the stile that swings, halfway up, and goes round with it", () => {
+    const doors = eight(bays(rows([null, "door-left"])), set("drawers.pull.kind", "bar"));
+    const [door] = caseOf(doors).doors;
+    const [pull] = doors.small.filter(({ by }) => by === "pull");
+    expect(pull.on).toBe("RS2");
+    // 148 long and upright: its screws 128 apart, halfway up and in the stile's middle
+    const holes = doors.assembly.parts.find(({ id }) => id === "RS2")!.cuts.filter(({ by }) => by === "pull");
+    const [one, other] = holes.map(({ place }) => place.at[0]);
+    expect(other - one).toBeCloseTo(128, 6);
+    expect((one + other) / 2 + 2.25).toBeCloseTo((door.high.to - door.high.from) / 2, 6);
+    expect(holes[0].place.at[1] + 2.25).toBeCloseTo(55 / 2, 6);
+    const pose = doors.assembly.poses!.find(({ id }) => id === "doors")!;
+    const [gone] = goneWith(doors.small, doors.assembly.parts, posed(doors.assembly.parts, pose)).filter(
+      ({ by }) => by === "pull",
+    );
+    // hung left and open it points to the right no more: it lies before the case's face, at the hinge's side
+    expect(gone.place.at[2]).toBeGreaterThan(pull.place.at[2] + 500);
+    expect(gone.place.at[0]).toBeLessThan(door.across.from + 60);
+  });
   it("none are told, and what each step bores follows what is chosen", () => {
     expect(find(chest(), "form.pulls").level).toBe("tight");
     const step = (kind: string) =>

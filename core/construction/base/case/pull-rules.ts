@@ -3,12 +3,12 @@ import { at, CaseFacts } from "./facts";
 import { PULL_SIZES, pullHoles } from "./pull";
 
 /** A pull stays so far from a front's edges, mm. @source common practice */
-const EDGE = { good: 20, least: 10 };
+const EDGE = { good: 12, least: 6 };
 
 /** Pulls lie on their fronts, clear of what closes beside them; a drawer without one is drawn by its lower edge. */
 export function pullsFit({ at: place, form }: CaseFacts): Verdict | null {
-  const { drawers, pull } = place;
-  if (drawers.length === 0) return null;
+  const { drawers, doors, pull } = place;
+  if (drawers.length + doors.length === 0) return null;
   const wide = pull.kind === "bar" ? PULL_SIZES.bar.over : PULL_SIZES.knob.across / 2;
   const high = (pull.kind === "bar" ? PULL_SIZES.bar.across : PULL_SIZES.knob.across) / 2;
   const spare = drawers.map((drawer) => {
@@ -18,9 +18,11 @@ export function pullsFit({ at: place, form }: CaseFacts): Verdict | null {
       x.length > 2 || (x.length === 2 && pull.kind === "knob")
         ? x[x.length / 2] - x[x.length / 2 - 1] - 2 * wide
         : Infinity;
-    return { drawer, left: Math.min(x[0] - wide - across.from, (to - from) / 2 - high, apart) };
+    return { said: `drawer ${drawer.n}`, left: Math.min(x[0] - wide - across.from, (to - from) / 2 - high, apart) };
   });
-  const worst = spare.reduce((a, b) => (b.left < a.left ? b : a));
+  // a door's stands upright in its stile
+  const onDoors = doors.map(({ n, stile }) => ({ said: `door ${n}`, left: stile / 2 - high }));
+  const worst = [...spare, ...onDoors].reduce((a, b) => (b.left < a.left ? b : a));
   const none = pull.kind === "none";
   const level = none ? "tight" : grade(worst.left, "at least", EDGE.good, EDGE.least);
   const path = at("drawers", "pull");
@@ -28,15 +30,15 @@ export function pullsFit({ at: place, form }: CaseFacts): Verdict | null {
   return verdict({
     id: "form.pulls",
     stage: "form",
-    subject: ["drawer-front"],
+    subject: drawers.length > 0 ? ["drawer-front"] : ["door-stile"],
     level,
     text: none
-      ? "Nothing is chosen to draw the drawers by"
+      ? `Nothing is chosen to open the ${drawers.length > 0 ? "drawers" : "doors"} by`
       : level === "holds"
         ? "Pulls lie well on every front"
         : worst.left < 0
-          ? `The pull of drawer ${worst.drawer.n} reaches ${mm(round1(-worst.left))} over its front`
-          : `The pull of drawer ${worst.drawer.n} lies ${mm(round1(worst.left))} from an edge`,
+          ? `The pull of ${worst.said} reaches ${mm(round1(-worst.left))} over its edge`
+          : `The pull of ${worst.said} lies ${mm(round1(worst.left))} from an edge`,
     why: none
       ? "A knob or a bar, bought before the fronts are bored; or a hollow in the front's lower edge, which is cut before it is glued."
       : `One in the middle, or one at a sixth from each end of a front over ${mm(PULL_SIZES.wide)} wide; half the front’s height.`,

@@ -7,7 +7,7 @@ import type { Case } from "./case";
 import { PULL, turnedAbout } from "./cut";
 import { DOOR, hingesOf } from "./door";
 import { PIN, pinDepth } from "./loose-shelf";
-import { pullsOf } from "./pull";
+import { doorPulls, pullsOf } from "./pull";
 
 /** So much of a pin stands out under its shelf, mm. @source common practice */
 const OUT = 8;
@@ -74,5 +74,6 @@ export function caseSmall(at: Case): SmallPart[] {
       turned ? { ...each, place: turnedAbout(turned, each.place) } : each,
     );
   });
-  return [...pins, ...hinges, ...slides, ...pulls];
+  const onDoors = at.doors.flatMap((door) => doorPulls(door, at.pull, { face: at.deep.to, opens: [0, 0, PULL.front] }));
+  return [...pins, ...hinges, ...slides, ...pulls, ...onDoors];
 }
