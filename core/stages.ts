@@ -3,6 +3,7 @@
  * those. What it read last time is remembered, so that only what depends on a change runs again. A stage that throws is kept as a
  * failure; stages that would have read it wait, and all others stand.
  */
+import { alike } from "./alike";
 import { STAGES, Stage as Mark } from "./verdict/verdict";
 
 /** A stage that threw: a fault in Taller. `mark` is where on the story stick it belongs. */
@@ -180,16 +181,6 @@ function itemwise<I, T, A extends object, R>(
     last = { items, shared, after };
     return after;
   };
-}
-
-/** Whether two pieces of plain data hold the same. */
-function alike(a: unknown, b: unknown): boolean {
-  if (Object.is(a, b)) return true;
-  if (typeof a !== "object" || typeof b !== "object" || a === null || b === null) return false;
-  if (Array.isArray(a) !== Array.isArray(b)) return false;
-  const [one, other] = [a as Record<string, unknown>, b as Record<string, unknown>];
-  const keys = Object.keys(one);
-  return keys.length === Object.keys(other).length && keys.every((key) => key in other && alike(one[key], other[key]));
 }
 
 /** Where on the story stick something waits or failed, in its order. */

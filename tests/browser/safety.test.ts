@@ -1,7 +1,7 @@
 import { mkdtempSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import type { ElementHandle } from "puppeteer-core";
+import type { ElementHandle, HTTPRequest } from "puppeteer-core";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import {
   address,
@@ -126,6 +126,40 @@ describe("two people at one piece", () => {
 });
 
 describe("files", () => {
+  it("a save whose answer is lost on the way is no conflict with oneself", async () => {
+    const id = await makePiece((piece) => ({ ...piece, name: "Answer lost" }));
+    // a request that fails is a line in its console
+    const page = await newPage(maker.browser, []);
+    await go(page, `/pieces/${id}/form`);
+    await page.setRequestInterception(true);
+    let lost = 0;
+    const lose = (request: HTTPRequest) => {
+      if (request.method() !== "POST" || !request.url().endsWith("/save") || lost > 0) return void request.continue();
+      lost += 1;
+      // the server has it; the browser never hears
+      void fetch(request.url(), {
+        method: "POST",
+        headers: { "content-type": "application/json", origin: new URL(request.url()).origin },
+        body: request.postData(),
+      }).then(({ status }) => {
+        expect(status).toBe(200);
+        return request.abort();
+      });
+    };
+    page.on("request", lose);
+    await typeDimension(page, "Top length", "2050");
+    await saved(page);
+    page.off("request", lose);
+    await page.setRequestInterception(false);
+    expect(lost).toBe(1);
+    expect(await page.$('[role="dialog"]')).toBeNull();
+    expect(JSON.parse(await fileOf(id)).form.top.length).toBe(2050);
+    // and what follows is saved after it
+    await typeDimension(page, "Top width", "810");
+    await saved(page);
+    expect(JSON.parse(await fileOf(id)).form.top).toMatchObject({ length: 2050, width: 810 });
+    await page.close();
+  });
   it("a piece exports and imports again, identical", async () => {
     const id = await makePiece((piece) => ({ ...piece, name: "Sent by mail" }));
     const text = await fileOf(id);

@@ -1,3 +1,4 @@
+import { alike } from "../../core/alike";
 import type { Mended } from "../../core/piece/mend";
 import type { Piece } from "../../core/piece/schema";
 import type { Change } from "./saving";
@@ -62,3 +63,11 @@ export const lineAfter = (line: readonly Step[], parent: number, step: Step): St
   ...line.slice(0, line.findIndex((each) => each.n === parent) + 1),
   step,
 ];
+
+/** Whether what stands on the server is what these changes made: their last step is its head, and holds the same. */
+export function isOurs({ head, theirs }: { head: number; theirs: Piece }, sent: readonly Change[]): boolean {
+  const last = sent.at(-1);
+  if (!last) return false;
+  if (last.kind === "move") return last.head === head;
+  return last.n === head && alike(last.piece, theirs);
+}

@@ -1,5 +1,6 @@
 "use client";
 import { useCallback, useEffect, useRef, useState } from "react";
+import { alike } from "../../core/alike";
 import { oversize } from "../../core/formats/piece-file";
 import { firstFault } from "../../core/piece/fields";
 import { applyPatches, Patch } from "../../core/piece/patch";
@@ -8,7 +9,7 @@ import { ask } from "../frame/ask";
 import { inField } from "../frame/unit";
 import type { Conflict } from "./ConflictDialog";
 import { Change, forget, keep, kept, save, SaveResult } from "./saving";
-import { lineAfter, lotOf, Opened, sessionOf, Step } from "./session";
+import { isOurs, lineAfter, lotOf, Opened, sessionOf, Step } from "./session";
 
 export type SaveState = "saved" | "saving" | "unreachable" | "conflict" | "refused";
 type Stand = { piece: Piece; head: number; line: Step[] };
@@ -45,6 +46,15 @@ export function useSession(given: Opened, onSaved: (result: SaveResult & { kind:
       if (me.queue.length) keep(opened.id, me.revision, me.queue);
       else forget(opened.id);
       heard.current(result, me.piece);
+      if (me.queue.length) void flush();
+    } else if (result.kind === "stale" && isOurs(result, sent)) {
+      // it arrived, and only the answer was lost, as when a page is left while it saves
+      me.queue.splice(0, sent.length);
+      Object.assign(me, { revision: result.revision, newest: Math.max(me.newest, result.newest), mended: [] });
+      setRevision(result.revision);
+      setSaveState(me.queue.length ? "saving" : "saved");
+      if (me.queue.length) keep(opened.id, me.revision, me.queue);
+      else forget(opened.id);
       if (me.queue.length) void flush();
     } else if (result.kind === "stale") {
       me.stopped = true;
@@ -169,7 +179,7 @@ export function useSession(given: Opened, onSaved: (result: SaveResult & { kind:
       return undefined;
     }
     forget(opened.id);
-    if (JSON.stringify(piece) !== JSON.stringify(opened.piece)) {
+    if (!alike(piece, opened.piece)) {
       me.stopped = true;
       setSaveState("conflict");
       setConflict({
