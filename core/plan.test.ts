@@ -101,6 +101,8 @@ const TROUBLE: Patch[][] = [
     at("form.slats", { count: 4, gap: 1, screws: "two", screwSpread: 120, clearance: 0 }),
     at("brief.climate.id", "porch-temperate"),
   ],
+  [at("asBuilt", [{ part: "long-rail", dimension: "length", value: 1600, on: TODAY }])],
+  [at("asBuilt", [{ part: "cross-rail", dimension: "length", value: 735, on: TODAY }])],
   [slatted, at("form.slats.gap", 15)],
   [at("form.field", "stripes")],
   [at("form.field", "stripes"), at("form.stripes.repeats", 20), at("form.top.width", 500)],

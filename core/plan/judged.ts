@@ -5,6 +5,7 @@ import { baseOf } from "../construction/base";
 import { FIT_RULES } from "../construction/fit-rules";
 import { FORM_RULES } from "../construction/rules";
 import { GLUE_RULES } from "../glueup/rules";
+import { measuredFits } from "../joinery/measured-rules";
 import { FASTENING_RULES } from "../joinery/fastening-rules";
 import { CUTTING_RULES } from "../layout/rules";
 import { FLAT_RULES } from "../movement/flat-rules";
@@ -148,6 +149,22 @@ export const JUDGED = WORK.stage(
     ({ facts }) => judge("joints", baseOf(facts.form.kind).jointRules, facts),
   )
   .stage(
+    "measuredJudged",
+    "joints",
+    ({ piece, joints, assembled }) => ({
+      asBuilt: piece.asBuilt,
+      form: piece.form,
+      choices: piece.joints,
+      joints,
+      parts: assembled,
+    }),
+    ({ asBuilt, form, choices, joints, parts }) =>
+      judge("joints", [measuredFits], {
+        ...{ asBuilt, choices, joints, parts },
+        shorter: (kind, by) => baseOf(form.kind).shorter?.(form, kind, by) ?? [],
+      }),
+  )
+  .stage(
     "fasteningJudged",
     "joints",
     ({ piece, geometry, assembled }) => ({ piece, at: geometry, parts: assembled }),
@@ -251,6 +268,7 @@ export const allJudged = (at: Values): Judged[] =>
     at.movementJudged,
     at.movesJudged,
     at.jointsJudged,
+    at.measuredJudged,
     at.fasteningJudged,
     at.boardsJudged,
     ...(at.otherBoardsJudged?.values() ?? []),

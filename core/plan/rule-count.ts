@@ -38,7 +38,7 @@ export const RULE_COUNT: Record<Stage, number> = {
     STRIPE_RULES.length +
     1 +
     BASE_LIST.reduce((sum, each) => sum + (each.moveRules?.length ?? 0), 0),
-  joints: FASTENING_RULES.length + BASE_LIST.reduce((sum, each) => sum + each.jointRules.length, 0),
+  joints: FASTENING_RULES.length + 1 + BASE_LIST.reduce((sum, each) => sum + each.jointRules.length, 0),
   boards: PANEL_RULES.length,
   "glue-up": GLUE_RULES.length,
   cutting: CUTTING_RULES.length,

@@ -8,6 +8,7 @@ import type { KindOfJoint } from "../../joinery/kinds";
 import type { PartMove } from "../../movement/parts";
 import type { Stop } from "../../movement/restraint";
 import type { BaseName } from "../../piece/base-choices";
+import type { Patch } from "../../piece/patch";
 import type { AsBuilt, Brief, Form, JointChoices } from "../../piece/schema";
 import type { Shop } from "../../piece/shop";
 import type { Step } from "../../steps/step";
@@ -94,6 +95,8 @@ export interface Base<G extends PieceGeometry> {
   small?(at: G): SmallPart[];
   /** how else it may stand: opened, drawn out */
   poses?(at: G, parts: readonly AssemblyPart[]): Pose[];
+  /** choices that make a kind of part so much shorter between its shoulders, mm: what saves one that came out too short */
+  shorter?(form: Form, kind: string, by: number): Patch[];
   work(facts: WorkFacts<G>): BaseWork;
   /** dimensions a maker may type on each view; what only says a size has no path */
   dimensions(form: Form, at: G): { plan: Item[]; front: Item[]; side: Item[] };

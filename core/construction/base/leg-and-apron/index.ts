@@ -34,6 +34,12 @@ export const legAndApron: Base<LegAndApron> = {
     }),
     ...LOW_RULES,
   ],
+  shorter: ({ overhang }, kind, by) =>
+    kind === "long-rail"
+      ? [{ path: ["form", "overhang", "end"], value: overhang.end + by / 2 }]
+      : kind === "end-rail"
+        ? [{ path: ["form", "overhang", "side"], value: overhang.side + by / 2 }]
+        : [],
   work: legAndApronWork,
   dimensions: legAndApronDimensions,
   // both tenons that meet in a leg are on one drawing, which stands with each of the two joints

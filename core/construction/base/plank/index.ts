@@ -25,6 +25,8 @@ export const plank: Base<Plank> = {
   meetings: plankMeetings,
   formRules: PLANK_RULES,
   jointRules: KIND_RULES,
+  shorter: ({ overhang }, kind, by) =>
+    kind === "stretcher" ? [{ path: ["form", "overhang", "end"], value: overhang.end + by / 2 }] : [],
   work: plankWork,
   dimensions: plankDimensions,
   setOuts: () => [],
