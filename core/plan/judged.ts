@@ -1,9 +1,5 @@
 /** Last of the list: every rule of every stage. */
-import { BRIEF_RULES } from "../brief/rules";
-import { thingRules } from "../brief/things";
 import { baseOf } from "../construction/base";
-import { FIT_RULES } from "../construction/fit-rules";
-import { FORM_RULES } from "../construction/rules";
 import { GLUE_RULES } from "../glueup/rules";
 import { measuredFits } from "../joinery/measured-rules";
 import { FASTENING_RULES } from "../joinery/fastening-rules";
@@ -11,130 +7,29 @@ import { CUTTING_RULES } from "../layout/rules";
 import { FLAT_RULES } from "../movement/flat-rules";
 import { HOLD_RULES } from "../movement/hold-rules";
 import { NOTCH_RULES } from "../movement/notch-rules";
-import { OUTDOOR_RULES } from "../outdoors/rules";
-import { STRIPE_RULES } from "../movement/stripe-rules";
-import { slatScrewsRule } from "../movement/slat-rules";
 import { MOVEMENT_RULES } from "../movement/rules";
 import { BUILD_RULES, LOG_RULES } from "../steps/rules";
 import { ONE_PANEL_RULES, PANEL_RULES } from "../stock/rules";
-import { OWN_RULES } from "../construction/own/rules";
 import { SHELF_RULES } from "../construction/fitting/shelf-rules";
 import { judgedOf, seenAsTop } from "../panels/lens";
-import { WOOD_RULES } from "../wood/unknown-rules";
 import { woodOf } from "../wood/woods";
 import { judge, Judged } from "../verdict/faults";
-import { WORK } from "./work";
+import { FORM_JUDGED } from "./judged-form";
 
-export const JUDGED = WORK.stage(
-  "briefJudged",
-  "brief",
-  ({ piece, geometry }) => ({ brief: piece.brief, form: piece.form, between: geometry.between, times: piece.times }),
-  ({ brief, form, between, times }) => judge("brief", BRIEF_RULES, { brief, form, between, times }),
+export const JUDGED = FORM_JUDGED.stage(
+  "movementJudged",
+  "movement",
+  ({ piece, geometry, species, year, top, fasteners, today, delivered, held, insets, stopped, acclimatising }) => ({
+    piece,
+    at: geometry,
+    ...{ species, year, top, fasteners, today, delivered, held, insets, stopped, acclimatising },
+  }),
+  ({ piece, at, species, year, top, fasteners, today, delivered, held, insets, stopped, acclimatising }) =>
+    judge("movement", [...FLAT_RULES, ...HOLD_RULES, ...NOTCH_RULES, ...MOVEMENT_RULES], {
+      ...{ piece, at, species, year, top, fasteners, today, delivered, insets, stopped, acclimatising },
+      ...held,
+    }),
 )
-  .stage(
-    "thingsJudged",
-    "brief",
-    ({ piece, geometry, assembled }) => ({
-      things: piece.brief.things,
-      height: piece.form.height,
-      top: geometry.top,
-      parts: assembled,
-    }),
-    ({ things, height, top, parts }) =>
-      judge("brief", [thingRules], { brief: { things }, form: { height }, top, parts }),
-  )
-  .stage(
-    "baseFacts",
-    "form",
-    ({ piece, geometry, joints, shop, species, rack, weight }) => ({
-      form: piece.form,
-      at: geometry,
-      joints,
-      choices: piece.joints,
-      brief: piece.brief,
-      shop,
-      species,
-      longest: rack.reduce((most, each) => (each.species === species.id ? Math.max(most, each.length) : most), 0),
-      weight,
-    }),
-    ({ form, at, joints, choices, brief, shop, species, longest, weight }) => ({
-      ...{ form, at, joints, choices, brief, shop, species, longest, weight },
-    }),
-  )
-  .stage(
-    "formJudged",
-    "form",
-    ({ piece, geometry, species, shop }) => ({
-      form: piece.form,
-      brief: piece.brief,
-      at: geometry,
-      species,
-      lift: shop.lift,
-    }),
-    ({ form, brief, at, species, lift }) => judge("form", FORM_RULES, { form, brief, at, species, lift }),
-  )
-  .stage(
-    "fitJudged",
-    "form",
-    ({ clashes, opened, touches, assembled, piece, shop }) => ({
-      ...{ clashes, opened, touches },
-      parts: assembled,
-      kinds: piece.kinds,
-      shop,
-    }),
-    ({ clashes, opened, touches, parts, kinds, shop }) =>
-      judge("form", FIT_RULES, { clashes, opened, touches, parts, kinds, shop }),
-  )
-  .stage(
-    "outdoorsJudged",
-    "form",
-    ({ piece, geometry, species }) => ({ piece, at: geometry, species }),
-    ({ piece, at, species }) => judge("form", OUTDOOR_RULES, { piece, at, species }),
-  )
-  .stage(
-    "slatsJudged",
-    "movement",
-    ({ piece, geometry }) => ({ form: piece.form, at: geometry }),
-    ({ form, at }) => judge("movement", [slatScrewsRule], { form, at }),
-  )
-  .stage(
-    "stripesJudged",
-    "movement",
-    ({ piece, stripes, top }) => ({ form: piece.form, stripes, top }),
-    (facts) => judge("movement", STRIPE_RULES, facts),
-  )
-  .stage(
-    "woodJudged",
-    "form",
-    ({ piece, ownSpecies }) => ({ species: piece.species, kinds: piece.kinds, own: ownSpecies }),
-    ({ species, kinds, own }) => judge("form", WOOD_RULES, { species, kinds, own }),
-  )
-  .stage(
-    "baseJudged",
-    "form",
-    ({ baseFacts }) => ({ facts: baseFacts }),
-    ({ facts }) => judge("form", baseOf(facts.form.kind).formRules, facts),
-  )
-  .stage(
-    "ownJudged",
-    "form",
-    ({ piece, own }) => ({ chosen: piece.own, own }),
-    ({ chosen, own: { pairs, parts } }) => judge("form", OWN_RULES, { own: chosen, pairs, parts }),
-  )
-  .stage(
-    "movementJudged",
-    "movement",
-    ({ piece, geometry, species, year, top, fasteners, today, delivered, held, insets, stopped, acclimatising }) => ({
-      piece,
-      at: geometry,
-      ...{ species, year, top, fasteners, today, delivered, held, insets, stopped, acclimatising },
-    }),
-    ({ piece, at, species, year, top, fasteners, today, delivered, held, insets, stopped, acclimatising }) =>
-      judge("movement", [...FLAT_RULES, ...HOLD_RULES, ...NOTCH_RULES, ...MOVEMENT_RULES], {
-        ...{ piece, at, species, year, top, fasteners, today, delivered, insets, stopped, acclimatising },
-        ...held,
-      }),
-  )
   .stage(
     "movesJudged",
     "movement",

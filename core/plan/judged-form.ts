@@ -1,0 +1,110 @@
+/** Rules of what stands: the brief, the form, its fit and its woods. */
+import { BRIEF_RULES } from "../brief/rules";
+import { thingRules } from "../brief/things";
+import { baseOf } from "../construction/base";
+import { FIT_RULES } from "../construction/fit-rules";
+import { FORM_RULES } from "../construction/rules";
+import { OUTDOOR_RULES } from "../outdoors/rules";
+import { STRIPE_RULES } from "../movement/stripe-rules";
+import { slatScrewsRule } from "../movement/slat-rules";
+import { OWN_RULES } from "../construction/own/rules";
+import { WOOD_RULES } from "../wood/unknown-rules";
+import { judge } from "../verdict/faults";
+import { WORK } from "./work";
+
+export const FORM_JUDGED = WORK.stage(
+  "briefJudged",
+  "brief",
+  ({ piece, geometry }) => ({ brief: piece.brief, form: piece.form, between: geometry.between, times: piece.times }),
+  ({ brief, form, between, times }) => judge("brief", BRIEF_RULES, { brief, form, between, times }),
+)
+  .stage(
+    "thingsJudged",
+    "brief",
+    ({ piece, geometry, assembled }) => ({
+      things: piece.brief.things,
+      height: piece.form.height,
+      top: geometry.top,
+      parts: assembled,
+    }),
+    ({ things, height, top, parts }) =>
+      judge("brief", [thingRules], { brief: { things }, form: { height }, top, parts }),
+  )
+  .stage(
+    "baseFacts",
+    "form",
+    ({ piece, geometry, joints, shop, species, rack, weight }) => ({
+      form: piece.form,
+      at: geometry,
+      joints,
+      choices: piece.joints,
+      brief: piece.brief,
+      shop,
+      species,
+      longest: rack.reduce((most, each) => (each.species === species.id ? Math.max(most, each.length) : most), 0),
+      weight,
+    }),
+    ({ form, at, joints, choices, brief, shop, species, longest, weight }) => ({
+      ...{ form, at, joints, choices, brief, shop, species, longest, weight },
+    }),
+  )
+  .stage(
+    "formJudged",
+    "form",
+    ({ piece, geometry, species, shop }) => ({
+      form: piece.form,
+      brief: piece.brief,
+      at: geometry,
+      species,
+      lift: shop.lift,
+    }),
+    ({ form, brief, at, species, lift }) => judge("form", FORM_RULES, { form, brief, at, species, lift }),
+  )
+  .stage(
+    "fitJudged",
+    "form",
+    ({ clashes, opened, touches, assembled, piece, shop }) => ({
+      ...{ clashes, opened, touches },
+      parts: assembled,
+      kinds: piece.kinds,
+      shop,
+    }),
+    ({ clashes, opened, touches, parts, kinds, shop }) =>
+      judge("form", FIT_RULES, { clashes, opened, touches, parts, kinds, shop }),
+  )
+  .stage(
+    "outdoorsJudged",
+    "form",
+    ({ piece, geometry, species }) => ({ piece, at: geometry, species }),
+    ({ piece, at, species }) => judge("form", OUTDOOR_RULES, { piece, at, species }),
+  )
+  .stage(
+    "slatsJudged",
+    "movement",
+    ({ piece, geometry }) => ({ form: piece.form, at: geometry }),
+    ({ form, at }) => judge("movement", [slatScrewsRule], { form, at }),
+  )
+  .stage(
+    "stripesJudged",
+    "movement",
+    ({ piece, stripes, top }) => ({ form: piece.form, stripes, top }),
+    (facts) => judge("movement", STRIPE_RULES, facts),
+  )
+  .stage(
+    "woodJudged",
+    "form",
+    ({ piece, ownSpecies }) => ({ species: piece.species, kinds: piece.kinds, own: ownSpecies }),
+    ({ species, kinds, own }) => judge("form", WOOD_RULES, { species, kinds, own }),
+  )
+  .stage(
+    "baseJudged",
+    "form",
+    ({ baseFacts }) => ({ facts: baseFacts }),
+    ({ facts }) => judge("form", baseOf(facts.form.kind).formRules, facts),
+  )
+  .stage(
+    "ownJudged",
+    "form",
+    ({ piece, own }) => ({ chosen: piece.own, own }),
+    ({ chosen, own: { pairs, parts } }) => judge("form", OWN_RULES, { own: chosen, pairs, parts }),
+  );
