@@ -103,6 +103,27 @@ const TROUBLE: Patch[][] = [
   ],
   [at("asBuilt", [{ part: "long-rail", dimension: "length", value: 1600, on: TODAY }])],
   [at("asBuilt", [{ part: "cross-rail", dimension: "length", value: 735, on: TODAY }])],
+  [
+    at("form.top.inlays", [
+      {
+        name: "Key",
+        shape: "key",
+        length: 70,
+        width: 40,
+        deep: 12,
+        turn: 90,
+        places: [
+          { x: 0, y: 0 },
+          { x: 300, y: 0 },
+        ],
+      },
+    ]),
+  ],
+  [
+    at("form.top.inlays", [
+      { name: "Key", shape: "key", length: 70, width: 40, deep: 26, turn: 90, places: [{ x: 890, y: 0 }] },
+    ]),
+  ],
   [slatted, at("form.slats.gap", 15)],
   [at("form.field", "stripes")],
   [at("form.field", "stripes"), at("form.stripes.repeats", 20), at("form.top.width", 500)],

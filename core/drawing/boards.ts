@@ -1,5 +1,6 @@
-import { PanelRow, standsTo } from "../construction/geometry";
-import { rowCuts, rowMiddles, topMiddle } from "../panels/row";
+import { standsTo } from "../construction/geometry";
+import { topMiddle } from "../panels/row";
+import { inlayItems, rowItems } from "./panel-marks";
 import type { Plan } from "../plan/derived";
 import type { Piece } from "../piece/schema";
 import { outlineOf, shapedTop } from "../construction/top/outline";
@@ -94,6 +95,7 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
         label: cut.name,
       });
   }
+  if (piece.form.field !== "slats") items.push(...inlayItems(top, { x: length / 2 + topMiddle(at), y: width / 2 }));
   if (at.row) items.push(...rowItems(at.row, { length, width }));
   for (const aid of alignmentPlaces(panel.laid, at, piece))
     items.push({
@@ -128,24 +130,6 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
     margin: [34, 6, 6, 6],
     items,
   };
-}
-
-/** Where a blank is parted, and what each part of it becomes. */
-function rowItems(row: PanelRow, { length, width }: { length: number; width: number }): Item[] {
-  const names = rowMiddles(row).map((x, i): Item => ({
-    kind: "text",
-    x: length / 2 + x,
-    y: width,
-    text: row.pieces[i].name,
-    ink: "layout",
-    size: 13,
-    dy: 16,
-    anchor: "middle",
-  }));
-  const cuts = rowCuts(row).map((x) =>
-    rect({ x: length / 2 + x - row.lost / 2, y: 0, w: row.lost, h: width }, "cut", "crosscut"),
-  );
-  return [...cuts, ...names];
 }
 
 /** A defect where it comes to lie on a strip that may be turned or flipped; nothing when it was ripped off. */

@@ -6,6 +6,7 @@ import { Dovetail, dovetailBodies, dovetailCard, dovetailHeld } from "./dovetail
 import { Dowelled, dowelledBodies, dowelledCard, dowelledHeld } from "./dowelled";
 import { HalfLap, halfLapBodies, halfLapCard, halfLapHeld } from "./half-lap";
 import { Housing, housingBodies, housingCard, housingHeld } from "./housing";
+import { Inlaid, inlaidBodies, inlaidCard, inlaidHeld } from "./inlaid";
 import type { Held, JointBodies, SettingCard } from "./joint";
 import { Lagged, laggedBodies, laggedCard, laggedHeld } from "./lag";
 import { Mitre, mitreBodies, mitreCard, mitreHeld } from "./mitre";
@@ -29,7 +30,8 @@ export type KindOfJoint =
   | Bolted
   | Dovetail
   | Dowelled
-  | PocketScrewed;
+  | PocketScrewed
+  | Inlaid;
 
 interface Kind<J> {
   name: string;
@@ -77,6 +79,7 @@ const KINDS: { [K in KindOfJoint["kind"]]: Kind<Extract<KindOfJoint, { kind: K }
     card: pocketScrewedCard,
   },
   "half-lap": { name: "Half-lap", bodies: halfLapBodies, held: halfLapHeld, card: halfLapCard },
+  inlaid: { name: "Inlay", bodies: inlaidBodies, held: inlaidHeld, card: inlaidCard },
   lagged: { name: "Lag screw into a loose tenon", bodies: laggedBodies, held: laggedHeld, card: laggedCard },
 };
 

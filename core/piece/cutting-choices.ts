@@ -78,6 +78,31 @@ export const outlineFields = {
     [],
   ),
   /** x and y of its middle, from the middle of the top */
+  /** let into the upper face: each kind with its own wood, at so many places from the middle; turned from the top's grain, degrees */
+  inlays: v.optional(
+    list(
+      "inlays",
+      v.strictObject({
+        name: name("inlay"),
+        shape: choice("shape of the inlay", ["key", "plug", "patch", "lozenge"]),
+        length: size("length of the inlay", 5, 600),
+        width: size("width of the inlay", 5, 600),
+        deep: size("depth of the inlay", 1, 60),
+        turn: between("turn of the inlay", -180, 180, "°"),
+        places: list(
+          "places of the inlay",
+          v.strictObject({
+            x: between("place of an inlay", -3000, 3000, " mm"),
+            y: between("place of an inlay", -1250, 1250, " mm"),
+          }),
+          24,
+          1,
+        ),
+      }),
+      12,
+    ),
+    [],
+  ),
   cutouts: v.pipe(
     v.array(
       v.strictObject({
@@ -117,6 +142,7 @@ export const USUAL_OUTLINE = {
   bulge: 60,
   notch: { length: 80, width: 80 },
   points: [],
+  inlays: [],
   cutouts: [],
 };
 export const freshCutting = () => ({

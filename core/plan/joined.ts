@@ -14,6 +14,7 @@ import { framedTop, slats, stiffeners } from "../movement/flat";
 import { linksOf } from "../movement/meetings";
 import { topMovement } from "../movement/year";
 import { pegParts } from "../construction/top/pegs";
+import { inlaysOf } from "../construction/top/inlays";
 import { topLinks } from "../construction/top/links";
 import { woodOf } from "../wood/woods";
 import { fastened } from "../joinery/fastening";
@@ -105,34 +106,50 @@ export const JOINED = SHAPE.stage(
   )
   .otherwise({ parts: [], pairs: [], joints: [], meetings: [] })
   .stage(
+    "inlays",
+    "joints",
+    ({ piece, geometry, shop }) => ({ form: piece.form, at: geometry, shop }),
+    ({ form, at, shop }) => inlaysOf(form, at, shop),
+  )
+  .otherwise({ parts: [], joints: [], meetings: [] })
+  .stage(
     "joints",
     "joints",
-    ({ baseJoints, own }) => ({ base: baseJoints, own }),
-    ({ base, own: { joints } }) => [...base, ...joints],
+    ({ baseJoints, own, inlays }) => ({ base: baseJoints, own, inlays }),
+    ({ base, own, inlays }) => [...base, ...own.joints, ...inlays.joints],
   )
   .stage(
     "meetings",
     "joints",
-    ({ piece, geometry, baseJoints, own }) => ({ form: piece.form, at: geometry, joints: baseJoints, own }),
-    ({ form, at, joints, own }) => [...baseOf(form.kind).meetings({ form, at, joints }), ...own.meetings],
+    ({ piece, geometry, baseJoints, own, inlays }) => ({
+      form: piece.form,
+      at: geometry,
+      joints: baseJoints,
+      ...{ own, inlays },
+    }),
+    ({ form, at, joints, own, inlays }) => [
+      ...baseOf(form.kind).meetings({ form, at, joints }),
+      ...own.meetings,
+      ...inlays.meetings,
+    ],
   )
   .otherwise([])
   .items(
     "jointed",
     "form",
-    ({ piece, geometry, baseJoints, own, meetings, held }) => ({
+    ({ piece, geometry, baseJoints, own, inlays, meetings, held }) => ({
       form: piece.form,
       at: geometry,
       joints: baseJoints,
-      own,
+      ...{ own, inlays },
       meetings,
       ends: held.breadboards,
       stiff: held.stiffeners,
       kinds: piece.kinds,
     }),
-    ({ form, at, joints, own, meetings, ends, stiff, kinds }) => [
+    ({ form, at, joints, own, inlays, meetings, ends, stiff, kinds }) => [
       ...assemble({
-        ...{ form, at, joints, meetings, own: own.parts, edges: edgesOf(kinds) },
+        ...{ form, at, joints, meetings, own: [...own.parts, ...inlays.parts], edges: edgesOf(kinds) },
         ...{ breadboards: ends, stiffeners: stiff },
       }).parts,
     ],

@@ -1,5 +1,6 @@
 /** Last of the list: every rule of every stage. */
 import { baseOf } from "../construction/base";
+import { INLAY_RULES } from "../construction/top/inlay-rules";
 import { GLUE_RULES } from "../glueup/rules";
 import { measuredFits } from "../joinery/measured-rules";
 import { FASTENING_RULES } from "../joinery/fastening-rules";
@@ -79,6 +80,12 @@ export const JUDGED = FORM_JUDGED.stage(
     }),
     ({ piece, at, shop, rack, laid, missing, lacking }) =>
       judge("boards", PANEL_RULES, { name: "top", piece, at, shop, rack, laid, missing, lacking }),
+  )
+  .stage(
+    "inlaysJudged",
+    "boards",
+    ({ piece, geometry }) => ({ form: piece.form, at: geometry }),
+    (facts) => judge("boards", INLAY_RULES, facts),
   )
   .each(
     "otherBoardsJudged",
@@ -166,6 +173,7 @@ export const allJudged = (at: Values): Judged[] =>
     at.measuredJudged,
     at.fasteningJudged,
     at.boardsJudged,
+    at.inlaysJudged,
     ...(at.otherBoardsJudged?.values() ?? []),
     at.glueUpJudged,
     at.cuttingJudged,

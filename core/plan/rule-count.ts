@@ -13,6 +13,7 @@ import { OUTDOOR_RULES } from "../outdoors/rules";
 import { MOVEMENT_RULES } from "../movement/rules";
 import { BUILD_RULES, LOG_RULES } from "../steps/rules";
 import { PANEL_RULES } from "../stock/rules";
+import { INLAY_RULES } from "../construction/top/inlay-rules";
 import { STRIPE_RULES } from "../movement/stripe-rules";
 import { OWN_RULES } from "../construction/own/rules";
 import { SHELF_RULES } from "../construction/fitting/shelf-rules";
@@ -39,7 +40,7 @@ export const RULE_COUNT: Record<Stage, number> = {
     1 +
     BASE_LIST.reduce((sum, each) => sum + (each.moveRules?.length ?? 0), 0),
   joints: FASTENING_RULES.length + 1 + BASE_LIST.reduce((sum, each) => sum + each.jointRules.length, 0),
-  boards: PANEL_RULES.length,
+  boards: PANEL_RULES.length + INLAY_RULES.length,
   "glue-up": GLUE_RULES.length,
   cutting: CUTTING_RULES.length,
   build: BUILD_RULES.length,

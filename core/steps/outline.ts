@@ -1,4 +1,6 @@
 import type { PieceGeometry } from "../construction/geometry";
+import { inlayKind } from "../construction/top/inlays";
+import { listed } from "../verdict/verdict";
 import type { Form } from "../piece/schema";
 import type { Step } from "./step";
 
@@ -23,5 +25,22 @@ export function outlineStep(top: Form["top"], { through }: Pick<PieceGeometry, "
     parts: ["top"],
     after: ["flatten", ...(through ? ["dry-fit"] : [])],
     hours: 1 + 0.5 * holes.length,
+  };
+}
+
+/** What is let into the upper face, before its last sanding. */
+export function inlayStep(inlays: Form["top"]["inlays"], before: string): TopStep {
+  const count = inlays.reduce((sum, { places }) => sum + places.length, 0);
+  const keys = inlays.some(({ shape }) => shape === "key");
+  return {
+    id: "inlays",
+    title: count > 1 ? "Let the inlays into the top" : "Let the inlay into the top",
+    detail: `${listed(inlays.map(({ name, places, deep }) => `${places.length} ${name.toLowerCase()}, ${deep} mm deep`))}. Inlays first, from one template; each pocket knifed round its own, routed a hair inside the line, pared to it.${keys ? " Keys across their checks, their grain across the top’s: the check is cleaned and filled first." : ""} Glued, a block and a clamp on each, planed flush when dry.`,
+    parts: ["top", ...inlays.map((_, n) => inlayKind(n))],
+    after: [before],
+    hours: 0.5 + 0.6 * count,
+    wait: 24,
+    waitFor: "the glue to dry before it is planed",
+    check: "No light round any of them, dry.",
   };
 }

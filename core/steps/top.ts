@@ -8,7 +8,7 @@ import { flattening } from "../layout/strip-thickness";
 import type { Form, Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import { fine, listed, mm } from "../verdict/verdict";
-import { outlineStep } from "./outline";
+import { inlayStep, outlineStep } from "./outline";
 import type { Step } from "./step";
 
 /** What the steps of a top follow from. `strips`: how thick its strips were glued, mm; `last`: the steps that leave the panel glued. */
@@ -30,11 +30,12 @@ export function topSteps(facts: TopFacts): TopStep[] {
   const before = field.at(-1)!.id;
   const ends =
     form.ends === "breadboards" ? endSteps(form, before) : form.ends === "frame" ? frameSteps(form, before) : [];
-  return [
-    ...field,
-    ...ends,
-    ...(slats || form.ends === "frame" ? [] : flatSteps(form, (ends.at(-1) ?? field.at(-1)!).id)),
-  ];
+  const { inlays } = form.top;
+  const held = [...field, ...ends];
+  const flat = slats || form.ends === "frame" ? [] : flatSteps(form, held.at(-1)!.id);
+  const all = [...held, ...flat];
+  // last before it is sanded: nothing is cut over them afterwards
+  return slats || inlays.length === 0 ? all : [...all, inlayStep(inlays, all.at(-1)!.id)];
 }
 
 /** Where each end of the field is held, by what it is. */

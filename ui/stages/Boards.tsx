@@ -9,6 +9,7 @@ import { stripThickness } from "../../core/layout/strip-thickness";
 import { panelScores } from "../../core/layout/scores";
 import { toCompose } from "../../core/panels/composing";
 import type { Strip } from "../../core/piece/schema";
+import { InlayFields } from "./InlayFields";
 import { PanelOutline } from "./PanelOutline";
 import { UpperFace } from "./UpperFace";
 import { SceneView } from "../drawing/SceneView";
@@ -221,6 +222,7 @@ function PanelBoards({ name, elsewhere }: { name: string; elsewhere: readonly st
       )}
       <UpperFace />
       {name === "top" && <PanelOutline />}
+      {name === "top" && <InlayFields />}
       <LookedThrough />
       <PanelRack name={name} elsewhere={elsewhere} />
     </>

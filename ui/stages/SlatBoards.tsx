@@ -5,6 +5,8 @@ import { SceneView } from "../drawing/SceneView";
 import { useUnit } from "../frame/unit";
 import { usePiece } from "../piece/PieceProvider";
 import { CutDiagrams } from "./CutList";
+import { InlayFields } from "./InlayFields";
+import { PanelOutline } from "./PanelOutline";
 import { StageHead } from "./StageHead";
 
 /** Slats and stripes have no panel of whole boards: which boards give them, and what else comes out of those. */
@@ -27,6 +29,8 @@ export function SlatBoards() {
         )}
       </StageHead>
       <SceneView scene={endGrainScene(plan, false)} height={70} />
+      {striped && <PanelOutline />}
+      {striped && <InlayFields />}
       <CutDiagrams plan={plan} width={null} />
     </>
   );
