@@ -2,6 +2,9 @@
 import * as v from "valibot";
 import { between, choice, count, distance, size } from "./fields";
 
+/** @source common practice */
+const USUAL_STAR = { kind: "none" as "none" | "star", height: 160, depth: 45, thickness: 26 };
+
 const splayedSchema = v.strictObject({
   legs: count("splayed legs", 3, 6),
   /** where the first leg stands, from the right-hand end toward the front, degrees */
@@ -19,6 +22,17 @@ const splayedSchema = v.strictObject({
   /** how legs meet their arms, and arms one another */
   joint: choice("leg to arm", ["bridle", "loose"]),
   hub: choice("middle of the arms", ["mitred", "lapped"]),
+  /** low between the legs, under each arm: they meet in the middle as the arms do */
+  star: v.optional(
+    v.strictObject({
+      kind: choice("star stretcher", ["none", "star"]),
+      /** of its underside above the floor */
+      height: distance("height of the star", 1200),
+      depth: size("depth of the star", 12, 150),
+      thickness: size("thickness of the star", 10, 120),
+    }),
+    USUAL_STAR,
+  ),
 });
 export type SplayedChoices = v.InferOutput<typeof splayedSchema>;
 
@@ -26,7 +40,7 @@ export type SplayedChoices = v.InferOutput<typeof splayedSchema>;
 export const USUAL_SPLAYED: SplayedChoices = {
   ...{ legs: 4, turn: 45, splay: 8, section: 55, foot: 38, setIn: 90 },
   arm: { depth: 60, thickness: 45 },
-  ...{ joint: "bridle", hub: "lapped" },
+  ...{ joint: "bridle", hub: "lapped", star: USUAL_STAR },
 };
 /** Fields of the form: splayed legs. */
 export const splayedFields = { splayed: v.optional(splayedSchema, USUAL_SPLAYED) };

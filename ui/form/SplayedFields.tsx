@@ -59,6 +59,24 @@ export function SplayedFields() {
           onTake={(value) => set("Middle of the arms", at("hub"), value)}
         />
       </Group>
+      <Group name="Star stretcher">
+        <Choice
+          label="Low between the legs"
+          value={splayed.star.kind}
+          options={[
+            { value: "none", name: "Nothing" },
+            { value: "star", name: "A star, as the arms" },
+          ]}
+          onTake={(value) => set("Star stretcher", at("star", "kind"), value)}
+        />
+        {splayed.star.kind === "star" && (
+          <>
+            {size("Star above the floor", splayed.star.height, "star", "height")}
+            {size("Star depth", splayed.star.depth, "star", "depth")}
+            {size("Star thickness", splayed.star.thickness, "star", "thickness")}
+          </>
+        )}
+      </Group>
     </>
   );
 }

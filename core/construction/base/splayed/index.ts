@@ -31,13 +31,16 @@ export const splayed: Base<Splayed> = {
       caption: `Set out full size: every leg ${at.lean.degrees.toFixed(1)}° from upright.`,
     },
   ],
-  describe: (_, { arms, lean, lapped }) =>
-    `${COUNTS[arms.length]} legs splayed ${lean.degrees.toFixed(1)}° under arms that ${lapped ? "lap" : "meet"} in the middle.`,
-  sizes: (_, { section, footSection, lean, arm, arms }) => [
+  describe: (_, { arms, lean, lapped, star }) =>
+    `${COUNTS[arms.length]} legs splayed ${lean.degrees.toFixed(1)}° under arms that ${lapped ? "lap" : "meet"} in the middle${star ? ", a star stretcher low between them" : ""}.`,
+  sizes: (_, { section, footSection, lean, arm, arms, star }) => [
     [
       "Legs",
       `${arms.length} of ${mm(section)} square${footSection < section ? `, ${mm(footSection)} at the foot` : ""}, ${mm(lean.length)} over both points, ${lean.degrees.toFixed(1)}° from upright`,
     ],
     ["Arms", `${mm(arm.depth)} by ${mm(arm.thickness)}`],
+    ...(star
+      ? [["Star", `${mm(star.depth)} by ${mm(star.thickness)}, ${mm(star.from)} above the floor`] as [string, string]]
+      : []),
   ],
 };

@@ -7,7 +7,8 @@ import { TenonChoice, USUAL_TENON } from "../../../piece/base-choices";
 import type { Form, JointChoices } from "../../../piece/schema";
 import type { Shop } from "../../../piece/shop";
 import { fine, mm } from "../../../verdict/verdict";
-import type { Splayed } from "./place";
+import type { SettingCard } from "../../../joinery/joint";
+import { legFace, Splayed } from "./place";
 
 /** Loose tenons: one cut on a head, or on a mitre, would stand across its grain. */
 const LOOSE: TenonChoice = { ...USUAL_TENON, kind: "loose" };
@@ -35,34 +36,72 @@ export function splayedJoints(at: Splayed, _: Form, choices: JointChoices, shop:
         into: { depth: arm.depth, thickness: arm.thickness },
         lean: lean.degrees,
       });
-  if (lapped) {
-    const angle = ((arms[1].angle - arms[0].angle) * 180) / Math.PI;
-    const between = ((angle % 180) + 180) % 180;
-    return [
-      legs,
-      halfLap({
-        meets: meets("arm", "arm", "Arm across arm", 1),
-        ...{ width: arm.thickness, thickness: arm.depth, angle: between, set: lapSet(at, between) },
-      }),
-    ];
-  }
-  return [legs, hub(at, meets("arm", "arm", "Arm to arm in the middle", arms.length), set("arm+arm", LOOSE), shop)];
+  const turn = ((arms[1].angle - arms[0].angle) * 180) / Math.PI;
+  const between = ((turn % 180) + 180) % 180;
+  /** spokes that cross, or meet in the middle */
+  const middle = (kind: string, said: string, size: Splayed["arm"], lines: SettingCard["lines"]): KindOfJoint =>
+    lapped
+      ? halfLap({
+          meets: meets(kind, kind, `${said} across ${said.toLowerCase()}`, 1),
+          ...{ width: size.thickness, thickness: size.depth, angle: between, set: lines },
+        })
+      : hub(
+          { arms, size },
+          meets(kind, kind, `${said} to ${said.toLowerCase()} in the middle`, arms.length),
+          set(`${kind}+${kind}`, LOOSE),
+          shop,
+        );
+  const out = [legs, middle("arm", "Arm", arm, lapSet(at, between))];
+  return at.star
+    ? [...out, starJoint(at, at.star, { choices, shop }), middle("star", "Stretcher", at.star, crossing(between))]
+    : out;
 }
 
+/** Loose tenons square to a leg's inner face: sized at the face that leans most. */
+function starJoint(
+  at: Splayed,
+  star: NonNullable<Splayed["star"]>,
+  { choices, shop }: { choices: JointChoices; shop: Shop },
+): KindOfJoint {
+  const face = legFace(at, at.arms[0], star.from + star.depth / 2);
+  const group = "splayed-leg+star";
+  return blindTenon({
+    meets: {
+      id: group,
+      group,
+      name: "Star stretcher to leg",
+      receives: "splayed-leg",
+      enters: "star",
+      count: at.arms.length,
+    },
+    section: { width: star.depth / face.way.out, thickness: star.thickness },
+    into: { depth: face.section, thickness: face.section },
+    setting: choices.groups[group] ?? LOOSE,
+    ...{ shop, pushed: true },
+  });
+}
+
+const crossing = (angle: number) => [{ what: "The stretchers cross at", setting: `${angle.toFixed(1)}°` }];
+
 /** How long the face is that an arm shows its neighbour, from the middle out, mm. @param half  of the angle between the two, radians */
-export const mitreFace = ({ arm }: Pick<Splayed, "arm">, half: number) =>
-  arm.thickness / 2 / Math.max(0.05, Math.sin(half));
+export const mitreFace = ({ thickness }: Pick<Splayed["arm"], "thickness">, half: number) =>
+  thickness / 2 / Math.max(0.05, Math.sin(half));
 
 /** Loose tenons across each mitre, as deep as those of the other mitre in the same arm leave them. */
-function hub(at: Splayed, meets: Meets, setting: TenonChoice, shop: Shop): KindOfJoint {
-  const half = Math.min(...at.arms.map(({ after }) => after));
-  const long = mitreFace(at, half);
+function hub(
+  { arms, size }: Pick<Splayed, "arms"> & { size: Splayed["arm"] },
+  meets: Meets,
+  setting: TenonChoice,
+  shop: Shop,
+): KindOfJoint {
+  const half = Math.min(...arms.map(({ after }) => after));
+  const long = mitreFace(size, half);
   const [sin, cos] = [Math.sin(half), Math.max(0.05, Math.cos(half))];
   const inputs = {
     ...{ meets, setting: { ...setting, tenons: setting.tenons ?? 1 }, shop, pushed: true },
-    section: { width: at.arm.depth, thickness: long },
+    section: { width: size.depth, thickness: long },
     // the far side of an arm, square to the face from its middle
-    into: { depth: (long * sin) / 2 / cos + at.arm.thickness / 2 / cos, thickness: long },
+    into: { depth: (long * sin) / 2 / cos + size.thickness / 2 / cos, thickness: long },
   };
   const { thickness } = blindTenon(inputs);
   const room = (sin * (long - thickness)) / 2 - 1;

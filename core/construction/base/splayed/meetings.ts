@@ -5,7 +5,8 @@ import type { KindOfJoint } from "../../../joinery/kinds";
 import type { BaseFacts } from "../base";
 import { mitreFace } from "./joints";
 import { outward } from "./parts";
-import type { Splayed } from "./place";
+import { outAt } from "./lean";
+import { legFace, Splayed } from "./place";
 
 export function splayedMeetings({ at, joints }: BaseFacts<Splayed>): Meeting[] {
   const { arms, arm: size, section, lean, under } = at;
@@ -43,30 +44,67 @@ export function splayedMeetings({ at, joints }: BaseFacts<Splayed>): Meeting[] {
       },
     });
   });
-  const lap = byId.get("arm+arm");
-  if (!lap) return out;
-  if (at.lapped) {
+  const sticks = [{ kind: "arm", letter: "H", size, top: under }];
+  if (at.star) sticks.push({ kind: "star", letter: "SR", size: at.star, top: at.star.from + at.star.depth });
+  return [
+    ...out,
+    ...sticks.flatMap(({ kind, letter, size: spoke, top }) =>
+      inMiddle(at, byId.get(`${kind}+${kind}`), { letter, spoke, top }),
+    ),
+    ...starMeetings(at, byId.get("splayed-leg+star")),
+  ];
+}
+
+/** Where sticks that point to the legs meet: lapped, or each at its neighbour's mitre. */
+function inMiddle(
+  { arms, lapped }: Splayed,
+  joint: KindOfJoint | undefined,
+  { letter, spoke, top }: { letter: string; spoke: Splayed["arm"]; top: number },
+): Meeting[] {
+  if (!joint) return [];
+  if (lapped) {
     const [one] = arms;
-    out.push({
-      joint: lap,
-      ...{ enters: "H1", receives: "H2" },
-      face: { at: [0, under, 0], x: outward(one), y: [-one.z, 0, one.x] },
-    });
-    return out;
+    return [
+      {
+        joint,
+        ...{ enters: `${letter}1`, receives: `${letter}2` },
+        face: { at: [0, top, 0], x: outward(one), y: [-one.z, 0, one.x] },
+      },
+    ];
   }
-  arms.forEach((arm, i) => {
+  return arms.map((arm, i): Meeting => {
     const angle = arm.angle + arm.after;
-    const long = mitreFace(at, arm.after);
+    const long = mitreFace(spoke, arm.after);
     const along: Vec = [Math.cos(angle), 0, Math.sin(angle)];
-    out.push({
-      joint: lap,
-      ...{ enters: `H${i + 1}`, receives: `H${((i + 1) % arms.length) + 1}` },
+    return {
+      joint,
+      ...{ enters: `${letter}${i + 1}`, receives: `${letter}${((i + 1) % arms.length) + 1}` },
       face: {
-        at: [along[0] * long, size.from, along[2] * long],
+        at: [along[0] * long, spoke.from, along[2] * long],
         x: [-Math.sin(angle), 0, Math.cos(angle)],
         y: [0, 1, 0],
       },
-    });
+    };
   });
-  return out;
+}
+
+/** At a leg's inner face, from the star's lower edge up it. */
+function starMeetings(at: Splayed, joint: KindOfJoint | undefined): Meeting[] {
+  const { star, arms, lapped } = at;
+  if (!star || !joint) return [];
+  return arms.map((arm, i): Meeting => {
+    const { way, ...face } = legFace(at, arm, star.from + star.depth / 2);
+    const low = outAt({ ...face, way }, star.from);
+    const [side, u] = [-arm.z, arm.x];
+    const half = star.thickness / 2;
+    return {
+      joint,
+      ...{ enters: `SR${lapped ? (i % 2) + 1 : i + 1}`, receives: `L${i + 1}` },
+      face: {
+        at: [arm.x * low - side * half, star.from, arm.z * low - u * half],
+        x: [arm.x * way.out, way.up, arm.z * way.out],
+        y: [-arm.x * way.up, way.out, -arm.z * way.up],
+      },
+    };
+  });
 }

@@ -5,7 +5,8 @@ import type { Plane, Shape } from "../../../assembly/shape";
 import { UP, Vec } from "../../../assembly/vector";
 import { USUAL } from "../../usual";
 import type { BaseFacts } from "../base";
-import { Arm, armEnd, Splayed } from "./place";
+import { Facing, outAt } from "./lean";
+import { Arm, armEnd, legFace, Splayed } from "./place";
 
 type Plain = Omit<AssemblyPart, "adds" | "cuts">;
 /** How far parts are drawn off each other when the piece is pulled apart, mm. */
@@ -63,16 +64,47 @@ function legShape({ lean, section: s, footSection: f, arm }: Splayed): Shape {
   return { ...whole, face: { outer: face, holes: [] }, ...(tapers ? { edge: { outer: edgeView, holes: [] } } : {}) };
 }
 
-/** The end of an arm against its leg: along the inner face of a fork, or square beyond a head below it. @param from  of the arm's own frame to the middle, mm */
-function armTip(at: Splayed, arm: Arm, from: number): { reach: number; planes: Plane[] } {
-  const { lean, arm: size } = at;
-  if (!at.forked) return { reach: armEnd(at, arm), planes: [] };
-  const upper = arm.head - lean.level;
-  return {
-    reach: upper + size.depth * lean.tan,
-    planes: [{ through: [from + upper, size.depth, 0], waste: [lean.cos, lean.sin, 0] }],
-  };
+/** Sticks that point from the middle to the legs: the arms under the top, the star's below. */
+interface Spokes {
+  words: Pick<AssemblyPart, "kind" | "name" | "letter" | "role" | "make" | "note">;
+  size: Splayed["arm"];
+  /** how far one reaches, and the face it ends against: its place over the stick's lower edge; null where it is square */
+  tip: (arm: Arm) => { reach: number; face: Facing | null };
+  lift: number;
 }
+
+/** Arms end along the inner face of a fork, or square beyond a head below them. */
+const armSpokes = (at: Splayed): Spokes => ({
+  words: armWords,
+  size: at.arm,
+  lift: 1,
+  tip: (arm) => {
+    const { lean, arm: size } = at;
+    if (!at.forked) return { reach: armEnd(at, arm), face: null };
+    const upper = arm.head - lean.level;
+    return {
+      reach: upper + size.depth * lean.tan,
+      face: { out: upper, up: size.depth, way: { out: lean.cos, up: lean.sin } },
+    };
+  },
+});
+
+/** The star ends along the inner faces of the legs. */
+const starSpokes = (at: Splayed, star: NonNullable<Splayed["star"]>): Spokes => ({
+  words: starWords,
+  size: star,
+  lift: -1,
+  tip: (arm) => {
+    const face = legFace(at, arm, star.from + star.depth / 2);
+    const reach = Math.max(outAt(face, star.from), outAt(face, star.from + star.depth));
+    return { reach, face: { ...face, up: face.up - star.from } };
+  },
+});
+
+const planeOf = ({ out, up, way }: Facing, from: number, side: 1 | -1): Plane => ({
+  through: [from + side * out, up, 0],
+  waste: [side * way.out, way.up, 0],
+});
 
 /** Legs, and arms that meet in the middle or run through it. */
 export function splayedSticks({ at }: BaseFacts<Splayed>): AssemblyPart[] {
@@ -91,62 +123,64 @@ export function splayedSticks({ at }: BaseFacts<Splayed>): AssemblyPart[] {
     place: legPlace(at, arm),
     opens: [arm.x * PULL.out, -PULL.down, arm.z * PULL.out],
   }));
-  const all = [...legs, ...(at.lapped ? throughArms(at) : arms.map((_, i) => pointedArm(at, i)))];
+  const spokes = [armSpokes(at), ...(at.star ? [starSpokes(at, at.star)] : [])];
+  const all = [
+    ...legs,
+    ...spokes.flatMap((each) => (at.lapped ? throughSpokes(at, each) : arms.map((_, i) => pointedSpoke(at, each, i)))),
+  ];
   return all.map((part) => ({ ...part, adds: [], cuts: [] }));
 }
 
-const armWords = { kind: "arm", name: "Arm", letter: "H", role: "rail", make: "solid" } as const;
+const stick = { role: "rail", make: "solid", note: "" } as const;
+const armWords = { kind: "arm", name: "Arm", letter: "H", ...stick };
+const starWords = { kind: "star", name: "Star stretcher", letter: "SR", ...stick };
 
-/** Grain along the arm, face upright: its thickness from side to side of its middle line. @param from  how far before the middle it begins */
-function armPlace(arm: Arm, { from: low, thickness }: Splayed["arm"], from: number): Place {
+/** Grain along the spoke, face upright: its thickness from side to side of its middle line. @param from  how far before the middle it begins */
+function spokePlace(arm: Arm, { from: low, thickness }: Splayed["arm"], from: number): Place {
   const half = thickness / 2;
   return { at: [-arm.x * from + arm.z * half, low, -arm.z * from - arm.x * half], x: outward(arm), y: UP };
 }
 
-/** One arm from the middle out: its inner end is sawn along the middle lines to both its neighbours. */
-function pointedArm(at: Splayed, i: number): Plain {
-  const { arm: size } = at;
+/** One from the middle out: its inner end is sawn along the middle lines to both its neighbours. */
+function pointedSpoke(at: Splayed, { words, size, tip, lift }: Spokes, i: number): Plain {
   const arm = at.arms[i];
-  const { reach, planes } = armTip(at, arm, 0);
+  const { reach, face } = tip(arm);
   const mitre = (half: number, side: 1 | -1): Plane => ({
     through: [0, 0, size.thickness / 2],
     waste: [-Math.sin(half), 0, side * Math.cos(half)],
   });
   const off = [arm.after, arm.before].map((half) => `${(90 - (half * 180) / Math.PI).toFixed(1)}°`);
   return {
-    ...armWords,
-    id: `H${i + 1}`,
+    ...words,
+    id: `${words.letter}${i + 1}`,
     note: `Its inner end comes to a point in its middle: ${off[0] === off[1] ? `${off[0]} off square from both sides` : `${off.join(" and ")} off square`}.`,
     shape: {
       ...{ length: Math.max(1, reach), width: size.depth, thickness: size.thickness },
-      planes: [mitre(arm.after, 1), mitre(arm.before, -1), ...planes],
+      planes: [mitre(arm.after, 1), mitre(arm.before, -1), ...(face ? [planeOf(face, 0, 1)] : [])],
     },
-    place: armPlace(arm, size, 0),
-    opens: [(arm.x * PULL.out) / 2, 0, (arm.z * PULL.out) / 2],
+    place: spokePlace(arm, size, 0),
+    opens: [(arm.x * PULL.out) / 2, lift < 0 ? -PULL.down / 2 : 0, (arm.z * PULL.out) / 2],
   };
 }
 
-/** Two arms from leg to leg, lapped in the middle. */
-function throughArms(at: Splayed): Plain[] {
-  const { arm: size } = at;
+/** Two from leg to leg, lapped in the middle. */
+function throughSpokes(at: Splayed, { words, size, tip, lift }: Spokes): Plain[] {
   return [0, 1].map((i): Plain => {
     const [arm, other] = [at.arms[i], at.arms[i + 2]];
-    const far = armTip(at, other, 0);
-    const near = armTip(at, arm, far.reach);
-    const { lean } = at;
-    const back: Plane[] = at.forked
-      ? [{ through: [far.reach - (other.head - lean.level), size.depth, 0], waste: [-lean.cos, lean.sin, 0] }]
-      : [];
+    const [near, far] = [tip(arm), tip(other)];
     return {
-      ...armWords,
-      id: `H${i + 1}`,
-      note: "From leg to leg, lapped in the middle; both tenons are included.",
+      ...words,
+      id: `${words.letter}${i + 1}`,
+      note: "From leg to leg, lapped in the middle; what its joints add is included.",
       shape: {
         ...{ length: Math.max(1, far.reach + near.reach), width: size.depth, thickness: size.thickness },
-        planes: [...near.planes, ...back],
+        planes: [
+          ...(near.face ? [planeOf(near.face, far.reach, 1)] : []),
+          ...(far.face ? [planeOf(far.face, far.reach, -1)] : []),
+        ],
       },
-      place: armPlace(arm, size, far.reach),
-      opens: [0, i === 0 ? PULL.up : 0, 0],
+      place: spokePlace(arm, size, far.reach),
+      opens: [0, lift < 0 ? -PULL.down / 2 - i * PULL.up : i === 0 ? PULL.up : 0, 0],
     };
   });
 }

@@ -2,7 +2,8 @@ import { measuredOr } from "../../../piece/measured";
 import type { AsBuilt, Form } from "../../../piece/schema";
 import { frameRound, Bearer, Footprint, PieceGeometry } from "../../geometry";
 import { topOf } from "../../top/core";
-import { armWays, halfBetween, LegLean, legLean, rimAt } from "./lean";
+import { USUAL } from "../../usual";
+import { armWays, halfBetween, innerFace, LegLean, legLean, rimAt } from "./lean";
 
 /** One arm and its leg: which way they point, and how far from the middle the head's outside and the foot's outside lie. mm */
 export interface Arm {
@@ -28,6 +29,8 @@ export interface Splayed extends PieceGeometry {
   forked: boolean;
   /** two arms each run from leg to leg and are lapped in the middle */
   lapped: boolean;
+  /** low between the legs, under the arms */
+  star: { depth: number; thickness: number; from: number } | null;
 }
 
 /** An arm over a leg's head ends so far beyond it, mm. @source common practice */
@@ -60,6 +63,7 @@ export function placeSplayed(form: Form, asBuilt: readonly AsBuilt[]): Splayed {
   });
   const footSection = Math.min(section, splayed.foot);
   const lapped = splayed.hub === "lapped" && splayed.legs === 4;
+  const { star } = splayed;
   const at = { arms, lean, section, footSection, thickness, forked };
   const feet = footprints(at);
   return {
@@ -67,6 +71,7 @@ export function placeSplayed(form: Form, asBuilt: readonly AsBuilt[]): Splayed {
     keeps: { end: false, side: false },
     ...{ top, core, under, lean, section, footSection, arms, forked, lapped, feet },
     arm: { depth, thickness, from: under - depth },
+    star: star.kind === "star" ? { depth: star.depth, thickness: star.thickness, from: star.height } : null,
     frame: frameRound(feet),
     bearers: bearersOf(arms, { depth, thickness }, lapped, (arm) => armEnd(at, arm)),
     // a forked head comes up to the top
@@ -82,6 +87,21 @@ export function placeSplayed(form: Form, asBuilt: readonly AsBuilt[]): Splayed {
 /** How far an arm reaches from the middle under the top: to the outside of a fork, or beyond the head below it. */
 export const armEnd = ({ forked }: Pick<Splayed, "forked">, { head }: Pick<Arm, "head">) =>
   forked ? head : head + BEYOND;
+
+/** Where a leg's taper begins along it, from its foot's inner corner; null where it has none. */
+export function taperFrom({
+  lean,
+  section: s,
+  footSection: f,
+  arm,
+}: Pick<Splayed, "lean" | "section" | "footSection" | "arm">): number | null {
+  const from = s * lean.tan + lean.edge - arm.depth / lean.cos - USUAL.taperBelow;
+  return f < s && from > s * lean.tan + 1 ? from : null;
+}
+
+/** The inner face of an arm's leg at a height. */
+export const legFace = (at: Splayed, { foot }: Pick<Arm, "foot">, up: number) =>
+  innerFace({ lean: at.lean, section: at.section, footSection: at.footSection, foot, taperFrom: taperFrom(at) }, up);
 
 /** A square that leans with an arm, by the box it fits in. */
 function square({ x, z }: Arm, out: number, along: number, across: number): Footprint {

@@ -3,7 +3,8 @@ import { usualRange } from "../../usual";
 import type { BaseRuleFacts, Rule } from "../base";
 import { kneeRoomUnder } from "../knee-room";
 import { LEAN } from "../tipping";
-import { armEnd, Splayed } from "./place";
+import { outAt } from "./lean";
+import { armEnd, legFace, Splayed } from "./place";
 import { pushAt } from "./tips";
 
 type Facts = BaseRuleFacts<Splayed>;
@@ -17,6 +18,11 @@ const SPLAY = {
   /** a foot past the top's rim is walked into, mm */
   past: 15,
   trips: 60,
+  /** a star below the arms, and out of the way of feet, mm */
+  clear: 40,
+  kicked: 60,
+  /** leaning by less, a loose tenon's slack lets a fork go on, degrees */
+  slack: 2,
   /** an arm reaches so much of the way to the rim */
   bears: 0.7,
 };
@@ -32,6 +38,8 @@ export const SPLAYED_RULES: readonly Rule<Facts>[] = [
   tips,
   bears,
   armStiff,
+  starLies,
+  starGoesIn,
 ];
 
 const path = (...rest: string[]) => ["form", "splayed", ...rest];
@@ -206,5 +214,57 @@ function armStiff({ at }: Facts): Verdict {
       low: "Its joint is the only thing that keeps a leg from folding in or out.",
       high: "Knees meet it.",
     },
+  });
+}
+
+/** A star lies over the floor, under the arms, and has wood between the middle and the legs. */
+function starLies({ at }: Facts): Verdict | null {
+  const { star, arms, arm } = at;
+  if (!star) return null;
+  const over = star.from + star.depth + SPLAY.clear - arm.from;
+  const most = Math.max(0, Math.floor(arm.from - star.depth - SPLAY.clear));
+  const reach = Math.min(
+    ...arms.map((each) => outAt(legFace(at, each, star.from + star.depth), star.from + star.depth)),
+  );
+  const level: Level = over > 0 || reach < SPLAY.clear ? "fix" : star.from < SPLAY.kicked ? "tight" : "holds";
+  return verdict({
+    id: "form.stretcher",
+    stage: "form",
+    subject: ["star"],
+    level,
+    text:
+      over > 0
+        ? "The star lies in the arms, or too close below them"
+        : reach < SPLAY.clear
+          ? "The legs stand too close together for a star between them"
+          : `The star lies ${mm(star.from)} above the floor, ${mm(Math.round(reach))} from the middle to each leg`,
+    why: `It is ${mm(star.depth)} deep under arms at ${mm(arm.from)}; lower than ${mm(SPLAY.kicked)} it is kicked, and swept against.`,
+    limit: most,
+    actual: star.from,
+    sense: "at most",
+    unit: "mm",
+    remedies:
+      over > 0
+        ? [set(`Set it ${mm(most)} high`, path("star", "height"), most)]
+        : level === "tight"
+          ? [set("Set it 160 mm high", path("star", "height"), 160)]
+          : [],
+  });
+}
+
+/** Forks go on level; a star's tenons stand square to faces that lean. Both can't close at once. */
+function starGoesIn({ at, form }: Facts): Verdict | null {
+  if (!at.star) return null;
+  const dowelled = at.forked && form.splayed.splay > SPLAY.slack;
+  return verdict({
+    id: "form.star-order",
+    stage: "form",
+    subject: ["star", "splayed-leg"],
+    level: dowelled ? "fix" : "holds",
+    text: dowelled
+      ? "Forked legs go on level: the star’s tenons, square to legs that lean, won’t let them"
+      : "Legs close on the star first, the arms come down on them",
+    why: "A leg can be pushed home one way only. Onto a fork it goes level, onto a tenon square to its face it goes aslant.",
+    remedies: dowelled ? [set("Stand the legs below their arms", path("joint"), "loose")] : [],
   });
 }

@@ -6,7 +6,7 @@ import type { Splayed } from "./place";
 
 /** The order of splayed legs: joints while everything is square, tapers after, arms joined in the middle, legs last. */
 export function splayedWork({ at, thick, milled, grooved, fullHours, clampHours }: WorkFacts<Splayed>): BaseWork {
-  const { lean, arms, lapped, forked, section, footSection } = at;
+  const { lean, arms, lapped, forked, section, footSection, star } = at;
   const tapered = footSection < section;
   const off = `${lean.degrees.toFixed(1)}°`;
   const shoulders = listed([...new Set(arms.map(({ head }) => mm(Math.round((head - lean.level) * 2) / 2)))]);
@@ -100,12 +100,26 @@ export function splayedWork({ at, thick, milled, grooved, fullHours, clampHours 
         ]
       : []),
     ...(grooved ? [step({ id: "groove", ...grooved, parts: ["arm"], after: [...milled, "hub"] })] : []),
+    ...(star
+      ? [
+          step({
+            id: "star",
+            title: "Cut the star to the legs",
+            detail: `${lapped ? "Two stretchers lapped" : "Stretchers sawn to points"} in the middle as the arms are; their outer shoulders are the legs’ own slope, marked from legs that stand dry under their arms, ${mm(star.from)} above the floor. Then the slots, square to each shoulder, and in the legs square to their inner faces.`,
+            parts: ["star", "splayed-leg"],
+            after: [...milled, "hub", forked ? "tongues" : "heads", ...(tapered ? ["taper"] : [])],
+            hours: 1 + arms.length * (TIME.tenon + TIME.mortise),
+            check: "Flat on the bench the star lies on all its lower edges.",
+          }),
+        ]
+      : []),
     step({
       id: "dry-fit",
-      title: "Dry-fit arms and legs upside down",
+      title: `Dry-fit arms${star ? ", star" : ""} and legs upside down`,
       detail: "On a flat board: every upper edge on it, all feet at one height.",
-      parts: ["splayed-leg", "arm"],
+      parts: ["splayed-leg", "arm", ...(star ? ["star"] : [])],
       after: [
+        ...(star ? ["star"] : []),
         forked ? "tongues" : "heads",
         "hub",
         "ends",
@@ -119,17 +133,17 @@ export function splayedWork({ at, thick, milled, grooved, fullHours, clampHours 
       id: "sand-base",
       title: "Plane and sand the base parts",
       detail: "Keep off shoulders and cheeks. What is finished now is taped where it takes glue.",
-      parts: ["splayed-leg", "arm"],
+      parts: ["splayed-leg", "arm", ...(star ? ["star"] : [])],
       after: ["dry-fit"],
       hours: 0.4 * arms.length,
     }),
     step({
       id: "glue-ends",
-      title: lapped ? "Glue the lap" : "Glue the arms in the middle",
+      title: lapped ? `Glue the lap${star ? "s" : ""}` : `Glue the arms${star ? ", and the star," : ""} in the middle`,
       detail: lapped
         ? "Flat on paper, one clamp on the crossing."
         : "All at once on a flat board with a band round their outer ends, blocks screwed down beside them; end grain drinks, size it first.",
-      parts: ["arm"],
+      parts: ["arm", ...(star ? ["star"] : [])],
       after: ["sand-base"],
       hours: TIME.glueFrame / 2,
       wait: fullHours,
@@ -142,8 +156,10 @@ export function splayedWork({ at, thick, milled, grooved, fullHours, clampHours 
       title: "Glue the legs to their arms",
       detail: forked
         ? "Upside down, a clamp across each fork and one along the arm; the heads flush with the board."
-        : "Upside down on the flat board, legs held from folding by a band round their feet.",
-      parts: ["splayed-leg", "arm"],
+        : star
+          ? "The legs onto the star first, all at once, a band round them drawn tight; while it is wet the arms down onto the heads, a clamp over each."
+          : "Upside down on the flat board, legs held from folding by a band round their feet.",
+      parts: ["splayed-leg", "arm", ...(star ? ["star"] : [])],
       after: ["glue-ends"],
       hours: TIME.glueFrame,
       wait: fullHours,
@@ -171,6 +187,6 @@ export function splayedWork({ at, thick, milled, grooved, fullHours, clampHours 
     closing: "glue-base",
     closed: ["glue-base"],
     standing: ["cut-feet"],
-    seen: ["splayed-leg", "arm"],
+    seen: ["splayed-leg", "arm", ...(star ? ["star"] : [])],
   };
 }
