@@ -30,14 +30,14 @@ export function StripeFields({ piece, set }: { piece: Piece; set: ReturnType<typ
               onTake={(to) => set("Share of a stripe", at("shares", i), to)}
             />
             <Choice
-              label={`${NTH[i]} stripe’s wood`}
+              label={`${NTH[i]} stripe is of`}
               value={now.species ?? AS}
               options={[
                 { value: AS, name: `As the piece, ${plan.species.name.toLowerCase()}` },
                 ...[...ownSpecies, ...SPECIES].map((each) => ({ value: each.id, name: each.name })),
               ]}
               onTake={(to) =>
-                set(`${NTH[i]} stripe’s wood`, ["kinds", kind], { ...now, species: to === AS ? null : to })
+                set(`${NTH[i]} stripe is of`, ["kinds", kind], { ...now, species: to === AS ? null : to })
               }
             />
           </Fragment>
