@@ -29,7 +29,12 @@ interface Off {
 
 /** The part whose measured length is farthest from its plan, and the rescue that uses what is there. */
 export function measuredFits({ asBuilt, choices, parts, joints, shorter }: MeasuredFacts): Verdict | null {
-  const kinds = new Map(parts.filter(({ role }) => role !== "panel").map((part) => [part.kind, part]));
+  // of a kind whose parts differ the list is by the longest
+  const kinds = new Map<string, AssemblyPart>();
+  for (const part of parts.filter(({ role }) => role !== "panel")) {
+    const known = kinds.get(part.kind);
+    if (!known || extentOf(part).length > extentOf(known).length) kinds.set(part.kind, part);
+  }
   const off = [...new Set(asBuilt.map((each) => each.part))].flatMap((kind): Off[] => {
     const part = kinds.get(kind);
     if (!part) return [];
