@@ -32,6 +32,13 @@ export interface BenchPiece {
   pending: boolean;
 }
 
+/** Another piece of the same commission: what it is called, and its length, width and height, mm. */
+export interface Companion {
+  id: string;
+  name: string;
+  size: [number, number, number];
+}
+
 /** How many pieces there are on the bench and put away, the longest of them, mm, and whether a runner is up to plan them. */
 export interface BenchSum {
   onBench: number;

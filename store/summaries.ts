@@ -1,6 +1,6 @@
 import type { PlanInputs } from "../core/plan";
 import type { Failure } from "../core/stages";
-import type { BenchPiece, BenchSum, Card } from "../core/summary";
+import type { BenchPiece, BenchSum, Card, Companion } from "../core/summary";
 import { pool } from "./database";
 
 /** Pieces on one page of the bench. */
@@ -28,6 +28,21 @@ export async function benchSum(workshop: string, runner: string): Promise<BenchS
     [workshop, runner],
   );
   return rows[0];
+}
+
+/** The other pieces of a piece's commission that were planned and are on the bench, by name; none of a piece that has no commission. */
+export async function companyOf(workshop: string, id: string): Promise<Companion[]> {
+  const { rows } = await pool().query<Companion>(
+    `select p.id, s.body ->> 'name' as name, c.card -> 'size' as size
+       from piece me join piece_state mine on mine.workshop_id = me.workshop_id and mine.piece_id = me.id and mine.n = me.head
+       join piece p on p.workshop_id = me.workshop_id and p.id <> me.id and not p.put_away
+       join piece_state s on s.workshop_id = p.workshop_id and s.piece_id = p.id and s.n = p.head
+       join piece_summary c on c.workshop_id = p.workshop_id and c.piece_id = p.id and c.card is not null
+      where me.workshop_id = $1 and me.id = $2 and s.body ->> 'commission' = mine.body ->> 'commission' and s.body ->> 'commission' <> ''
+      order by s.body ->> 'name', p.id limit 40`,
+    [workshop, id],
+  );
+  return rows;
 }
 
 /** Pieces whose name or commission holds every word of `text`, a few, last touched first. */

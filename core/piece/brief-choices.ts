@@ -1,6 +1,6 @@
 /** What a maker may choose in a brief beside the room: what the piece is used as, and things it must make room for. */
 import * as v from "valibot";
-import { choice, distance, list, name, size } from "./fields";
+import { choice, distance, list, name, size, text } from "./fields";
 
 /** A table is one to dine at: that was the first use there was. */
 export const USES = ["table", "desk", "standing", "meeting", "low", "side", "stand", "case", "bench", "stool"] as const;
@@ -16,6 +16,8 @@ const thingSchema = v.strictObject({
   width: size("thing's width", 10, 3000),
   height: size("thing's height", 5, 3000),
   gap: distance("gap wanted around it", 500),
+  /** another piece of the commission, by its id, whose sizes these were; null where it is none of ours */
+  of: v.optional(v.nullable(text("piece it is", 60)), null),
 });
 export type Thing = v.InferOutput<typeof thingSchema>;
 export const thingsField = { things: v.optional(list("things", thingSchema, 12), []) };

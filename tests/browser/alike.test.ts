@@ -1,6 +1,19 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { Piece } from "../../core/piece/schema";
-import { choose, fileOf, go, Maker, makePiece, press, saved, sitDown, typeField, until, words } from "./maker";
+import {
+  choose,
+  fileOf,
+  go,
+  Maker,
+  makePiece,
+  press,
+  saved,
+  sitDown,
+  typeDimension,
+  typeField,
+  until,
+  words,
+} from "./maker";
 
 let maker: Maker;
 beforeAll(async () => {
@@ -67,5 +80,40 @@ describe("a top of stripes", () => {
     expect((await recordOf(table)).form.top.inlays[0].places).toEqual([{ x: -300, y: 0 }]);
     await go(page, `/pieces/${table}/joints`);
     expect(await words(page, "main")).toContain("Key in the top");
+  });
+});
+
+describe("pieces of one commission", () => {
+  it("a stool goes under its table, and is told when it has changed since", async () => {
+    const { page } = maker;
+    const commission = "Stool and table by hand";
+    const stool = await makePiece((piece) => ({
+      ...piece,
+      ...{ name: "Small stool", commission, panels: { top: { ...piece.panels.top, strips: [] } } },
+      form: { ...piece.form, use: "stool", height: 450, top: { ...piece.form.top, length: 400, width: 300 } },
+    }));
+    const table = await makePiece((piece) => ({ ...piece, name: "Its table", commission }));
+    const planned = async () => {
+      await go(page, "/");
+      await until(page, () => document.querySelector("[data-planned=waiting]") === null);
+    };
+    await planned();
+    await go(page, `/pieces/${table}/brief`);
+    const offered = await page.waitForSelector("::-p-xpath(//button[starts-with(normalize-space(.), 'Small stool')])");
+    await offered!.click();
+    await until(page, () => document.querySelector('[data-verdict="brief.thing-1"]') !== null);
+    await saved(page);
+    expect((await recordOf(table)).brief.things).toMatchObject([
+      { name: "Small stool", of: stool, length: 400, width: 300, height: 450 },
+    ]);
+    await go(page, `/pieces/${stool}/form`);
+    await typeDimension(page, "Top length", "440");
+    await saved(page);
+    await planned();
+    await go(page, `/pieces/${table}/brief`);
+    await (await page.waitForSelector("[data-company=changed]"))!.click();
+    await saved(page);
+    expect((await recordOf(table)).brief.things[0].length).toBe(440);
+    expect(await page.$("[data-company=changed]")).toBeNull();
   });
 });

@@ -7,17 +7,18 @@ import { putBoards } from "../../store/boards";
 import { pool } from "../../store/database";
 import { savedInputs } from "../../store/inputs";
 import { OFFERED, offeredBoards } from "../../store/offered";
-import { addPiece, openPiece, savePiece } from "../../store/pieces";
+import { addPiece, openPiece, savePiece, setPutAway } from "../../store/pieces";
 import {
   benchPage,
   benchSum,
+  companyOf,
   failuresOf,
   findPieces,
   keepFailures,
   keepSummary,
   takeStale,
 } from "../../store/summaries";
-import { saveShop, workshopOf } from "../../store/workshops";
+import { addWorkshop, saveShop, workshopOf } from "../../store/workshops";
 import { DAY, edit, findDatabase, onlyShop, piece, plain, withBoards } from "./shop";
 
 let shop: string;
@@ -112,6 +113,28 @@ describe("what the bench reads", () => {
     });
     expect((await findPieces(shop, "lake 100%")).map((each) => each.id)).toEqual([ids[4]]);
     expect(await findPieces(shop, "")).toEqual([]);
+  });
+  it("a piece has the others of its commission beside it: planned ones, on the bench, in this shop", async () => {
+    const of = (name: string, commission: string) => ({ ...piece, name, commission });
+    const table = await addPiece(shop, of("Table", "Mill"));
+    const bench = await addPiece(shop, of("Bench", "Mill"));
+    const stranger = await addPiece(shop, of("Stranger", "Elsewhere"));
+    const alone = [await addPiece(shop, of("Alone", "")), await addPiece(shop, of("Alone too", ""))];
+    expect(await companyOf(shop, table)).toEqual([]);
+    await planAll();
+    const { length, width } = piece.form.top;
+    expect(await companyOf(shop, table)).toEqual([
+      { id: bench, name: "Bench", size: [length, width, piece.form.height] },
+    ]);
+    for (const id of [stranger, ...alone]) expect(await companyOf(shop, id)).toEqual([]);
+    // it is told as it was planned last; what is put away is not there
+    await savePiece(shop, bench, 1, [edit(2, 1, { ...of("Bench", "Mill"), form: { ...piece.form, height: 450 } })]);
+    await planAll();
+    expect((await companyOf(shop, table))[0].size[2]).toBe(450);
+    await setPutAway(shop, bench, true);
+    expect(await companyOf(shop, table)).toEqual([]);
+    const other = await addWorkshop("Another", USUAL_SHOP);
+    expect(await companyOf(other, table)).toEqual([]);
   });
   it("a plan that failed is kept once, with what it takes to repeat it", async () => {
     const id = await addPiece(shop, piece);
