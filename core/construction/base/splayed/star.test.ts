@@ -2,6 +2,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { bodyOf } from "../../../assembly/part";
+import { solidOf } from "../../../assembly/shape";
 import { boundsOf, stood } from "../../../assembly/solid";
 import { toPiece } from "../../../assembly/place";
 import type { Patch } from "../../../piece/patch";
@@ -35,6 +36,29 @@ describe("a star under four legs, worked by hand", () => {
     expect([least[1], most[1]]).toEqual([expect.closeTo(160, 6), expect.closeTo(205, 6)]);
     // along the diagonal from corner to corner
     expect(most[0] - least[0]).toBeGreaterThan((2 * reach) / Math.SQRT2);
+  });
+  it("against tapered legs its shoulder is the taper's own slope: both its corners lie on the line from 30 at the foot", () => {
+    const tapered = planOf(tableWith(...FOUR, set("foot", 30)));
+    const at4 = tapered.geometry as Splayed;
+    const stick = tapered.assembly.parts.find(({ id }) => id === "SR1")!;
+    const leg = legPlace(at4, at4.arms[0]);
+    const origin = toPiece(leg, [0, 0, 0]);
+    // the leg's inner side in its own frame: 10 in at the foot's level cut, nothing where the taper begins, 10 below the arm
+    const { lean, arm } = at4;
+    const start = 40 * lean.tan;
+    const begins = 50 * lean.tan + lean.edge - arm.depth / lean.cos - 10;
+    const { least, most } = boundsOf(solidOf(stick.shape));
+    const shoulder = solidOf(stick.shape)
+      .flatMap(({ corners }) => corners)
+      .filter(([x]) => x > (least[0] + most[0]) / 2 + 100);
+    expect(shoulder.length).toBeGreaterThan(3);
+    for (const corner of shoulder) {
+      const [x, y, z] = toPiece(stick.place, corner);
+      const [along, width] = [leg.x, leg.y].map(
+        (way) => (x - origin[0]) * way[0] + (y - origin[1]) * way[1] + (z - origin[2]) * way[2],
+      );
+      expect(width).toBeCloseTo((10 * (begins - along)) / (begins - start), 6);
+    }
   });
   it("is two stretchers that lap, four loose tenons in the legs", () => {
     expect(plan.parts.find(({ id }) => id === "star")).toMatchObject({ count: 2 });
