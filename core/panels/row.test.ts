@@ -56,6 +56,14 @@ describe("a bench whose grain runs over both corners", () => {
       for (const cut of rowCuts(plan.geometry.row!)) expect(Math.abs(x - cut)).toBeGreaterThanOrEqual(50 + 20);
   });
 
+  it("an end of another wood can't come off it", () => {
+    const walnut = bench(at("kinds.plank-end", { species: "black-walnut", moisture: null, finish: null, edges: null }));
+    const told = find(walnut, "form.one-wood");
+    expect([told.level, told.remedies[0].label]).toEqual(["fix", "Make the left end of the blank’s own"]);
+    expect(find(bench(), "form.one-wood").level).toBe("holds");
+    const apart = bench(at("form.plank.blank", "apart"));
+    expect(apart.verdicts.map(({ id }) => id)).not.toContain("form.one-wood");
+  });
   it("boards that are too short are told, with the way out", () => {
     const piece = tableWith(
       ...[at("form.kind", "plank"), at("form.plank.joint", "mitred"), at("form.plank.blank", "one")],

@@ -2,6 +2,7 @@
 import { BRIEF_RULES } from "../brief/rules";
 import { thingRules } from "../brief/things";
 import { baseOf } from "../construction/base";
+import { oneWood } from "../construction/base/one-blank";
 import { FIT_RULES } from "../construction/fit-rules";
 import { FORM_RULES } from "../construction/rules";
 import { OUTDOOR_RULES } from "../outdoors/rules";
@@ -71,6 +72,12 @@ export const FORM_JUDGED = WORK.stage(
     }),
     ({ clashes, opened, touches, parts, kinds, shop }) =>
       judge("form", FIT_RULES, { clashes, opened, touches, parts, kinds, shop }),
+  )
+  .stage(
+    "rowsJudged",
+    "form",
+    ({ piece, geometry }) => ({ at: geometry, species: piece.species, kinds: piece.kinds }),
+    (facts) => judge("form", [oneWood], facts),
   )
   .stage(
     "outdoorsJudged",

@@ -162,6 +162,7 @@ export const allJudged = (at: Values): Judged[] =>
     at.formJudged,
     at.ownJudged,
     at.fitJudged,
+    at.rowsJudged,
     at.woodJudged,
     at.outdoorsJudged,
     at.slatsJudged,

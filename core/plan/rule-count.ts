@@ -26,6 +26,7 @@ export const RULE_COUNT: Record<Stage, number> = {
   form:
     FORM_RULES.length +
     FIT_RULES.length +
+    1 +
     WOOD_RULES.length +
     OUTDOOR_RULES.length +
     SHELF_RULES.length +

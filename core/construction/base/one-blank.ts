@@ -1,7 +1,8 @@
 /** Whether the rack has boards for one blank from which several parts come in a row. */
 import { rowLength, rowSaid } from "../../panels/row";
-import { Level, mm, Remedy, Verdict, verdict } from "../../verdict/verdict";
-import type { PanelRow } from "../geometry";
+import type { KindChoice } from "../../piece/kinds";
+import { Level, mm, Remedy, set, Verdict, verdict } from "../../verdict/verdict";
+import type { PanelRow, PieceGeometry } from "../geometry";
 
 /** How its remedy is called. */
 export const APART = "Compose each from its own boards";
@@ -31,5 +32,29 @@ export function longEnough(
     unit: "mm",
     source: "the rack",
     remedies: level === "fix" ? [apart] : [],
+  });
+}
+
+export interface RowFacts {
+  at: Pick<PieceGeometry, "row" | "panels">;
+  species: string;
+  kinds: Record<string, KindChoice>;
+}
+
+/** What comes off one blank is of one wood. */
+export function oneWood({ at, species, kinds }: RowFacts): Verdict | null {
+  const rows = [at.row, ...(at.panels ?? []).map(({ row }) => row)].filter((row) => row !== undefined);
+  if (rows.length === 0) return null;
+  const other = rows.flatMap(({ pieces }) => pieces).find(({ kind }) => (kinds[kind]?.species ?? species) !== species);
+  return verdict({
+    id: "form.one-wood",
+    stage: "form",
+    subject: other ? [other.kind] : [...new Set(rows.flatMap(({ pieces }) => pieces.map(({ kind }) => kind)))],
+    level: other ? "fix" : "holds",
+    text: other
+      ? `The ${other.name} is of another wood than the blank it comes from`
+      : "All that comes off one blank is of one wood",
+    why: "In a row from one blank the grain runs on from part to part; another wood wants boards of its own.",
+    remedies: other ? [set(`Make the ${other.name} of the blank’s own`, ["kinds", other.kind, "species"], null)] : [],
   });
 }
