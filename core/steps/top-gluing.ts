@@ -62,12 +62,12 @@ export function topGluing(
 }
 
 /** Strips to their widths before any is glued, each wood's at one setting. */
-export function stripesStep(stripes: readonly Stripe[], shop: Pick<Shop, "panelOver">): Step {
+export function stripesStep(stripes: readonly Stripe[], shop: Pick<Shop, "panelOver" | "widthAllowance">): Step {
   const kinds = [...new Map(stripes.map((each) => [each.kind, each])).values()];
   return step({
     id: "stripes",
     title: "Rip the strips and plane them to their widths",
-    detail: `${kinds.map(({ kind, width }) => `${stripes.filter((each) => each.kind === kind).length} of ${fine(width)}`).join(", ")}. Ripped 6 mm over, a day to rest, then on edge through the planer in bundles, every strip of a width at one setting; ${fine(shop.panelOver)} over in thickness. Laid out in order and numbered over the ends, ${stripes[0].mark} in front.`,
+    detail: `${kinds.map(({ kind, width }) => `${stripes.filter((each) => each.kind === kind).length} of ${fine(width)}`).join(", ")}. Ripped ${fine(shop.widthAllowance)} over, a day to rest, then on edge through the planer in bundles, every strip of a width at one setting; ${fine(shop.panelOver)} over in thickness. Laid out in order and numbered over the ends, ${stripes[0].mark} in front.`,
     parts: kinds.map(({ kind }) => kind),
     after: ["mill"],
     hours: 0.5 + 0.15 * stripes.length,

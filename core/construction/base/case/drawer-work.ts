@@ -1,8 +1,8 @@
 import { FRAME_CLAMPS, Step, stepOf as step } from "../../../steps/step";
-import { fine, mm } from "../../../verdict/verdict";
+import { fine, listed, mm } from "../../../verdict/verdict";
 import type { Case } from "./case";
 import type { Times } from "./door-work";
-import { DRAWER, ofSize } from "./drawer";
+import { DRAWER, ofSize, SLIDE } from "./drawer";
 import { bored } from "./pull";
 
 /** Drawers after the case: each from its own opening. */
@@ -68,8 +68,16 @@ function slidSteps(
 ): Step[] {
   const kinds = (of: string) => [...new Set(drawers.map((each) => ofSize(of, each)))];
   const box = [...kinds("drawer-box-front"), ...kinds("drawer-side"), ...kinds("drawer-back")];
-  const { thick, length, y } = drawers[0].slides!;
-  const up = y - drawers[0].high.from;
+  const { thick, length } = drawers[0].slides!;
+  // halfway up each box: drawers of one height share a setting
+  const heights = new Map<string, number[]>();
+  for (const { n, high, slides } of drawers) {
+    const up = fine(slides!.y - high.from);
+    heights.set(up, [...(heights.get(up) ?? []), n]);
+  }
+  const set = [...heights].map(([up, of]) =>
+    heights.size > 1 ? `${up} on ${listed(of.map((n) => `drawer ${n}`))}` : up,
+  );
   return [
     step({
       id: "drawers-dovetails",
@@ -97,7 +105,7 @@ function slidSteps(
     step({
       id: "drawers-slides",
       title: "Screw the slides on",
-      detail: `In the case a batten of one height holds each pair level, ${mm(drawers[0].front.thickness)} behind the case’s front for the drawer’s own; two screws in their slots first. On the boxes ${fine(up)} above the lower edge. Run each, then the last screws.`,
+      detail: `In the case a batten of one height holds each pair level, ${mm(drawers[0].front.thickness)} behind the case’s front for the drawer’s own; two screws in their slots first. Their lower edges stand above the box’s own by ${set.join(", ")}, in the opening ${SLIDE.rise} mm more. Run each, then the last screws.`,
       parts: kinds("drawer-side"),
       after: ["drawers-glue"],
       hours: 0.5 * drawers.length,
@@ -106,7 +114,7 @@ function slidSteps(
     step({
       id: "drawers-stops",
       title: "Fit the fronts and screw them on",
-      detail: `One after another, from the board in the order they hang: planed until the gap is even all round, ${mm(above)} above on the day. Held on shims in their openings, a spot of tape between front and box; screwed from inside through the wide holes, then set and drawn tight.${bored(pull)}`,
+      detail: `One after another, from the board in the order they hang: planed until the gap is even all round, ${mm(above)} above on the day. Held on shims in their openings, a spot of tape between front and box; screwed from inside through the wide holes, then set even and drawn up under their washers.${bored(pull)}`,
       parts: kinds("drawer-front"),
       after: ["drawers-slides"],
       hours: 0.75 * drawers.length,

@@ -76,6 +76,20 @@ describe("drawers on bought slides, worked by hand", () => {
     expect(order.map((id) => ids.indexOf(id))).toEqual([...order.map((id) => ids.indexOf(id))].sort((a, b) => a - b));
     expect(ids).not.toContain("drawers-fronts");
   });
+  it("slides stand halfway up each box, told drawer by drawer; no step speaks of runners that aren't there", () => {
+    // boxes 119, 139 and 227 high, slides of 45: (119 - 45) / 2 and so on
+    const { detail } = plan.steps.find(({ id }) => id === "drawers-slides")!;
+    for (const said of [
+      "37.0 mm on drawer 1",
+      "47.0 mm on drawer 2",
+      "91.0 mm on drawer 3",
+      "in the opening 6 mm more",
+    ])
+      expect(detail).toContain(said);
+    const alike = eight(bays(rows([null, "drawer"], [null, "drawer"])), set("drawers.on", "slides"));
+    expect(alike.steps.find(({ id }) => id === "drawers-slides")!.detail).not.toContain("on drawer");
+    for (const step of plan.steps) expect(`${step.title} ${step.detail}`).not.toMatch(/[Rr]unner|[Kk]icker/);
+  });
   it("too long a slide is told with one that goes in; too weak a pair with what a full drawer weighs", () => {
     const long = chest(set("drawers.on", "slides"), set("drawers.slides.length", 500));
     expect(find(long, "form.slides")).toMatchObject({ level: "fix", remedies: [{ label: "Take slides 350 mm long" }] });

@@ -5,7 +5,7 @@ import { at, CaseFacts } from "./facts";
 
 /** What fills a drawer weighs so much for its room, kg/m³: clothes less, crockery and tools more. @source common practice, from memory */
 const FILLED = 250;
-/** Slides of steel are too long and too short: a case much deeper than they are is drawn out by half. Ours */
+/** So much depth may lie unused behind the slides, mm: they are sold in steps of 50. Ours */
 const WASTED = { good: 100, most: 200 };
 
 /** Slides go in behind the front, and draw most of the depth out. */

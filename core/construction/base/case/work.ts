@@ -8,6 +8,7 @@ import { plinthStep } from "./plinth-work";
 import { drawerSteps } from "./drawer-work";
 import { ofSize } from "./drawer";
 import { framesOf, runnersOf } from "./frames";
+import { framesStep } from "./frames-work";
 import { PIN } from "./loose-shelf";
 import type { Case } from "./case";
 import { shelvesOf } from "./place";
@@ -77,16 +78,7 @@ export function caseWork({
       check: "Rails flush with the sides’ upper edges, or a hair above.",
     }),
     ...(frames.length > 0 || kinds.length > 0
-      ? [
-          step({
-            id: "frames",
-            title: frames.length > 0 ? "Tenon the drawer rails, make runners and kickers" : "Make the kickers",
-            detail: `${frames.length > 0 ? "Rails between their shoulders exactly as long as the bottom is between its own. Runners and kickers: a" : "A"} stub tenon in front; behind it two slots of ${fine(form.case.slot)} for its screws, counterbored below.`,
-            parts: [...frames, ...kinds],
-            after: ["case-housings", ...milled],
-            hours: 0.5 + 0.3 * runners.length,
-          }),
-        ]
+      ? [framesStep({ frames, kinds, slot: form.case.slot, runners: runners.length, milled })]
       : []),
     step({
       id: "dry-fit",
@@ -104,8 +96,7 @@ export function caseWork({
     step({
       id: "sand-base",
       title: "Plane, sand and finish the insides",
-      detail:
-        "All faces that lie inside, with their finish, now: no brush reaches the corners later. Tape over what takes glue; nothing on the runners’ upper faces and where drawers run but wax.",
+      detail: `All faces that lie inside, with their finish, now: no brush reaches the corners later. Tape over what takes glue${kinds.length > 0 ? "; nothing on the runners’ upper faces and where drawers run but wax" : ""}.`,
       parts: [...panels, "case-rail"],
       after: ["dry-fit"],
       hours: 0.5 * panels.length + TIME.coat,

@@ -9,12 +9,11 @@ import { TenonChoice, USUAL_TENON } from "../../../piece/base-choices";
 import type { Form, JointChoices } from "../../../piece/schema";
 import type { Shop } from "../../../piece/shop";
 import { mm } from "../../../verdict/verdict";
-import type { Plank } from "./place";
+import { rowLength } from "../../../panels/row";
+import { Plank, rowOf } from "./place";
 
 /** One loose tenon for so much of an end's width, mm. @source common practice */
 const EVERY = 110;
-/** What a mitre on a bevelled blade takes beside its own thickness, mm. @source common practice */
-const MITRE_WASTE = 6;
 
 /** The joints of plank ends, a group at a time. */
 export function plankJoints(at: Plank, form: Form, choices: JointChoices, shop: Shop): KindOfJoint[] {
@@ -45,7 +44,7 @@ export function plankJoints(at: Plank, form: Form, choices: JointChoices, shop: 
     });
   const out: KindOfJoint[] = [
     form.plank.joint === "mitred"
-      ? corner(outer, waterfall(at, shop))
+      ? corner(outer, waterfall(at))
       : form.plank.joint === "housed"
         ? housing({ meets: outer, section, into: { depth: top.thickness, thickness: top.length }, glued: true })
         : loose(outer, into),
@@ -82,26 +81,14 @@ export function plankJoints(at: Plank, form: Form, choices: JointChoices, shop: 
   return out;
 }
 
-/** One blank for the top, both ends and the bottom where there is one, in the order in which they come off it. */
-export function blankOf(
-  { top, plank, floor }: Plank,
-  shop: Shop,
-): { length: number; perMitre: number; mitres: number } {
-  const perMitre = top.thickness + shop.kerf + MITRE_WASTE;
-  const mitres = floor > 0 ? 3 : 2;
-  return {
-    length: top.length + 2 * plank.height + (floor > 0 ? top.length : 0) + mitres * perMitre,
-    ...{ perMitre, mitres },
-  };
-}
-
-function waterfall(at: Plank, shop: Shop) {
-  const { length, perMitre, mitres } = blankOf(at, shop);
+/** The blank it comes from, or would come from, as the form tells it. */
+function waterfall(at: Plank): SettingCard["lines"] {
+  const row = at.row ?? rowOf(at.top, { height: at.plank.height, floor: at.floor });
   return [
     {
       what: `${at.row ? "One blank" : "One blank would be"}, for the grain to run ${at.floor > 0 ? "round: end, top, end, bottom; it breaks at the bottom’s last corner" : "over: end, top, end"}`,
-      setting: `${mm(Math.ceil(length))} by ${mm(at.plank.width)}, ends squared last`,
+      setting: `${mm(Math.ceil(rowLength(row)))} by ${mm(at.plank.width)}, ends squared last`,
     },
-    { what: `Lost at each of its ${mitres === 2 ? "two" : "three"} mitres`, setting: mm(Math.ceil(perMitre)) },
+    { what: `Lost at each of its ${at.floor > 0 ? "three" : "two"} mitres`, setting: mm(row.lost) },
   ];
 }

@@ -86,7 +86,7 @@ export function placePlank(form: Form, asBuilt: readonly AsBuilt[]): Plank {
 }
 
 /** The grain runs up the left end, over the top, down the right end, and on below where it is closed. */
-const rowOf = (top: PieceGeometry["top"], { height, floor }: { height: number; floor: number }): PanelRow => ({
+export const rowOf = (top: PieceGeometry["top"], { height, floor }: { height: number; floor: number }): PanelRow => ({
   lost: top.thickness + MITRE_LOST,
   pieces: [
     { name: "left end", kind: "plank-end", length: height },

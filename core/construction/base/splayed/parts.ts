@@ -3,10 +3,9 @@ import type { AssemblyPart } from "../../../assembly/part";
 import type { Place } from "../../../assembly/place";
 import type { Plane, Shape } from "../../../assembly/shape";
 import { UP, Vec } from "../../../assembly/vector";
-import { USUAL } from "../../usual";
 import type { BaseFacts } from "../base";
 import { Facing, outAt } from "./lean";
-import { Arm, armEnd, legFace, Splayed } from "./place";
+import { Arm, armEnd, legFace, Splayed, taperFrom } from "./place";
 
 type Plain = Omit<AssemblyPart, "adds" | "cuts">;
 /** How far parts are drawn off each other when the piece is pulled apart, mm. */
@@ -28,14 +27,15 @@ export function legPlace({ lean, section }: Splayed, arm: Arm): Place {
 }
 
 /** Cut level at both ends; from below the arm it tapers on four sides. */
-function legShape({ lean, section: s, footSection: f, arm }: Splayed): Shape {
-  const { tan, edge, cos } = lean;
+function legShape(at: Splayed): Shape {
+  const { lean, section: s, footSection: f } = at;
+  const { tan, edge } = lean;
   const length = lean.length;
   const whole = { length, width: s, thickness: s };
   const head = s * tan + edge;
-  const from = head - arm.depth / cos - USUAL.taperBelow;
+  const from = taperFrom(at) ?? head;
   const [low, high] = [(s - f) / 2, (s + f) / 2];
-  const tapers = f < s && from > s * tan + 1;
+  const tapers = from < head;
   const face = straight(
     tapers
       ? [

@@ -255,16 +255,16 @@ function starLies({ at }: Facts): Verdict | null {
 /** Forks go on level; a star's tenons stand square to faces that lean. Both can't close at once. */
 function starGoesIn({ at, form }: Facts): Verdict | null {
   if (!at.star) return null;
-  const dowelled = at.forked && form.splayed.splay > SPLAY.slack;
+  const stuck = at.forked && form.splayed.splay > SPLAY.slack;
   return verdict({
     id: "form.star-order",
     stage: "form",
     subject: ["star", "splayed-leg"],
-    level: dowelled ? "fix" : "holds",
-    text: dowelled
+    level: stuck ? "fix" : "holds",
+    text: stuck
       ? "Forked legs go on level: the star’s tenons, square to legs that lean, won’t let them"
       : "Legs close on the star first, the arms come down on them",
     why: "A leg can be pushed home one way only. Onto a fork it goes level, onto a tenon square to its face it goes aslant.",
-    remedies: dowelled ? [set("Stand the legs below their arms", path("joint"), "loose")] : [],
+    remedies: stuck ? [set("Stand the legs below their arms", path("joint"), "loose")] : [],
   });
 }
