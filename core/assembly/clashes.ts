@@ -1,6 +1,6 @@
 /** Where two parts would fill the same room: piece by piece, so that only what comes near is looked at. */
 import { less, shared } from "./carve";
-import { AssemblyPart, Pose, posed, Worked } from "./part";
+import { AssemblyPart, Pose, posed, standing, Worked } from "./part";
 import { lies, Piece, piece, told } from "./pieces";
 import { HOME, seenFrom, within } from "./place";
 import { solidOf } from "./shape";
@@ -108,7 +108,7 @@ function inBoth(a: Pieces, b: Pieces): number {
  *
  * @example clashesOf(plan.assembly.parts) // [] when everything fits
  */
-export const clashesOf = (parts: readonly AssemblyPart[]): Clash[] => among(parts, () => true);
+export const clashesOf = (parts: readonly AssemblyPart[]): Clash[] => among(standing(parts), () => true);
 
 /** The same when something of it stands elsewhere: of pairs that stayed, or went nowhere against each other, nothing new is to be said. */
 export function clashesIn(parts: readonly AssemblyPart[], pose: Pick<Pose, "places">): Clash[] {

@@ -61,6 +61,8 @@ export interface AssemblyPart {
   };
   /** glued from strips side by side, each a kind of part with its own wood: from where y is 0, how wide each is */
   strips?: readonly { kind: string; mark: string; from: number; width: number }[];
+  /** lies elsewhere until a pose brings it, such as a table's leaf: its place is the one it then has */
+  away?: true | undefined;
   /** the way it leaves its joints when the piece is pulled apart, in the piece's frame; its length says how far before others */
   opens: Vec;
 }
@@ -79,9 +81,15 @@ export interface Assembly {
   poses?: readonly Pose[];
 }
 
-/** Every part as it stands in a pose. */
+/** What stands when nothing is opened: all that isn't laid away. */
+export const standing = <P extends { away?: true | undefined }>(parts: readonly P[]): P[] =>
+  parts.filter(({ away }) => !away);
+
+/** Every part as it stands in a pose; what is laid away and not brought by it is not there. */
 export const posed = (parts: readonly AssemblyPart[], { places }: Pick<Pose, "places">): AssemblyPart[] =>
-  parts.map((part) => (places[part.id] ? { ...part, place: places[part.id] } : part));
+  parts.flatMap((part) =>
+    places[part.id] ? [{ ...part, place: places[part.id], away: undefined }] : part.away ? [] : [part],
+  );
 
 /** The box a part needs with what its joints add, in its own frame: what is milled for it, mm. */
 export function extentOf({ shape, adds }: Pick<AssemblyPart, "shape" | "adds">): {

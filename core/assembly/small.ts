@@ -15,6 +15,12 @@ export interface SmallPart extends Pick<AssemblyPart, "id" | "name" | "shape" | 
   plural: string;
   /** the part it is fixed to outside, where it is seen however the piece stands */
   on?: string;
+  /** lies away with the part it is on, see `AssemblyPart` */
+  away?: true | undefined;
+  /** lies in the wood of the part it goes with: nothing of it is seen from outside */
+  within?: true;
+  /** belongs to another that is counted: both are bought as one */
+  comesWith?: true;
 }
 
 /** The same small parts with parts elsewhere: what is fixed to one has gone with it. */
@@ -25,16 +31,17 @@ export function goneWith(
 ): SmallPart[] {
   const places = (parts: typeof from) => new Map(parts.map(({ id, place }) => [id, place]));
   const [before, after] = [places(from), places(to)];
-  return small.map((each) => {
+  return small.flatMap((each) => {
+    if (each.away && !after.has(each.on ?? "")) return [];
     const [was, is] = [before.get(each.on ?? ""), after.get(each.on ?? "")];
-    return was && is && was !== is ? { ...each, place: within(is, seenFrom(was, each.place)) } : each;
+    return was && is && was !== is ? { ...each, place: within(is, seenFrom(was, each.place)), away: undefined } : each;
   });
 }
 
 /** What is fixed to parts outside, as bodies that are drawn with them. */
 export const fixedOutside = (small: readonly SmallPart[]): AssemblyPart[] =>
-  small.flatMap(({ id, name, shape, place, opens, on }) =>
-    on === undefined
+  small.flatMap(({ id, name, shape, place, opens, on, within: inside }) =>
+    on === undefined || inside
       ? []
       : [
           {
@@ -57,6 +64,8 @@ export function smallParts(meetings: readonly Meeting[], parts: readonly Assembl
           place: settled(within(face, place)),
           opens: times(add(one, other), 0.5),
           by: joint.id,
+          // with the part it holds
+          ...(byId.get(enters)?.away ? { on: enters, away: true as const, within: true as const } : {}),
         };
       },
     ),
@@ -78,7 +87,7 @@ export interface SmallRow {
 /** Small parts as they are made or bought: alike ones counted together, in the order in which joints bring them. @param times  the piece is made */
 export function smallList(parts: readonly SmallPart[], times = 1): SmallRow[] {
   const rows = new Map<string, SmallRow & { plural: string }>();
-  for (const { name, plural, of, sold, shape } of parts) {
+  for (const { name, plural, of, sold, shape } of parts.filter(({ comesWith }) => !comesWith)) {
     const sizes = sold ? [sold.length, sold.diameter, sold.diameter] : [shape.length, shape.width, shape.thickness];
     const [length, width, thick] = sizes.map((each) => Math.round(each * 10) / 10);
     const thickness = shape.end ? null : thick;

@@ -1,7 +1,7 @@
 /** Where two parts stand face to face with nothing between them that holds: no joint, no screw, no weight that rests on the other. */
 import { piecesOf } from "./clashes";
 import type { Meeting } from "./meeting";
-import type { AssemblyPart } from "./part";
+import { AssemblyPart, standing } from "./part";
 import type { Piece } from "./pieces";
 import { solidOf } from "./shape";
 import { Facet, stood } from "./solid";
@@ -28,7 +28,7 @@ export interface Ties {
 
 /** @example touching(plan.assembly.parts, { meetings: plan.meetings, links: [] }) // [] when all that touch are joined */
 export function touching(parts: readonly AssemblyPart[], ties: Ties): Touch[] {
-  const all = parts.map((part) => ({ part, pieces: piecesOf(part) }));
+  const all = standing(parts).map((part) => ({ part, pieces: piecesOf(part) }));
   const tied = tiesOf(ties);
   return all.flatMap((a, i) =>
     all.slice(i + 1).flatMap((b): Touch[] => {

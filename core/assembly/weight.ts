@@ -9,11 +9,12 @@ import { boundsOf, bulkOf, Solid, stood } from "./solid";
 import { add, times, Vec } from "./vector";
 
 /** A part as it is weighed: by its own frame, wherever it stands. */
-export type Unplaced = Pick<AssemblyPart, "id" | "kind" | "shape" | "adds" | "cuts" | "bought" | "sheet">;
-export const unplaced = ({ id, kind, shape, adds, cuts, bought, sheet }: AssemblyPart): Unplaced => ({
+export type Unplaced = Pick<AssemblyPart, "id" | "kind" | "shape" | "adds" | "cuts" | "bought" | "sheet" | "away">;
+export const unplaced = ({ id, kind, shape, adds, cuts, bought, sheet, away }: AssemblyPart): Unplaced => ({
   ...{ id, kind, shape, adds, cuts },
   ...(bought ? { bought } : {}),
   ...(sheet ? { sheet } : {}),
+  ...(away ? { away } : {}),
 });
 /** kg: by its volume, or what its maker says of it. @param density  of its wood, kg/m³ */
 export const massOf = ({ bought, sheet }: Pick<Unplaced, "bought" | "sheet">, volume: number, density: number) =>

@@ -1,6 +1,7 @@
 import type { Brief, Form } from "../piece/schema";
 import { MOST_TIMES } from "../piece/most-times";
 import { grade, mm, Remedy, Verdict, verdict } from "../verdict/verdict";
+import { openTop } from "../construction/parting/parting";
 import { clearances, proposeTable, TableProposal, widthNeeded } from "./propose";
 import { placesAt, useOf } from "./uses";
 
@@ -89,7 +90,8 @@ function seats({ brief, form, times }: BriefFacts, which: "daily" | "most", when
   const use = useOf(form);
   if (!use.seats) return null;
   const { where } = use.seats;
-  const { sides, ends, total: each } = placesAt(use, form.top, which);
+  // with its leaves in at a party
+  const { sides, ends, total: each } = placesAt(use, which === "most" ? openTop(form) : form.top, which);
   const total = each * times;
   const wanted = brief.seats[which];
   const level = total >= wanted ? "holds" : which === "most" || total >= wanted - 1 ? "tight" : "fix";
@@ -102,7 +104,7 @@ function seats({ brief, form, times }: BriefFacts, which: "daily" | "most", when
     subject: ["top"],
     level,
     text: `Seats ${total} ${when}, ${wanted} asked`,
-    why: `${use.seats[which]} mm of edge a place: ${along}${atEnds}${times > 1 ? `; ${times} are made` : ""}.`,
+    why: `${use.seats[which]} mm of edge a place: ${along}${atEnds}${times > 1 ? `; ${times} are made` : ""}${which === "most" && openTop(form).length > form.top.length ? "; with all leaves in" : ""}.`,
     limit: wanted,
     actual: total,
     sense: "at least",

@@ -24,6 +24,8 @@ export interface Bearer {
   depth: number;
   /** the side its fasteners sit on */
   inside: 1 | -1;
+  /** where its middle lies along it, when not in the top's middle */
+  middle?: number;
   /** its ends are joined as `joints.legRail` says */
   inLegs?: true;
   /** where its fasteners sit along it, when not spread by their spacing */
@@ -35,18 +37,19 @@ export interface Bearer {
 }
 
 /** A place on a bearer: so far along it from its middle, so far beside its middle line. x and z from the middle of the top, mm */
-export function onBearer({ run, at, aslant }: Bearer, along: number, aside = 0): { x: number; z: number } {
+export function onBearer({ run, at, aslant, middle = 0 }: Bearer, along: number, aside = 0): { x: number; z: number } {
   if (aslant) {
     const { x, z, way } = aslant;
     return { x: x + way[0] * along - way[1] * aside, z: z + way[1] * along + way[0] * aside };
   }
-  return run === "along" ? { x: along, z: at + aside } : { x: at + aside, z: along };
+  const far = middle + along;
+  return run === "along" ? { x: far, z: at + aside } : { x: at + aside, z: far };
 }
 
 /** How far along a bearer something sits, from its middle, mm. */
-export function alongBearer({ run, aslant }: Bearer, { x, z }: { x: number; z: number }): number {
+export function alongBearer({ run, aslant, middle = 0 }: Bearer, { x, z }: { x: number; z: number }): number {
   if (aslant) return (x - aslant.x) * aslant.way[0] + (z - aslant.z) * aslant.way[1];
-  return run === "along" ? x : z;
+  return (run === "along" ? x : z) - middle;
 }
 
 /** Where something stands under the top, from above: its middle and its size along x and z. */
@@ -151,6 +154,19 @@ export interface PanelRow {
 export interface PieceGeometry extends Standing {
   top: { length: number; width: number; thickness: number };
   core: PanelCore;
+  /** the top is of two halves; none where it is whole */
+  parting?: Parting;
+  /** of a top seen as the blank it is cut from: how long the top itself is, mm */
+  blankOf?: number;
+}
+
+/** A top in two halves that part across its grain in its middle: drawn together for good, or apart to let leaves in. mm */
+export interface Parting {
+  kind: "leaves" | "drawn";
+  leaves: number;
+  /** one leaf along the table, and how far all of them open it */
+  leaf: number;
+  opens: number;
 }
 
 /** How far from the top's front edge whatever comes up to it stands, from and to; null where nothing does. */

@@ -4,6 +4,7 @@ import type { Form, JointChoices } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import { assemble } from "./assemble";
 import { BaseGeometry, baseOf } from "./base";
+import { placed } from "./placed";
 
 /** Whether a piece on this base looks the same after a change of its form: nothing that the base reads has changed. */
 export function looksAlike(kind: BaseName, before: Form, after: Form): boolean {
@@ -16,7 +17,7 @@ export function looksAlike(kind: BaseName, before: Form, after: Form): boolean {
 /** A piece as another choice would make it, for the small drawings it is chosen by: its parts, without boards, years or rules. */
 export function preview(form: Form, choices: JointChoices, shop: Shop): { geometry: BaseGeometry; assembly: Assembly } {
   const base = baseOf(form.kind);
-  const geometry = base.place(form, []);
+  const geometry = placed(form, []);
   const joints = base.joints(geometry, form, choices, shop);
   const meetings = base.meetings({ form, at: geometry, joints });
   return {

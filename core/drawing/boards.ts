@@ -1,5 +1,5 @@
 import { standsTo } from "../construction/geometry";
-import { topMiddle } from "../panels/row";
+import { asTop, onBlank, topMiddle } from "../panels/row";
 import { inlayItems, rowItems } from "./panel-marks";
 import type { Plan } from "../plan/derived";
 import type { Piece } from "../piece/schema";
@@ -33,7 +33,7 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
   // the panel within its end boards or frame: what lies below it is placed from the finished top
   const [dx, dy] = [(length - at.top.length) / 2, (width - at.top.width) / 2];
   const items: Item[] = [];
-  const written = standsTo(at) + 40;
+  const written = standsTo(asTop(at)) + 40;
   let [left, right] = [0, length];
   for (const laid of panel.laid) {
     // turned end for end, what was left of the strip on its board lies right of it
@@ -108,7 +108,11 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
       id: "alignment",
       round: 3,
     });
-  for (const { x, z, length: long, width: wide } of at.posts)
+  for (const { x: along, z, length: long, width: wide } of at.posts) {
+    // legs lie below the halves, wherever those lie in their blank
+    const x =
+      at.blankOf !== undefined && at.parting ? onBlank({ row: at.row!, top: { length: at.blankOf } }, along) : along;
+    if (x === null) continue;
     items.push(
       rect(
         { x: x + at.top.length / 2 - long / 2 + dx, y: z + at.top.width / 2 - wide / 2 + dy, w: long, h: wide },
@@ -116,6 +120,7 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
         "leg",
       ),
     );
+  }
   items.push(
     dimension([0, width], [length, width], {
       offset: 16,

@@ -161,7 +161,10 @@ function standing({ face, receives, enters, also }: Meeting, facts: JointFacts, 
         cuts: [...part.cuts],
       };
     });
-  const small = facts.small.map((each): Standing => {
+  // what is laid away is seen with its own only
+  const away = facts.parts.find(({ id }) => id === receives)?.away;
+  const near = facts.small.filter((each) => away || !each.away);
+  const small = near.map((each): Standing => {
     const place = seenFrom(face, each.place);
     const steel = each.of !== "wood";
     return {

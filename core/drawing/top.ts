@@ -43,6 +43,16 @@ export function movementScene(plan: Plan, piece: Piece, sample: number, exaggera
         "faint",
       ),
     );
+  if (at.parting)
+    items.push(
+      line(
+        [
+          [0, -width / 2],
+          [0, width / 2],
+        ],
+        "outline",
+      ),
+    );
   items.push(
     dimension([-length / 2, width / 2], [length / 2, width / 2], {
       offset: 26,

@@ -1,5 +1,5 @@
 /** Views of the parts: their faces in their wood under the edges that are seen. */
-import type { AssemblyPart } from "../assembly/part";
+import { AssemblyPart, standing } from "../assembly/part";
 import { within } from "../assembly/place";
 import { solidOf } from "../assembly/shape";
 import { coloursOf } from "../assembly/material";
@@ -24,7 +24,7 @@ export type Drawable = Pick<Plan, "geometry" | "species" | "woods" | "assembly">
 /** Faces of the parts in their wood, far ones first, under the edges that are seen and, where they are wanted, those that are not. */
 export function viewItems({ assembly, species, woods, small = [] }: Drawable, view: View, hidden: boolean): Item[] {
   // a part of several woods is drawn strip by strip, with its seams
-  const bodies = [...assembly.parts.flatMap(asStrips), ...fixedOutside(small)].map((part) => ({
+  const bodies = [...standing(assembly.parts).flatMap(asStrips), ...fixedOutside(standing(small))].map((part) => ({
     part,
     ...bodyWhereItStands(part),
   }));

@@ -24,7 +24,7 @@ export interface AlignmentPlace {
  */
 export function alignmentPlaces(
   laid: readonly LaidStrip[],
-  at: Pick<PieceGeometry, "core" | "top" | "through" | "row">,
+  at: Pick<PieceGeometry, "core" | "top" | "through" | "row" | "parting" | "blankOf">,
   piece: Pick<Piece, "choices" | "form">,
 ): AlignmentPlace[] {
   if (piece.choices.alignment === "none") return [];
@@ -34,7 +34,7 @@ export function alignmentPlaces(
   const top = {
     ...shaped,
     // what is cut out of the top lies where the top lies in its blank
-    cutouts: at.row ? shaped.cutouts.map((cut) => ({ ...cut, x: cut.x + topMiddle(at) })) : shaped.cutouts,
+    cutouts: at.row && !at.parting ? shaped.cutouts.map((cut) => ({ ...cut, x: cut.x + topMiddle(at) })) : shaped.cutouts,
     length: core.length,
     width: core.width,
     ...(whole ? {} : { outline: "rectangle" as const, cutouts: [] }),

@@ -13,6 +13,7 @@ import { Mitre, mitreBodies, mitreCard, mitreHeld } from "./mitre";
 import { PocketScrewed, pocketScrewedBodies, pocketScrewedCard, pocketScrewedHeld } from "./pocket-screwed";
 import { RailTenon, railTenonBodies, railTenonCard, railTenonHeld } from "./rail-tenon";
 import { Screwed, screwedBodies, screwedCard, screwedHeld } from "./screwed";
+import { Seam, seamBodies, seamCard, seamHeld } from "./seam";
 import { SlidingDovetail, slidingDovetailBodies, slidingDovetailCard, slidingDovetailHeld } from "./sliding-dovetail";
 import { ThroughTenon, throughTenonBodies, throughTenonCard, throughTenonHeld } from "./through-tenon";
 
@@ -31,7 +32,8 @@ export type KindOfJoint =
   | Dovetail
   | Dowelled
   | PocketScrewed
-  | Inlaid;
+  | Inlaid
+  | Seam;
 
 interface Kind<J> {
   name: string;
@@ -80,6 +82,7 @@ const KINDS: { [K in KindOfJoint["kind"]]: Kind<Extract<KindOfJoint, { kind: K }
   },
   "half-lap": { name: "Half-lap", bodies: halfLapBodies, held: halfLapHeld, card: halfLapCard },
   inlaid: { name: "Inlay", bodies: inlaidBodies, held: inlaidHeld, card: inlaidCard },
+  seam: { name: "Dry seam", bodies: seamBodies, held: seamHeld, card: seamCard },
   lagged: { name: "Lag screw into a loose tenon", bodies: laggedBodies, held: laggedHeld, card: laggedCard },
 };
 

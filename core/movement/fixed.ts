@@ -15,7 +15,7 @@ export interface FixedScrew {
 /** One in each bearer that runs across, where the fixed line crosses it; where none is crossed, one in the middle of the nearest that runs along. */
 export function fixedScrews(
   { form, joints, choices }: Pick<Piece, "form" | "joints" | "choices">,
-  at: Pick<PieceGeometry, "bearers" | "top">,
+  at: Pick<PieceGeometry, "bearers" | "top" | "parting">,
 ): FixedScrew[] {
   if (form.field === "slats" || joints.fastening === "loose" || joints.fastening === "screwed") return [];
   const line = at.top.width / 2 - fixedLine(choices.fixedLine, at.top.width);
@@ -31,7 +31,18 @@ export function fixedScrews(
     }));
   if (along.length === 0) return [];
   const nearest = along.reduce((a, b) => (Math.abs(b.at - line) < Math.abs(a.at - line) ? b : a));
-  return [{ id: `fixed-${nearest.name}`, bearer: nearest.part, run: nearest.run, x: 0, z: nearest.at }];
+  const screw = ({ part, name, run, at: z, middle: x = 0 }: Bearer): FixedScrew => ({
+    ...{ id: `fixed-${name}`, bearer: part, run, x, z },
+  });
+  if (!at.parting) return [screw(nearest)];
+  // each half of a parted top has one of its own
+  const parted = along.filter((each) => Math.abs(each.at - nearest.at) < 1e-6);
+  if (parted.length > 1) return parted.map(screw);
+  return [-1, 1].map((side) => ({
+    ...screw(nearest),
+    id: `fixed-${nearest.name}-${side > 0 ? "right" : "left"}`,
+    x: (side * nearest.length) / 4,
+  }));
 }
 
 /** A screw stays so far from the end of what it goes through, mm. @source common practice: eight times its diameter */

@@ -83,8 +83,8 @@ function fastenerLinks({ piece, at, fasteners }: GraphFacts): Link[] {
   const kind = piece.joints.fastening;
   const { names, play: playOf } = wayOf(piece.joints);
   const line = at.top.width / 2 - fixedLine(piece.choices.fixedLine, at.top.width);
-  const fixed = fixedScrews(piece, at).map(({ bearer, x, z, run }): Link => ({
-    id: run === "along" ? "fixed-long" : `fixed-${bearer}`,
+  const fixed = fixedScrews(piece, at).map(({ id, bearer, x, z, run }): Link => ({
+    id: run === "along" ? (at.parting ? id : "fixed-long") : `fixed-${bearer}`,
     name: run === "along" ? "the fixed screws" : "the fixed screw",
     a: bearer,
     b: partOver(piece.form, at, { x, z }),

@@ -29,9 +29,9 @@ export function rowMiddles(row: PanelRow): number[] {
   });
 }
 
-/** Middle of the top along the panel it is composed as. */
-export const topMiddle = ({ row }: Pick<PieceGeometry, "row">): number =>
-  row
+/** Middle of the top along the panel it is composed as; 0 where it lies there in two. */
+export const topMiddle = ({ row, parting }: Pick<PieceGeometry, "row" | "parting">): number =>
+  row && !parting
     ? rowMiddles(row)[
         Math.max(
           0,
@@ -40,14 +40,33 @@ export const topMiddle = ({ row }: Pick<PieceGeometry, "row">): number =>
       ]
     : 0;
 
+/** Where a place along a parted top lies on its blank, from that one's middle, mm; null where each half is a panel by itself. */
+export function onBlank({ row, top }: { row: PanelRow; top: { length: number } }, x: number): number | null {
+  const middles = rowMiddles(row).filter((_, i) => row.pieces[i].kind === "top");
+  if (middles.length < 2) return null;
+  const [left, right] = middles;
+  return x < 0 ? left + top.length / 4 + x : right - top.length / 4 + x;
+}
+
 /** "left end, top and right end, in this order". */
 export const rowSaid = ({ pieces }: PanelRow): string => `${listed(pieces.map(({ name }) => name))}, in this order`;
 
 /** The top as it is composed, glued and flattened: as long as the blank it is cut from. */
-export function asBlank<G extends Pick<PieceGeometry, "core" | "top" | "row">>(at: G): G {
+export function asBlank<G extends Pick<PieceGeometry, "core" | "top" | "row" | "blankOf">>(at: G): G {
   if (!at.row) return at;
   const length = rowLength(at.row);
-  return { ...at, top: { ...at.top, length }, core: { ...at.core, length, shoulder: length } };
+  const blankOf = at.top.length;
+  return { ...at, blankOf, top: { ...at.top, length }, core: { ...at.core, length, shoulder: length } };
+}
+
+/** The other way: the top that lies in a blank. */
+export function asTop<G extends Pick<PieceGeometry, "core" | "top" | "blankOf">>({
+  blankOf,
+  ...at
+}: G): Omit<G, "blankOf"> {
+  if (blankOf === undefined) return at;
+  const core = { ...at.core, length: blankOf, shoulder: blankOf };
+  return { ...at, top: { ...at.top, length: blankOf }, core };
 }
 
 /** Kinds of part that a panel becomes. */

@@ -7,6 +7,7 @@ import { USUAL_BOX } from "./box-choices";
 import { USUAL_CASE } from "./case-choices";
 import { USUAL_EXISTING } from "./existing-choices";
 import { NO_OWN } from "./own-choices";
+import { USUAL_PARTING } from "./parting-choices";
 import { USUAL_PLANK } from "./plank-choices";
 import { USUAL_SPLAYED } from "./splayed-choices";
 import { PanelChoice, Piece, PIECE_FORMAT, PIECE_VERSION } from "./schema";
@@ -56,6 +57,7 @@ export function freshPiece(name: string, day: string): Piece {
       box: USUAL_BOX,
       shelf: USUAL_SHELF,
       ...USUAL_TOP,
+      parting: USUAL_PARTING,
     },
     joints: {
       legRail: { kind: "mortise-tenon", thickness: null, length: null, tenons: null, meeting: "mitred", haunch: true },

@@ -15,6 +15,7 @@ import { dovetailFields } from "./dovetail-choices";
 import { existingFields } from "./existing-choices";
 import { MOST_TIMES } from "./most-times";
 import { NO_OWN, ownSchema } from "./own-choices";
+import { partingFields } from "./parting-choices";
 import { plankFields } from "./plank-choices";
 import { splayedFields } from "./splayed-choices";
 import { between, choice, count, date, distance, list, moisture, name, size, text } from "./fields";
@@ -83,6 +84,7 @@ const formSchema = v.strictObject({
   ...boxFields,
   ...shelfFields,
   ...topConstructionFields,
+  ...partingFields,
 });
 
 const jointsSchema = v.strictObject({

@@ -1,9 +1,7 @@
-/** Second of the list: joints sized, parts that meet, what they weigh, where they touch. */
+/** Second of the list: joints sized, parts that meet, where they touch. */
 import { clashesIn, clashesOf } from "../assembly/clashes";
 import { smallParts } from "../assembly/small";
-import { densityIn } from "../assembly/strips";
 import { touching } from "../assembly/touching";
-import { massOf, ROUGH, unplaced, weighed } from "../assembly/weight";
 import { assemble } from "../construction/assemble";
 import { baseOf } from "../construction/base";
 import { ownStanding } from "../construction/own";
@@ -14,9 +12,9 @@ import { framedTop, slats, stiffeners } from "../movement/flat";
 import { linksOf } from "../movement/meetings";
 import { topMovement } from "../movement/year";
 import { pegParts } from "../construction/top/pegs";
+import { partedPoses, partingParts } from "../construction/parting/parts";
 import { inlaysOf } from "../construction/top/inlays";
 import { topLinks } from "../construction/top/links";
-import { woodOf } from "../wood/woods";
 import { fastened } from "../joinery/fastening";
 import { edgesOf } from "../piece/kinds";
 import { SHAPE } from "./shape";
@@ -113,43 +111,52 @@ export const JOINED = SHAPE.stage(
   )
   .otherwise({ parts: [], joints: [], meetings: [] })
   .stage(
+    "parting",
+    "joints",
+    ({ piece, geometry, shop }) => ({ form: piece.form, at: geometry, shop }),
+    (facts) => partingParts(facts),
+  )
+  .otherwise({ parts: [], joints: [], meetings: [], small: [] })
+  .stage(
     "joints",
     "joints",
-    ({ baseJoints, own, inlays }) => ({ base: baseJoints, own, inlays }),
-    ({ base, own, inlays }) => [...base, ...own.joints, ...inlays.joints],
+    ({ baseJoints, own, inlays, parting }) => ({ base: baseJoints, own, inlays, parting }),
+    ({ base, own, inlays, parting }) => [...base, ...own.joints, ...inlays.joints, ...parting.joints],
   )
   .stage(
     "meetings",
     "joints",
-    ({ piece, geometry, baseJoints, own, inlays }) => ({
+    ({ piece, geometry, baseJoints, own, inlays, parting }) => ({
       form: piece.form,
       at: geometry,
       joints: baseJoints,
-      ...{ own, inlays },
+      ...{ own, inlays, parting },
     }),
-    ({ form, at, joints, own, inlays }) => [
+    ({ form, at, joints, own, inlays, parting }) => [
       ...baseOf(form.kind).meetings({ form, at, joints }),
       ...own.meetings,
       ...inlays.meetings,
+      ...parting.meetings,
     ],
   )
   .otherwise([])
   .items(
     "jointed",
     "form",
-    ({ piece, geometry, baseJoints, own, inlays, meetings, held }) => ({
+    ({ piece, geometry, baseJoints, own, inlays, parting, meetings, held }) => ({
       form: piece.form,
       at: geometry,
       joints: baseJoints,
-      ...{ own, inlays },
+      ...{ own, inlays, parting },
       meetings,
       ends: held.breadboards,
       stiff: held.stiffeners,
       kinds: piece.kinds,
     }),
-    ({ form, at, joints, own, inlays, meetings, ends, stiff, kinds }) => [
+    ({ form, at, joints, own, inlays, parting, meetings, ends, stiff, kinds }) => [
       ...assemble({
-        ...{ form, at, joints, meetings, own: [...own.parts, ...inlays.parts], edges: edgesOf(kinds) },
+        ...{ form, at, joints, meetings, edges: edgesOf(kinds) },
+        own: [...own.parts, ...inlays.parts, ...parting.parts],
         ...{ breadboards: ends, stiffeners: stiff },
       }).parts,
     ],
@@ -166,22 +173,24 @@ export const JOINED = SHAPE.stage(
     "form",
     ({ assembled, geometry, piece }) => ({ parts: assembled, at: geometry, kind: piece.form.kind }),
     ({ parts, at, kind }) => {
-      const poses = baseOf(kind).poses?.(at, parts) ?? [];
+      const poses = [...(baseOf(kind).poses?.(at, parts) ?? []), ...partedPoses(at, parts)];
       return poses.length > 0 ? { parts, poses } : { parts };
     },
   )
   .stage(
     "small",
     "joints",
-    ({ piece, geometry, held, meetings, jointed }) => ({
+    ({ piece, geometry, held, parting, meetings, jointed }) => ({
       form: piece.form,
+      parting,
       at: geometry,
       ends: held.breadboards,
       meetings,
       parts: jointed,
     }),
-    ({ form, at, ends, meetings, parts }) => [
+    ({ form, parting, at, ends, meetings, parts }) => [
       ...smallParts(meetings, parts),
+      ...parting.small,
       ...pegParts({ form, at, breadboards: ends }),
       ...(baseOf(form.kind).small?.(at) ?? []),
     ],
@@ -221,33 +230,4 @@ export const JOINED = SHAPE.stage(
     ({ assembled, meetings, links }) => ({ parts: assembled, meetings, links }),
     ({ parts, meetings, links }) => touching(parts, { meetings, links }),
   )
-  .otherwise([])
-  .items(
-    "unplaced",
-    "form",
-    ({ assembled }) => ({ parts: assembled }),
-    ({ parts }) => parts.map(unplaced),
-  )
-  .each(
-    "bodies",
-    "form",
-    ({ unplaced: parts }) => [parts, {}],
-    (part) => weighed(part, ROUGH),
-  )
-  .stage(
-    "weight",
-    "form",
-    ({ bodies, species, woods }) => ({ bodies, usual: species, woods }),
-    ({ bodies, usual, woods }) =>
-      [...bodies].reduce(
-        (sum, [part, { volume }]) =>
-          sum +
-          massOf(
-            part,
-            volume,
-            densityIn(part, (kind) => woodOf(woods, kind, usual).density),
-          ),
-        0,
-      ),
-  )
-  .otherwise(0);
+  .otherwise([]);

@@ -5,6 +5,7 @@ import { baseOf } from "../construction/base";
 import { oneWood } from "../construction/base/one-blank";
 import { FIT_RULES } from "../construction/fit-rules";
 import { FORM_RULES } from "../construction/rules";
+import { PARTING_RULES } from "../construction/parting/rules";
 import { OUTDOOR_RULES } from "../outdoors/rules";
 import { STRIPE_RULES } from "../movement/stripe-rules";
 import { slatScrewsRule } from "../movement/slat-rules";
@@ -78,6 +79,21 @@ export const FORM_JUDGED = WORK.stage(
     "form",
     ({ piece, geometry }) => ({ at: geometry, species: piece.species, kinds: piece.kinds }),
     (facts) => judge("form", [oneWood], facts),
+  )
+  .stage(
+    "partingJudged",
+    "form",
+    ({ piece, geometry, joints, shop, species, baseFacts, held }) => ({
+      form: piece.form,
+      at: geometry,
+      brief: piece.brief,
+      joints,
+      shop,
+      species,
+      longest: baseFacts.longest,
+      stiffeners: held.stiffeners,
+    }),
+    ({ stiffeners, ...facts }) => judge("form", PARTING_RULES, { ...facts, stiffeners: stiffeners?.x ?? [] }),
   )
   .stage(
     "outdoorsJudged",

@@ -15,9 +15,9 @@ import { partMovements } from "../movement/parts";
 import { topMovement } from "../movement/year";
 import { woodOf } from "../wood/woods";
 import { cardOf } from "../joinery/kinds";
-import { JOINED } from "./joined";
+import { WEIGHED } from "./weighed";
 
-export const PARTS = JOINED.stage(
+export const PARTS = WEIGHED.stage(
   "parts",
   "form",
   ({ piece, assembled, fasteners, shop }) => ({

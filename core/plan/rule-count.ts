@@ -16,6 +16,7 @@ import { PANEL_RULES } from "../stock/rules";
 import { INLAY_RULES } from "../construction/top/inlay-rules";
 import { STRIPE_RULES } from "../movement/stripe-rules";
 import { OWN_RULES } from "../construction/own/rules";
+import { PARTING_RULES } from "../construction/parting/rules";
 import { SHELF_RULES } from "../construction/fitting/shelf-rules";
 import { WOOD_RULES } from "../wood/unknown-rules";
 import type { Stage } from "../verdict/verdict";
@@ -29,6 +30,7 @@ export const RULE_COUNT: Record<Stage, number> = {
     1 +
     WOOD_RULES.length +
     OUTDOOR_RULES.length +
+    PARTING_RULES.length +
     SHELF_RULES.length +
     OWN_RULES.length +
     BASE_LIST.reduce((sum, each) => sum + each.formRules.length, 0),

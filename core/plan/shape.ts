@@ -1,7 +1,8 @@
 /** First of the list: what the piece is made of, where it stands, and the boards of its panel. */
 import { moistureYear } from "../climate/year";
 import { proposeTable } from "../brief/propose";
-import { BaseGeometry, baseOf } from "../construction/base";
+import type { BaseGeometry } from "../construction/base";
+import { placed } from "../construction/placed";
 import { shapedTop } from "../construction/top/outline";
 import { Stripe, stripesOf } from "../construction/top/stripes";
 import { panelCandidates, panelNeed } from "../layout/candidates";
@@ -51,7 +52,7 @@ export const SHAPE = stageList<PlanInputs>()
     "geometry",
     "form",
     ({ piece }) => ({ form: piece.form, asBuilt: piece.asBuilt }),
-    ({ form, asBuilt }): BaseGeometry => baseOf(form.kind).place(form, asBuilt),
+    ({ form, asBuilt }): BaseGeometry => placed(form, asBuilt),
   )
   .stage(
     "year",

@@ -7,6 +7,7 @@ import { wayOf } from "../joinery/fastening";
 import type { BearerWords } from "../joinery/fastening/way";
 import type { Part } from "../layout/cut-list";
 import type { Piece } from "../piece/schema";
+import { HALVES } from "./parting";
 import { Step, stepOf } from "./step";
 
 /** What bears the top, in the words of its base. */
@@ -48,16 +49,17 @@ export function smallStep(piece: Pick<Piece, "form" | "joints">, parts: readonly
 /** How the top goes on; slats are screwed down one by one. */
 export function attachStep(
   piece: Pick<Piece, "form" | "joints" | "choices">,
-  at: Standing & Pick<PieceGeometry, "top">,
+  at: PieceGeometry,
 ): Pick<Step, "title" | "detail"> {
   const { form, joints } = piece;
   if (form.field !== "slats") {
     const { title, detail } = wayOf(joints).attach(joints, named(at));
+    const laid = at.parting?.kind === "leaves" ? `${HALVES.attach} ` : "";
     const fixed = fixedScrews(piece, at).map(({ bearer }) => bearer);
-    if (fixed.length === 0) return { title, detail };
+    if (fixed.length === 0) return { title, detail: `${laid}${detail}` };
     return {
       title,
-      detail: `First the fixed line: one screw tight up through ${fixed.length > 1 ? "parts" : "part"} ${listed(fixed)} where it crosses ${fixed.length > 1 ? "them" : "it"}${named(at).thin ? "" : `, from a counterbore that leaves ${COUNTERBORED} mm`}, or the top wanders. ${detail}`,
+      detail: `${laid}First the fixed line: one screw tight up through ${fixed.length > 1 ? "parts" : "part"} ${listed(fixed)} where it crosses ${fixed.length > 1 ? "them" : "it"}${named(at).thin ? "" : `, from a counterbore that leaves ${COUNTERBORED} mm`}, or the top wanders. ${detail}`,
     };
   }
   return {

@@ -2,7 +2,7 @@ import type { Part } from "../layout/cut-list";
 import type { GlueStage } from "../glueup/stages";
 import type { Adhesive } from "../glueup/adhesives";
 import type { BaseWork, WorkFacts } from "../construction/base/base";
-import type { PieceGeometry, Standing } from "../construction/geometry";
+import type { PieceGeometry } from "../construction/geometry";
 import { stripesOf } from "../construction/top/stripes";
 import { GLIDES } from "../outdoors/rules";
 import type { Acclimatising } from "../movement/acclimatise";
@@ -14,6 +14,7 @@ import { blankStep } from "./blanks";
 import { afterEdges, edgeSteps } from "./edges";
 import { COATS, finishSteps } from "./finish";
 import { GluedPanel, panelSteps } from "./panel";
+import { drawSteps, openSteps } from "./parting";
 import { roundShelf, shelfOnStretchers, shelfSteps } from "./shelf";
 import { attachStep, fasteningStep, smallStep } from "./fastening";
 import { topSteps } from "./top";
@@ -26,7 +27,7 @@ const STICKS = ["leg", "post", "rail"];
 
 export interface OrderInputs {
   piece: Piece;
-  at: Standing & Pick<PieceGeometry, "core" | "top" | "row">;
+  at: PieceGeometry;
   parts: readonly Part[];
   /** the base's own steps, once it is told what they wait for */
   work: (
@@ -190,7 +191,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
             ? "Sand the top, both faces"
             : "Brush the top’s sawn face, sand the face below",
       detail: `${top.sawnFace === null ? "" : "Above, only splinters go: along the grain, by hand. Below: t"}${top.sawnFace === null ? "T" : ""}o ${coats.oily ? "180 or 220" : "150"} grit; raise the grain once. Sign and date it below, with the shop’s mark punched in before the first coat.`,
-      parts: [topPart],
+      parts: [topPart, ...parts.filter(({ id }) => id === "leaf").map(({ id }) => id)],
       after: [
         filled.length > 0 ? "fill" : made.at(-1)!.id,
         ...edges.top.filter(({ id }) => id.endsWith("-after")).map(({ id }) => id),
@@ -201,7 +202,10 @@ export function stepsFor(inputs: OrderInputs): Step[] {
   );
   const finished = finishSteps(piece, {
     top: topPart,
-    seen: [...base.seen, ...["shelf", "shelf-slat"].filter((kind) => parts.some(({ id }) => id === kind))],
+    seen: [
+      ...base.seen,
+      ...["shelf", "shelf-slat", "leaf", "leaf-rail"].filter((kind) => parts.some(({ id }) => id === kind)),
+    ],
     // feet are sawn before the first coat: their end grain is sealed with it
     closed: [
       ...base.closed,
@@ -214,25 +218,29 @@ export function stepsFor(inputs: OrderInputs): Step[] {
   const outdoors = piece.brief.place === "porch";
   const ends = (each: Step) => ({ ...each, detail: `${each.detail} Their end grain is sealed with the first coat.` });
   out.push(...base.levelling.map(outdoors ? sealed : ends));
+  const drawn = drawSteps(piece.form, at, finished.last);
+  out.push(...drawn);
   out.push(
     step({
       id: "attach",
       check: "Gap at each fastener as Movement gives it.",
       ...(base.attach ?? (outdoors ? rustless(attachStep(piece, at)) : attachStep(piece, at))),
       parts: [topPart],
-      after: [...finished.last, ...base.standing, ...(small ? [small.id] : [])],
+      after: [...finished.last, ...base.standing, ...(small ? [small.id] : []), ...drawn.map(({ id }) => id)],
       hours: TIME.attach,
       wait: finished.cure,
       waitFor: "the finish to cure",
     }),
   );
+  const opened = openSteps(piece.form, at, "attach");
+  out.push(...opened);
   out.push(
     step({
       id: "deliver",
       title: "Deliver, and measure it once more",
       detail: "Moisture and width on the day, written in the log; come back in a season.",
       parts: [],
-      after: ["attach"],
+      after: [opened.at(-1)?.id ?? "attach"],
       hours: 2,
       once: true,
     }),

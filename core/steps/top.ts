@@ -9,12 +9,13 @@ import type { Form, Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import { fine, listed, mm } from "../verdict/verdict";
 import { inlayStep, outlineStep } from "./outline";
+import { partSteps } from "./parting";
 import type { Step } from "./step";
 
 /** What the steps of a top follow from. `strips`: how thick its strips were glued, mm; `last`: the steps that leave the panel glued. */
 export interface TopFacts {
   piece: Piece;
-  at: Pick<PieceGeometry, "through" | "core" | "bearers" | "posts" | "row">;
+  at: Pick<PieceGeometry, "through" | "core" | "top" | "bearers" | "posts" | "row" | "parting">;
   shop: Shop;
   strips: number;
   last: string[];
@@ -60,10 +61,17 @@ const rowTrim = (row: PanelRow, width: number): Pick<TopStep, "title" | "detail"
   detail: `Ripped to ${width} mm; it stays ${Math.ceil(rowLength(row))} mm long until its corners part it: ${rowSaid(row)}.`,
 });
 
+/** A top in two halves is trued before it is parted, or each half by itself. */
+const partedTrim = ({ row, top }: TopFacts["at"]): Pick<TopStep, "title" | "detail"> => ({
+  title:
+    row && row.pieces.length > 1 ? "Flatten the blank and true its edges" : "Flatten both halves and true their edges",
+  detail: `Ripped to ${top.width} mm, edges parallel: they show in every seam. ${row && row.pieces.length > 1 ? `It stays ${Math.ceil(rowLength(row))} mm long until it is parted.` : "Their ends stay long until they are cut in one setting."}`,
+});
+
 function panelSteps({ piece: { form, panels }, at, shop, strips, last }: TopFacts): TopStep[] {
   const { thickness, width } = at.core;
   const by = flattening(form.ends === "frame" ? width : Math.max(width, form.top.width), shop);
-  const trim = at.row ? rowTrim(at.row, form.top.width) : TRIM[form.ends](form);
+  const trim = at.parting ? partedTrim(at) : at.row ? rowTrim(at.row, form.top.width) : TRIM[form.ends](form);
   const sawn = panels.top.sawnFace !== null;
   const flatten: TopStep = {
     id: "flatten",
@@ -77,8 +85,11 @@ function panelSteps({ piece: { form, panels }, at, shop, strips, last }: TopFact
     check: sawn ? "No light under a straightedge where it bears." : "No rock on winding sticks over 1 mm.",
   };
   const top = shapedTop(form.top, at);
-  if (!isWhole(form) || (top.outline === "rectangle" && top.cutouts.length === 0)) return [flatten];
-  return [flatten, outlineStep(top, at)];
+  const cut = [flatten, ...partSteps(at)];
+  if (!isWhole(form) || (top.outline === "rectangle" && top.cutouts.length === 0)) return cut;
+  const outline = outlineStep(top, at);
+  // both halves are pinned together for it, so that it runs on over the seam
+  return at.parting ? [...cut, { ...outline, after: [...outline.after!, "seam-pins"] }] : [...cut, outline];
 }
 
 function slatSteps(form: Form, at: TopFacts["at"]): TopStep[] {

@@ -2,12 +2,14 @@ import { Footprint, onBearer, PieceGeometry } from "../construction/geometry";
 import { isWhole } from "../construction/top/core";
 import { chordAt, distanceToLoop, keptAt, outlineOf, shapedTop } from "../construction/top/outline";
 import { boxOfLoop, drawnThrough, roundedCorners } from "../construction/top/points";
+import { asTop } from "../panels/row";
 import type { Form } from "../piece/schema";
 import { mm, set, Verdict, verdict } from "../verdict/verdict";
 import type { PanelFacts } from "./panel-facts";
 
 /** What stands below must lie under the finished outline, and no hole be cut over it. */
-export function outlineClear({ at, piece }: PanelFacts): Verdict | null {
+export function outlineClear({ at: composed, piece }: PanelFacts): Verdict | null {
+  const at = asTop(composed);
   const top = shapedTop(piece.form.top, at);
   const whole = at.core.count === 1 && at.core.length === at.top.length;
   if (!whole || (top.outline === "rectangle" && top.cutouts.length === 0)) return null;

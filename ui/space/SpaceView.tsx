@@ -1,7 +1,7 @@
 "use client";
 import { useMemo, useRef, useState } from "react";
 import { coloursOf } from "../../core/assembly/material";
-import { posed } from "../../core/assembly/part";
+import { posed, standing } from "../../core/assembly/part";
 import { boundsOf } from "../../core/assembly/solid";
 import { massOf, weighed } from "../../core/assembly/weight";
 import { bodyWhereItStands } from "../../core/drawing/standing";
@@ -27,7 +27,7 @@ export function SpaceView() {
   const { parts: closed, poses = [] } = plan.assembly;
   const [stands, setStands] = useState("");
   const pose = poses.find(({ id }) => id === stands);
-  const parts = useMemo(() => (pose ? posed(closed, pose) : closed), [closed, pose]);
+  const parts = useMemo(() => (pose ? posed(closed, pose) : standing(closed)), [closed, pose]);
   const [apart, setApart] = useState(0);
   const [alone, setAlone] = useState<string | null>(null);
   const frame = useRef<HTMLDivElement>(null);
@@ -46,13 +46,13 @@ export function SpaceView() {
   }, [seen]);
   const weight = useMemo(
     () =>
-      seen.length === parts.length
+      seen.length === parts.length && !pose
         ? plan.weight
         : seen.reduce(
             (sum, part) => sum + massOf(part, weighed(part).volume, woodOf(woods, part.kind, species).density),
             0,
           ),
-    [seen, parts, plan.weight, woods, species],
+    [seen, parts, pose, plan.weight, woods, species],
   );
   const webgl = useMemo(hasWebgl, []);
   const still = useMemo(

@@ -3,6 +3,7 @@ import dynamic from "next/dynamic";
 import { useMemo, useState } from "react";
 import { baseOf } from "../../core/construction/base";
 import { elevationsScene, planScene } from "../../core/drawing/elevations";
+import { openedScene } from "../../core/drawing/opened";
 import { SPECIES } from "../../core/wood/species";
 import { SceneView } from "../drawing/SceneView";
 import { Choice, FieldRow, LengthField } from "../fields/fields";
@@ -10,6 +11,7 @@ import { AlcoveFields } from "../form/AlcoveFields";
 import { BySmallDrawing } from "../form/BySmallDrawing";
 import { LegAndApronFields } from "../form/LegAndApronFields";
 import { OwnParts } from "../form/OwnParts";
+import { PartingFields } from "../form/PartingFields";
 import { PartList } from "../form/PartList";
 import { ShelfFields } from "../form/ShelfFields";
 import { BentFields } from "../form/BentFields";
@@ -59,7 +61,7 @@ export function FormStage() {
   const { geometry, species, woods, assembly, small } = plan;
   const drawable = { geometry, species, woods, assembly, small, form };
   const scenes = useMemo(
-    () => [planScene(drawable), elevationsScene(drawable)] as const,
+    () => [planScene(drawable), elevationsScene(drawable), openedScene(drawable)] as const,
     [geometry, species, woods, assembly, small, form],
   );
   const Fields = FIELDS[form.kind];
@@ -84,6 +86,7 @@ export function FormStage() {
         <>
           <SceneView scene={scenes[0]} height={270} onEdit={fromDrawing} onPick={pick} picked={part} />
           <SceneView scene={scenes[1]} height={250} onEdit={fromDrawing} onPick={pick} picked={part} />
+          {scenes[2] && <SceneView scene={scenes[2]} height={230} onEdit={fromDrawing} onPick={pick} picked={part} />}
         </>
       )}
       {plan.geometry.kind === "case" && !inSpace && (
@@ -119,6 +122,7 @@ export function FormStage() {
           onTake={(value) => set("Edge size", ["form", "top", "edge", "size"], value)}
         />
         <Fields />
+        {form.kind !== "case" && form.kind !== "box" && <PartingFields />}
         {(plan.geometry.seats.length > 0 || piece.form.shelf.kind !== "none") && <ShelfFields />}
       </FieldRow>
       <OwnParts />

@@ -7,6 +7,7 @@ import type { KindOfJoint } from "../../joinery/kinds";
 import type { Form } from "../../piece/schema";
 import type { Shop } from "../../piece/shop";
 import type { PieceGeometry } from "../geometry";
+import { halfAt } from "../parting/parting";
 
 export interface Inlays {
   parts: AssemblyPart[];
@@ -67,7 +68,7 @@ export function inlaysOf(
       });
       // from the floor's far corner: down, along its grain, toward the front
       const far = add(middle, add(times(along, -length / 2), times(across, width / 2)));
-      all.meetings.push({ joint, enters: id, receives: "T", face: { at: far, x: [0, -1, 0], y: along } });
+      all.meetings.push({ joint, enters: id, receives: halfAt(at, x), face: { at: far, x: [0, -1, 0], y: along } });
     }
   });
   return all;

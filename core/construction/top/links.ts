@@ -6,6 +6,7 @@ import { around, Link, point } from "../../movement/restraint";
 import type { Form } from "../../piece/schema";
 import { Remedy, set } from "../../verdict/verdict";
 import type { PieceGeometry } from "../geometry";
+import { halfAt } from "../parting/parting";
 import { slatLines } from "./core";
 import { slatScrews } from "./slat-screws";
 
@@ -29,7 +30,7 @@ const frameAt = (letter: string, side: number) => `${letter}${side > 0 ? 1 : 2}`
 
 /** The part over a place under the top: its field, or what holds its ends there. x and z from the middle of the top, mm */
 export function partOver({ ends }: Pick<Form, "ends">, at: PieceGeometry, { x, z }: { x: number; z: number }): string {
-  if (ends === "none" || underOf(at, { x, z }) === "field") return "T";
+  if (ends === "none" || underOf(at, { x, z }) === "field") return halfAt(at, x);
   if (ends === "breadboards") return endBoardAt(x);
   return Math.abs(x) > at.core.shoulder / 2 ? frameAt("G", x) : frameAt("F", z);
 }
@@ -91,7 +92,7 @@ function stiffenerLinks({ at, stiffeners }: TopLinkFacts): Link[] {
         id: `${bolt.id}-${i + 1}`,
         name: kind === "channels" ? "the bolts of its channel" : "the screws of its batten",
         a: kind === "channels" ? `channel-${i + 1}` : places.length > 1 ? `J${i + 1}` : "J",
-        b: "T",
+        b: halfAt(at, x),
         kind: bolt.fixed ? "screw" : "slot",
         hold: [bolt.fixed ? point(x) : null, null, point(z)],
         ...(bolt.fixed ? {} : { play: { axis: 2, range } }),

@@ -1,24 +1,45 @@
 import type { Form } from "../../piece/schema";
 import type { Spot } from "../../assembly/outline";
-import type { Standing } from "../geometry";
+import { onBlank } from "../../panels/row";
+import type { PieceGeometry, Standing } from "../geometry";
 import { boxOfLoop, drawnThrough, insideLoop, reachIn } from "./points";
 
 type Top = Form["top"];
 export type OutlinePoint = [x: number, y: number];
 
-/** The top as it is cut: posts that run up level with it take its corners, whatever outline is chosen. */
-export const shapedTop = (top: Top, { through }: Pick<Standing, "through">): Top =>
-  through
-    ? {
-        ...top,
-        outline: "notched",
-        // two notches never meet: a top that has no wood left between them is judged, and still drawn
-        notch: {
-          length: Math.min(through.length, top.length / 2 - LEFT),
-          width: Math.min(through.width, top.width / 2 - LEFT),
-        },
-      }
-    : top;
+/** What a top's outline follows from besides its choices. */
+type Whole = Pick<Standing, "through" | "row"> & Pick<PieceGeometry, "parting" | "blankOf">;
+
+/** The top as it is cut: posts that run up level with it take its corners, whatever outline is chosen; the blank of a parted one is sawn square. */
+export const shapedTop = (top: Top, at: Whole): Top =>
+  at.blankOf !== undefined && at.parting
+    ? onItsBlank(top, { row: at.row!, top: { length: at.blankOf } })
+    : at.through
+      ? {
+          ...top,
+          outline: "notched",
+          // two notches never meet: a top that has no wood left between them is judged, and still drawn
+          notch: {
+            length: Math.min(at.through.length, top.length / 2 - LEFT),
+            width: Math.min(at.through.width, top.width / 2 - LEFT),
+          },
+        }
+      : top;
+
+/** A rectangle with what is cut out and let in where its halves lie. */
+function onItsBlank(top: Top, blank: Parameters<typeof onBlank>[0]): Top {
+  const moved = <P extends { x: number }>(places: readonly P[]): P[] =>
+    places.flatMap((each) => {
+      const x = onBlank(blank, each.x);
+      return x === null ? [] : [{ ...each, x }];
+    });
+  return {
+    ...top,
+    outline: "rectangle",
+    cutouts: moved(top.cutouts),
+    inlays: top.inlays.map((each) => ({ ...each, places: moved(each.places) })),
+  };
+}
 /** What two notches leave between them at least, mm. */
 const LEFT = 1;
 

@@ -6,6 +6,7 @@ import type { Stiffeners } from "../../movement/flat";
 import type { Form } from "../../piece/schema";
 import type { PieceGeometry } from "../geometry";
 import { isWhole, slatLines } from "./core";
+import { halves } from "../parting/parts";
 import { endBoards, frameOf, inFrame, withTongues } from "./ends";
 import { keptAt, outlineOf, shapedTop } from "./outline";
 import { pegged } from "./pegs";
@@ -15,7 +16,7 @@ import { flat, PANEL, part, TopFacts } from "./part";
 /** The top: its field, what is at its ends, what keeps it flat. */
 export function tableTop(facts: TopFacts): AssemblyPart[] {
   const { form, at } = facts;
-  const field = form.field === "slats" ? slatsOf(facts) : [panelOf(facts)];
+  const field = form.field === "slats" ? slatsOf(facts) : at.parting ? halves(panelOf(facts), at) : [panelOf(facts)];
   const stiff = form.stiffener === "battens" && facts.stiffeners ? battens(at, facts.stiffeners, form) : [];
   switch (form.ends) {
     case "none":

@@ -2,6 +2,7 @@ import type { Meeting } from "../../../assembly/meeting";
 import { bolted } from "../../../joinery/bolted";
 import type { KindOfJoint } from "../../../joinery/kinds";
 import type { Form } from "../../../piece/schema";
+import { halfAt } from "../../parting/parting";
 import type { BaseFacts } from "../base";
 import { Bought, holesIn } from "./place";
 
@@ -33,7 +34,7 @@ export function boughtMeetings({ form, at, joints }: BaseFacts<Bought>): Meeting
   const { plate } = at.choices;
   return at.stands.map(({ x, z }, i): Meeting => ({
     joint,
-    ...{ enters: `Y${i + 1}`, receives: "T" },
+    ...{ enters: `Y${i + 1}`, receives: halfAt(at, x) },
     face: {
       at: [x - plate.length / 2, at.under, z - plate.width / 2],
       x: [0, 1, 0],

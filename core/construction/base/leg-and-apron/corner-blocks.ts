@@ -1,3 +1,4 @@
+import { longRailAt } from "./long-rails";
 import { straight } from "../../../assembly/outline";
 import type { Meeting } from "../../../assembly/meeting";
 import type { AssemblyPart } from "../../../assembly/part";
@@ -46,7 +47,7 @@ export function blockMeetings(at: LegAndApron, joints: readonly KindOfJoint[]): 
         ...(long
           ? [
               blockAgainst(
-                { joint: long, enters, receives: z > 0 ? "A2" : "A1" },
+                { joint: long, enters, receives: longRailAt(at, x, z) },
                 { at: [x * (cx - near), low, z * cz], x: [0, 0, z], y: up },
                 [-x, 0, 0],
               ),

@@ -5,6 +5,7 @@ import type { BaseFacts } from "../base";
 import { blockMeetings } from "./corner-blocks";
 import { railJoint } from "./joints";
 import { legAt } from "./leg";
+import { longRailAt } from "./long-rails";
 import { lowMeetings } from "./low-parts";
 import { middleLegMeetings } from "./middle-parts";
 import { crossDepth, LegAndApron } from "./place";
@@ -28,7 +29,7 @@ export function legAndApronMeetings({ at, joints }: BaseFacts<LegAndApron>): Mee
       ...(long
         ? [
             {
-              ...{ joint: long, enters: numbered("A", z), receives: legAt(x, z) },
+              ...{ joint: long, enters: longRailAt(at, x, z), receives: legAt(x, z) },
               face: along((x * longRail.shoulder) / 2, rail.lowerEdge, z * longRail.z, x),
               outward: (x * z) as 1 | -1,
             },
@@ -50,7 +51,11 @@ export function legAndApronMeetings({ at, joints }: BaseFacts<LegAndApron>): Mee
       cross
         ? [
             {
-              ...{ joint: cross, enters: crossRails.length > 1 ? `C${i + 1}` : "C", receives: numbered("A", z) },
+              ...{
+                joint: cross,
+                enters: crossRails.length > 1 ? `C${i + 1}` : "C",
+                receives: longRailAt(at, x < 0 ? -1 : 1, z),
+              },
               face: across(x, rail.upperEdge - cross.section.width, (z * shoulder) / 2, z),
             },
           ]

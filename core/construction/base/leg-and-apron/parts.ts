@@ -1,4 +1,5 @@
 import type { AssemblyPart } from "../../../assembly/part";
+import { stretchOf } from "../../../assembly/clip";
 import { straight } from "../../../assembly/outline";
 import { HOME, Place } from "../../../assembly/place";
 import type { Shape } from "../../../assembly/shape";
@@ -8,6 +9,7 @@ import type { Form } from "../../../piece/schema";
 import { cornerBlocks } from "./corner-blocks";
 import { railJoint as joint } from "./joints";
 import type { RailEnd } from "../../../joinery/rail-end";
+import { LongRail, longRailsOf } from "./long-rails";
 import { lowParts } from "./low-parts";
 import { middleLegParts } from "./middle-parts";
 import { crossDepth, LegAndApron } from "./place";
@@ -25,7 +27,7 @@ type Side = (typeof SIDES)[number];
 export function legAndApronParts(facts: Facts): AssemblyPart[] {
   const { at, form } = facts;
   const legs = SIDES.flatMap((z) => SIDES.map((x) => leg(facts, x, z)));
-  const long = SIDES.map((z) => longRail(facts, z));
+  const long = longRailsOf(at).map((each) => longRail(facts, each));
   const end = SIDES.map((x) => endRail(facts, x));
   const cross = at.crossRails.map((_, i) => crossRail(facts, i));
   const low = at.low ? lowParts(at.low) : [];
@@ -71,20 +73,29 @@ const box = (length: number, width: number, thickness: number): Shape => ({ leng
 /** How far a leg is drawn off each of its rails along their tenons when the piece is pulled apart, and a cross-rail lowered, mm. */
 const PULL = { leg: 150, cross: 90 };
 
-function longRail(facts: Facts, z: Side): Plain {
+function longRail(facts: Facts, { side, from, to }: LongRail): Plain {
   const { at } = facts;
-  const { shoulder } = at.longRail;
+  const { shoulder, split, z } = at.longRail;
   const tenoned = joint(facts.joints, "long-rail");
+  const whole = archedRail(box(shoulder, at.rail.depth, at.rail.thickness), at.rail.arch);
   return {
     kind: "long-rail",
-    name: "Long rail",
+    name: split ? "Half of a long rail" : "Long rail",
+    ...(split ? { said: "half of a long rail", plural: "halves of long rails" } : {}),
     letter: "A",
     ...rail(tenoned),
-    shape: archedRail(box(shoulder, at.rail.depth, at.rail.thickness), at.rail.arch),
-    place: { ...HOME, at: [-shoulder / 2, at.rail.lowerEdge, z * at.longRail.z - at.rail.thickness / 2] },
-    opens: [0, 0, z * PULL.leg],
+    ...(split ? { note: halfNote(tenoned) } : {}),
+    shape: split ? stretchOf(whole, from + shoulder / 2, to + shoulder / 2) : whole,
+    place: { ...HOME, at: [from, at.rail.lowerEdge, side * z - at.rail.thickness / 2] },
+    opens: [0, 0, side * PULL.leg],
   };
 }
+
+/** One end in a leg, the other free in the middle of the table. */
+const halfNote = (joint: RailEnd | null): string =>
+  joint && joint.kind === "rail-tenon" && joint.made !== "loose-tenon" && joint.reach > 0
+    ? `One tenon of ${joint.reach} mm included; the other end meets its neighbour when the table is closed.`
+    : "Joined at one end; the other meets its neighbour when the table is closed.";
 
 /** Grain along z, its face upright, its thickness toward −x. */
 const ALONG_Z = { x: [0, 0, 1] as Vec, y: [0, 1, 0] as Vec };

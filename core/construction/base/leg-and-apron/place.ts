@@ -1,8 +1,10 @@
 import { measuredOr } from "../../../piece/measured";
 import type { AsBuilt, Form } from "../../../piece/schema";
 import { Bearer, Footprint, LET_IN, PieceGeometry, Seat } from "../../geometry";
+import { letsLeavesIn } from "../../parting/parting";
 import { topOf } from "../../top/core";
 import { Drawn, drawnBack, LegSizes } from "./leg";
+import { LongRail, longRailsOf } from "./long-rails";
 import { LowStretchers, lowStretchers } from "./low";
 import { middleFeet, MiddleLeg, middleLegsOf } from "./middle-legs";
 
@@ -10,7 +12,8 @@ import { middleFeet, MiddleLeg, middleLegsOf } from "./middle-legs";
 export interface LegAndApron extends PieceGeometry {
   kind: "leg-and-apron";
   leg: LegSizes;
-  longRail: { shoulder: number; z: number };
+  /** from leg to leg; where the table opens each is in two that meet in the middle */
+  longRail: { shoulder: number; z: number; split: boolean };
   endRail: { shoulder: number; x: number };
   /** `arch` is what is cut from the middle of its lower edge */
   rail: { depth: number; thickness: number; reveal: number; lowerEdge: number; upperEdge: number; arch: number };
@@ -49,7 +52,7 @@ export function placeLegAndApron(form: Form, asBuilt: readonly AsBuilt[]): LegAn
   };
   const placed = {
     leg,
-    longRail: { shoulder: longShoulder, z: frame.width / 2 - reveal - thickness / 2 },
+    longRail: { shoulder: longShoulder, z: frame.width / 2 - reveal - thickness / 2, split: letsLeavesIn(form) },
     endRail: { shoulder: frame.width - 2 * across, x: frame.length / 2 - reveal - thickness / 2 },
     rail: { depth, thickness, reveal, lowerEdge: under - depth, upperEdge: under, arch },
     crossRails: Array.from({ length: form.crossRails }, (_, i) => ({
@@ -156,21 +159,31 @@ function bearersOf(
   const inEnd = blocked(longRail.z - rail.thickness / 2);
   const same = { thickness: rail.thickness, depth: rail.depth };
   const inLegs = { inLegs: true } as const;
+  const alongRail = ({ id, side, from, to }: LongRail): Bearer => {
+    const middle = (from + to) / 2;
+    const split = longRail.split ? `-${middle < 0 ? "left" : "right"}` : "";
+    const entered = inLong
+      .map((each) => ({ ...each, at: each.at - middle }))
+      .filter(({ at }) => Math.abs(at) < (to - from) / 2);
+    return {
+      ...same,
+      ...inLegs,
+      part: id,
+      kind: "long-rail",
+      said: "long rail",
+      name: `${side > 0 ? "long-front" : "long-back"}${split}`,
+      run: "along",
+      at: side * longRail.z,
+      length: to - from,
+      ...(longRail.split ? { middle } : {}),
+      ...(entered.length > 0 ? { entered } : {}),
+      inside: side > 0 ? -1 : 1,
+    };
+  };
+  const rails = longRailsOf({ longRail });
   return [
     ...([1, -1] as const).flatMap((side): Bearer[] => [
-      {
-        ...same,
-        ...inLegs,
-        part: side > 0 ? "A2" : "A1",
-        kind: "long-rail",
-        said: "long rail",
-        name: side > 0 ? "long-front" : "long-back",
-        run: "along",
-        at: side * longRail.z,
-        length: longRail.shoulder,
-        ...(inLong.length > 0 ? { entered: inLong } : {}),
-        inside: side > 0 ? -1 : 1,
-      },
+      ...rails.filter((each) => each.side === side).map(alongRail),
       {
         ...same,
         ...inLegs,

@@ -153,24 +153,28 @@ function taper({ form, at }: Facts): Verdict | null {
 }
 
 function longRailStiff({ form, at }: Facts): Verdict {
-  const free = at.longRail.shoulder / (form.crossRails + 1);
+  // half a rail is held by its leg and its half of the top
+  const free = at.longRail.split ? at.longRail.shoulder / 2 : at.longRail.shoulder / (form.crossRails + 1);
   const level = grade(free, "at most", USUAL.railAlone, USUAL.railAlone * 1.5);
   return verdict({
     id: "form.cross-rails",
     stage: "form",
     subject: ["long-rail", "cross-rail"],
     level,
-    text:
-      level === "holds"
+    text: at.longRail.split
+      ? `Half rails run ${mm(free)} from their legs`
+      : level === "holds"
         ? `Long rails run ${mm(free)} between supports`
         : `Long rails run ${mm(free)} with nothing to keep them straight`,
-    why: `A ${form.apron.thickness} mm rail bows sideways over more than about ${mm(USUAL.railAlone)}; a cross-rail also holds the middle of the top.`,
+    why: at.longRail.split
+      ? `Each is held by its leg and, along its length, by its half of the top; over more than about ${mm(USUAL.railAlone)} it bows sideways.`
+      : `A ${form.apron.thickness} mm rail bows sideways over more than about ${mm(USUAL.railAlone)}; a cross-rail also holds the middle of the top.`,
     limit: USUAL.railAlone,
     actual: Math.round(free),
     sense: "at most",
     unit: "mm",
     remedies:
-      level === "holds"
+      level === "holds" || at.longRail.split
         ? []
         : [
             set(

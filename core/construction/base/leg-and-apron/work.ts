@@ -1,10 +1,17 @@
 import type { BlindTenon } from "../../../joinery/blind-tenon";
 import { FRAME_CLAMPS, Step, stepOf as step, TIME } from "../../../steps/step";
 import type { BaseWork, WorkFacts } from "../base";
+import { HALVES } from "../../../steps/parting";
 import { railEndWork } from "../../../steps/rail-ends";
 import { legJoints, lowOf, railsOf } from "./joints";
 import { middleLegStep } from "./middle-parts";
 import { BLOCK, LegAndApron } from "./place";
+
+/** A frame that opens is closed half by half. */
+const halvesGlued = (other: ReturnType<typeof railEndWork>) => ({
+  ...HALVES.glue,
+  ...(other?.screwed ? { title: "Screw the half rails to the ends" } : {}),
+});
 
 /** The order of legs and rails: mortises while the legs are square, tenons to them, a dry fit, the short sides first. */
 export function legAndApronWork({
@@ -92,7 +99,10 @@ export function legAndApronWork({
       id: "dry-fit",
       title: "Dry-fit the base",
       detail:
-        "All shoulders closed, diagonals equal, a square in every corner." +
+        (at.longRail.split
+          ? "All shoulders closed, a square in every corner; the two halves pushed together on a flat floor, their rails in line." +
+            " Diagonals equal over both."
+          : "All shoulders closed, diagonals equal, a square in every corner.") +
         (form.crossRails > 0 ? " Mark the cross-rails’ shoulders and places from the frame as it stands." : "") +
         (lowKinds.length > 0 && form.leg.taper !== "none"
           ? " Low stretchers are fitted when the legs are tapered: mark their shoulders from the tapered faces."
@@ -209,6 +219,7 @@ export function legAndApronWork({
         ? { clamps: FRAME_CLAMPS, clampHours: 0 }
         : { wait: fullHours, waitFor: "the base to cure", clamps: FRAME_CLAMPS, clampHours }),
       check: "Diagonals within 1 mm; all four feet touch.",
+      ...(at.longRail.split ? halvesGlued(other) : {}),
     }),
   );
   if (form.cornerBlocks)

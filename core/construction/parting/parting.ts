@@ -1,0 +1,76 @@
+/** A top that comes apart across its grain in its middle: which tops do, what comes between, from which blanks. mm */
+import { CUT_LOST, rowLength } from "../../panels/row";
+import type { BaseName } from "../../piece/base-choices";
+import { measuredOr } from "../../piece/measured";
+import type { AsBuilt, Form } from "../../piece/schema";
+import type { PanelPlace, PanelRow, Parting, PieceGeometry } from "../geometry";
+
+/** Bases whose own frame is parted with the top, and those that carry a top drawn together from two. */
+const BASES: Record<Parting["kind"], readonly BaseName[]> = {
+  leaves: ["leg-and-apron"],
+  drawn: ["leg-and-apron", "trestle", "x-frame", "splayed", "bent", "bought", "existing"],
+};
+
+/** What keeps a top from being parted as it was chosen; null where nothing does, or nothing was. */
+export type Hindrance = "base" | "ends" | "field";
+export function hindrance({ parting, kind, ends, field }: Form): Hindrance | null {
+  if (parting.kind === "none") return null;
+  if (!BASES[parting.kind].includes(kind)) return "base";
+  if (ends !== "none") return "ends";
+  return field === "solid" ? null : "field";
+}
+
+/** Whether leaves go in, so that what stands below is parted as well. */
+export const letsLeavesIn = (form: Form): boolean => form.parting.kind === "leaves" && hindrance(form) === null;
+
+/** What is planned for the middle of the top; null where it is whole. */
+export function partingOf(form: Form, asBuilt: readonly AsBuilt[]): Parting | null {
+  const { kind, leaves, leaf } = form.parting;
+  if (kind === "none" || hindrance(form) !== null) return null;
+  if (kind === "drawn") return { kind, leaves: 0, leaf: 0, opens: 0 };
+  const long = measuredOr(asBuilt, "leaf", "length", leaf);
+  return { kind, leaves, leaf: long, opens: leaves * long };
+}
+
+const leafName = (i: number, of: number) => (of > 1 ? `leaf ${i + 1}` : "leaf");
+
+/** The same geometry with its top in two halves: each as long as the other, and what they are sawn from. */
+export function parted<G extends PieceGeometry>(at: G, form: Form, asBuilt: readonly AsBuilt[]): G {
+  const parting = partingOf(form, asBuilt);
+  if (!parting) return at;
+  const { leaves, leaf } = parting;
+  const half = at.top.length / 2;
+  const between = Array.from({ length: leaves }, (_, i) => ({ name: leafName(i, leaves), kind: "leaf", length: leaf }));
+  const row = (pieces: PanelRow["pieces"]): PanelRow => ({ pieces, lost: CUT_LOST });
+  const left = { name: "left half", kind: "top", length: half };
+  const right = { name: "right half", kind: "top", length: half };
+  const { blank } = form.parting;
+  if (blank !== "apart")
+    return { ...at, parting, row: row(blank === "open" ? [left, ...between, right] : [left, right, ...between]) };
+  const { width, thickness } = at.core;
+  const beside: PanelPlace = {
+    ...{ id: "half", kind: "top", part: "T2", name: "right half of the top", length: half, width, thickness },
+    sizesAt: ["form", "top"],
+  };
+  const ofLeaves: PanelPlace[] =
+    leaves === 0
+      ? []
+      : [
+          {
+            ...{ id: "leaves", kind: "leaf", part: "TL", name: leaves > 1 ? "leaves" : "leaf" },
+            ...{ length: rowLength(row(between)), width, thickness, sizesAt: ["form", "top"] },
+            ...(leaves > 1 ? { row: row(between) } : {}),
+          },
+        ];
+  return { ...at, parting, row: row([left]), panels: [...(at.panels ?? []), beside, ...ofLeaves] };
+}
+
+/** The half over a place along the top. */
+export const halfAt = ({ parting }: Pick<PieceGeometry, "parting">, x: number): string =>
+  parting ? (x < 0 ? "T1" : "T2") : "T";
+
+/** The top as it is sat at when all its leaves are in. */
+export const openTop = (form: Form): { length: number; width: number } => ({
+  length: form.top.length + (letsLeavesIn(form) ? form.parting.leaves * form.parting.leaf : 0),
+  width: form.top.width,
+});
