@@ -24,8 +24,12 @@ export const SHEETS: Record<"plywood", Sheet> = {
 };
 export type SheetName = keyof typeof SHEETS;
 
-/** What a part looks like: in its wood, as its sheet, as metal. */
+/** Glass: a pale green, as its edges show. */
+const GLASS = ["#bcd3cb", "#7f9a91"] as const;
+
+/** What a part looks like: in its wood, as its sheet, as glass, as metal. */
 export const coloursOf = (
   { bought, sheet, kind }: { bought?: object; sheet?: { material: SheetName }; kind: string },
   wood: (kind: string) => readonly [string, string],
-): readonly [string, string] => (bought ? STEEL : sheet ? SHEETS[sheet.material].colour : wood(kind));
+): readonly [string, string] =>
+  kind === "glass" ? GLASS : bought ? STEEL : sheet ? SHEETS[sheet.material].colour : wood(kind);

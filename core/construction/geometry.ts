@@ -124,10 +124,12 @@ export interface PanelCore {
   count: number;
   /** its strips are sawn to their widths, not composed from boards as they are */
   striped?: true;
+  /** of slabs with their own edges, each cut from one board */
+  slabs?: true;
 }
 
-/** Whether it is composed from whole boards: slats and stripes are sawn one by one. */
-export const isComposed = ({ count, striped }: PanelCore) => count === 1 && !striped;
+/** Whether it is composed from whole boards: slats and stripes are sawn one by one, a slab is one. */
+export const isComposed = ({ count, striped, slabs }: PanelCore) => count === 1 && !striped && !slabs;
 
 /** Something glued up from boards beside the top: its name in the record, its kind and mark, how a sentence calls it. */
 export interface PanelPlace {

@@ -61,10 +61,13 @@ function height({ form, brief }: FormFacts): Verdict {
   });
 }
 
+/** Slabs are left as thick as they flatten, mm. @source common practice */
+const SLAB_RANGE = { low: 32, high: 65 };
+
 function topThickness({ at, form }: FormFacts) {
   return usualRange("form.top", "top", "Top thickness", {
     actual: at.top.thickness,
-    range: useOf(form).top,
+    range: form.field === "slabs" ? SLAB_RANGE : useOf(form).top,
     path: ["form", "top", "thickness"],
     reasons: { low: "It flexes between the rails and drums.", high: "It is heavy to carry and slow to look light." },
   });

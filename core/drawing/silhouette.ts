@@ -48,7 +48,8 @@ export function nearest(body: Solid, view: View): number {
 
 /** The outline round points, anticlockwise. @source Andrew 1979: monotone chain */
 export function hull(points: readonly Point[]): Point[] {
-  const sorted = [...points].sort((p, q) => p[0] - q[0] || p[1] - q[1]);
+  // where two differ by less than any drawing shows, which comes first is chance, and a corner between them is lost
+  const sorted = points.map(([a, b]): Point => [settled(a), settled(b)]).sort((p, q) => p[0] - q[0] || p[1] - q[1]);
   const chain = (from: readonly Point[]) => {
     const out: Point[] = [];
     for (const p of from) {
@@ -60,4 +61,5 @@ export function hull(points: readonly Point[]): Point[] {
   return [...chain(sorted), ...chain([...sorted].reverse())];
 }
 
+const settled = (value: number) => Math.round(value * 1e6) / 1e6;
 const turn = (p: Point, q: Point, r: Point) => (q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0]);

@@ -1,4 +1,5 @@
 /** The top on one day of its course, from above and at its end grain. */
+import { middleLine, slabsOf } from "../construction/top/slabs";
 import { sampleDate } from "../movement/course";
 import { panelProfile } from "../movement/profile";
 import { fixedLine } from "../movement/year";
@@ -33,12 +34,14 @@ export function movementScene(plan: Plan, piece: Piece, sample: number, exaggera
   ];
   const bad = (id: string) => plan.verdicts.some((each) => each.level === "fix" && each.subject.includes(id));
   if (!plan.breadboards) items.push(...fastenerItems(plan, piece, sample, bad));
-  if (!slatted)
+  const slabs = slabsOf(piece.form, at.top);
+  const lines = slatted ? [] : slabs.length > 0 ? slabs.map(middleLine) : [line0];
+  for (const y of lines)
     items.push(
       line(
         [
-          [-length / 2 - 60, line0 - width / 2],
-          [length / 2 + 60, line0 - width / 2],
+          [-length / 2 - 60, y - width / 2],
+          [length / 2 + 60, y - width / 2],
         ],
         "faint",
       ),

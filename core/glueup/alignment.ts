@@ -34,7 +34,8 @@ export function alignmentPlaces(
   const top = {
     ...shaped,
     // what is cut out of the top lies where the top lies in its blank
-    cutouts: at.row && !at.parting ? shaped.cutouts.map((cut) => ({ ...cut, x: cut.x + topMiddle(at) })) : shaped.cutouts,
+    cutouts:
+      at.row && !at.parting ? shaped.cutouts.map((cut) => ({ ...cut, x: cut.x + topMiddle(at) })) : shaped.cutouts,
     length: core.length,
     width: core.width,
     ...(whole ? {} : { outline: "rectangle" as const, cutouts: [] }),

@@ -38,7 +38,13 @@ export const FASTENER_WIDTH = 30;
 export function placeFasteners(
   at: PieceGeometry,
   name: string,
-  body: { width: number; spacing: number; fromEnd?: (bearer: Bearer) => number },
+  body: {
+    width: number;
+    spacing: number;
+    fromEnd?: (bearer: Bearer) => number;
+    /** where they sit along a bearer, when not spread by their spacing */
+    along?: (bearer: Bearer) => readonly number[] | null;
+  },
   travels: (fromFront: number, under: Fastener["under"]) => { dry: number; wet: number },
 ): Fastener[] {
   const all = at.bearers.flatMap((bearer) => {
@@ -46,7 +52,8 @@ export function placeFasteners(
     const aside =
       bearer.aslant || bearer.spots || bearer.alike ? 0 : bearer.inside * (bearer.thickness / 2 + body.width / 2);
     return (
-      bearer.spots ?? clearOf(bearer, spread(bearer.length, body.spacing, body.fromEnd?.(bearer)), body.width)
+      bearer.spots ??
+      clearOf(bearer, body.along?.(bearer) ?? spread(bearer.length, body.spacing, body.fromEnd?.(bearer)), body.width)
     ).map((place, i): Omit<Fastener, "dry" | "wet" | "under"> => ({
       id: `${name}-${bearer.name}-${i + 1}`,
       bearer: bearer.part,

@@ -3,6 +3,7 @@ import type { JointChoices, Piece } from "../piece/schema";
 import { pocketOpens } from "../joinery/pocket-screwed";
 import { wayOf } from "../joinery/fastening";
 import type { Play } from "../joinery/fastening/way";
+import { meanOf, middleLine, Slab, slabOver, slabsOf } from "../construction/top/slabs";
 import { Fastener, FASTENER_WIDTH, placeFasteners, worstTravel } from "./buttons";
 import { fixedScrews } from "./fixed";
 import { fixedLine, TopMovement, travel } from "./year";
@@ -10,6 +11,8 @@ import { fixedLine, TopMovement, travel } from "./year";
 /** A fastener this near a screw that is driven tight gives nothing, and its slot would meet the screw, mm. Ours */
 const BESIDE_FIXED = 45;
 
+/** A fastener stands so far inside a slab's own edges, mm. @source common practice */
+const UNDER_SLAB = 30;
 /** Wood between a pocket and what is cut for a fastener, mm. @source common practice */
 const BESIDE_POCKET = 10;
 
@@ -24,17 +27,39 @@ export function fastenersFor(
   const kind = joints.fastening;
   const width = kind === "button" ? joints.buttons.width : FASTENER_WIDTH;
   const line = fixedLine(choices.fixedLine, at.top.width);
+  const slabs = slabsOf(form, at.top);
+  // each slab moves about its own middle
+  const heldAt = (fromFront: number) =>
+    slabs.length === 0
+      ? line
+      : slabs.map(middleLine).reduce((a, b) => (Math.abs(b - fromFront) < Math.abs(a - fromFront) ? b : a));
   // what holds the ends of the field moves along its grain only; what the sides of a case carry moves with the field
   const travels = (fromFront: number, under: Fastener["under"]) =>
-    under !== "field" ? { dry: 0, wet: 0 } : travel(top, fromFront, line);
+    under !== "field" ? { dry: 0, wet: 0 } : travel(top, fromFront, heldAt(fromFront));
   const fixed = fixedScrews(piece, at);
   return placeFasteners(
     at,
     wayOf(joints).names.id,
-    { width, spacing: joints.buttons.spacing, fromEnd: pockets(joints) },
+    {
+      ...{ width, spacing: joints.buttons.spacing, fromEnd: pockets(joints) },
+      along: (bearer) => (slabs.length > 0 ? besideMiddles(slabs, at, bearer) : null),
+    },
     travels,
-  ).filter(({ bearer, z }) => !fixed.some((screw) => screw.bearer === bearer && Math.abs(screw.z - z) < BESIDE_FIXED));
+  )
+    .filter((each) => slabs.length === 0 || slabOver(slabs, at, each, UNDER_SLAB) !== null)
+    .filter(({ bearer, z }) => !fixed.some((screw) => screw.bearer === bearer && Math.abs(screw.z - z) < BESIDE_FIXED));
 }
+
+/** Two below each slab, on either side of its middle line: alone it would cup round its fixed screw. */
+function besideMiddles(slabs: readonly Slab[], { top }: PieceGeometry, { run, length }: Bearer): number[] | null {
+  if (run !== "across") return null;
+  return slabs
+    .flatMap((slab) => [meanOf(slab.front) + FROM_EDGE, meanOf(slab.back) - FROM_EDGE])
+    .map((y) => top.width / 2 - y)
+    .map((z) => Math.max(FASTENER_WIDTH - length / 2, Math.min(length / 2 - FASTENER_WIDTH, z)));
+}
+/** So far from a slab's edge, mm. @source common practice: wood beside a screw, and the edge's own waves */
+const FROM_EDGE = 70;
 
 /** What pockets take of a rail's end, with half of what is cut for a fastener beside them, mm. */
 const pockets =

@@ -1,5 +1,6 @@
 /** Where a top that may move is held all the same: screws on its fixed line, without which it would wander. */
 import { Bearer, onBearer, PieceGeometry } from "../construction/geometry";
+import { middleLine, slabsOf } from "../construction/top/slabs";
 import type { Piece } from "../piece/schema";
 import { fixedLine } from "./year";
 
@@ -18,6 +19,12 @@ export function fixedScrews(
   at: Pick<PieceGeometry, "bearers" | "top" | "parting">,
 ): FixedScrew[] {
   if (form.field === "slats" || joints.fastening === "loose" || joints.fastening === "screwed") return [];
+  const slabs = slabsOf(form, at.top);
+  if (slabs.length > 0)
+    return inEachSlab(
+      slabs.map((slab) => at.top.width / 2 - middleLine(slab)),
+      at.bearers,
+    );
   const line = at.top.width / 2 - fixedLine(choices.fixedLine, at.top.width);
   const aslant = at.bearers.filter((each) => each.run === "aslant");
   if (aslant.length === at.bearers.length && aslant.length > 0) return inOneArm(aslant, line);
@@ -43,6 +50,25 @@ export function fixedScrews(
     id: `fixed-${nearest.name}-${side > 0 ? "right" : "left"}`,
     x: (side * nearest.length) / 4,
   }));
+}
+
+/** Each slab is held on its own middle line: by every bearer that runs across below it, else by the nearest that runs along. z from the middle of the top */
+function inEachSlab(lines: readonly number[], bearers: readonly Bearer[]): FixedScrew[] {
+  const name = (bearer: Bearer, i: number) => `fixed-${bearer.name}${lines.length > 1 ? `-slab-${i + 1}` : ""}`;
+  return lines.flatMap((line, i): FixedScrew[] => {
+    const under = bearers.filter((each) => each.run === "across" && Math.abs(line) < each.length / 2 - FROM_END);
+    if (under.length > 0)
+      return under.map((each) => {
+        // through the hole that is there
+        const spots = each.spots?.length ? each.spots : [line];
+        const z = spots.reduce((a, b) => (Math.abs(b - line) < Math.abs(a - line) ? b : a));
+        return { id: name(each, i), bearer: each.part, run: each.run, x: each.at, z };
+      });
+    const along = bearers.filter((each) => each.run === "along");
+    if (along.length === 0) return [];
+    const nearest = along.reduce((a, b) => (Math.abs(b.at - line) < Math.abs(a.at - line) ? b : a));
+    return [{ id: name(nearest, i), bearer: nearest.part, run: nearest.run, x: 0, z: nearest.at }];
+  });
 }
 
 /** A screw stays so far from the end of what it goes through, mm. @source common practice: eight times its diameter */

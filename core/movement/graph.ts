@@ -10,6 +10,7 @@ import { LENGTHWISE } from "./breadboard";
 import type { Fastener } from "./buttons";
 import { boardCoefficient } from "./coefficient";
 import { partOver } from "../construction/top/links";
+import { middleLine, slabsOf } from "../construction/top/slabs";
 import { wayOf } from "../joinery/fastening";
 import type { Stiffeners } from "./flat";
 import { Axis, Link, Member, point } from "./restraint";
@@ -83,8 +84,14 @@ function fastenerLinks({ piece, at, fasteners }: GraphFacts): Link[] {
   const kind = piece.joints.fastening;
   const { names, play: playOf } = wayOf(piece.joints);
   const line = at.top.width / 2 - fixedLine(piece.choices.fixedLine, at.top.width);
+  const slabs = slabsOf(piece.form, at.top);
+  // each slab moves about its own middle
+  const lineOf = ({ z }: Fastener) =>
+    slabs
+      .map((slab) => at.top.width / 2 - middleLine(slab))
+      .reduce((a, b) => (Math.abs(b - z) < Math.abs(a - z) ? b : a), slabs.length > 0 ? Infinity : line);
   const fixed = fixedScrews(piece, at).map(({ id, bearer, x, z, run }): Link => ({
-    id: run === "along" ? (at.parting ? id : "fixed-long") : `fixed-${bearer}`,
+    id: at.parting || at.core.slabs ? id : run === "along" ? "fixed-long" : `fixed-${bearer}`,
     name: run === "along" ? "the fixed screws" : "the fixed screw",
     a: bearer,
     b: partOver(piece.form, at, { x, z }),
@@ -98,7 +105,7 @@ function fastenerLinks({ piece, at, fasteners }: GraphFacts): Link[] {
   const others = fasteners.map((each): Link => {
     const rail = each.run === "along" ? "long" : "across";
     const play = playOf(piece.joints, rail, need[rail]);
-    const side = each.z >= line ? 1 : -1;
+    const side = each.z >= lineOf(each) ? 1 : -1;
     const range: [number, number] = side > 0 ? [-play.dry, play.wet] : [-play.wet, play.dry];
     return {
       id: each.id,

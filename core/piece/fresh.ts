@@ -9,6 +9,7 @@ import { USUAL_EXISTING } from "./existing-choices";
 import { NO_OWN } from "./own-choices";
 import { USUAL_PARTING } from "./parting-choices";
 import { USUAL_PLANK } from "./plank-choices";
+import { USUAL_SLABS } from "./slab-choices";
 import { USUAL_SPLAYED } from "./splayed-choices";
 import { PanelChoice, Piece, PIECE_FORMAT, PIECE_VERSION } from "./schema";
 
@@ -58,6 +59,7 @@ export function freshPiece(name: string, day: string): Piece {
       shelf: USUAL_SHELF,
       ...USUAL_TOP,
       parting: USUAL_PARTING,
+      slabs: USUAL_SLABS,
     },
     joints: {
       legRail: { kind: "mortise-tenon", thickness: null, length: null, tenons: null, meeting: "mitred", haunch: true },

@@ -3,12 +3,12 @@ import * as v from "valibot";
 import { between, choice, count, distance, list, name, size, text } from "./fields";
 
 /** A top is a field, what is at its ends, and what keeps it flat: each its own choice. */
-export const FIELDS = ["solid", "stripes", "slats"] as const;
+export const FIELDS = ["solid", "stripes", "slats", "slabs"] as const;
 export const ENDS = ["none", "breadboards", "frame"] as const;
 export const STIFFENERS = ["none", "channels", "battens"] as const;
 /** How each choice is called. */
 export const TOP_NAMES = {
-  field: { solid: "One panel", stripes: "Stripes", slats: "Slats" },
+  field: { solid: "One panel", stripes: "Stripes", slats: "Slats", slabs: "Slabs" },
   ends: { none: "Nothing", breadboards: "Breadboards", frame: "A frame" },
   stiffener: { none: "Nothing", channels: "Steel channels", battens: "Battens" },
 } as const;

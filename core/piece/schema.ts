@@ -17,6 +17,7 @@ import { MOST_TIMES } from "./most-times";
 import { NO_OWN, ownSchema } from "./own-choices";
 import { partingFields } from "./parting-choices";
 import { plankFields } from "./plank-choices";
+import { slabFields } from "./slab-choices";
 import { splayedFields } from "./splayed-choices";
 import { between, choice, count, date, distance, list, moisture, name, size, text } from "./fields";
 
@@ -85,6 +86,7 @@ const formSchema = v.strictObject({
   ...shelfFields,
   ...topConstructionFields,
   ...partingFields,
+  ...slabFields,
 });
 
 const jointsSchema = v.strictObject({

@@ -6,6 +6,7 @@ import { oneWood } from "../construction/base/one-blank";
 import { FIT_RULES } from "../construction/fit-rules";
 import { FORM_RULES } from "../construction/rules";
 import { PARTING_RULES } from "../construction/parting/rules";
+import { SLAB_RULES } from "../construction/top/slab-rules";
 import { OUTDOOR_RULES } from "../outdoors/rules";
 import { STRIPE_RULES } from "../movement/stripe-rules";
 import { slatScrewsRule } from "../movement/slat-rules";
@@ -96,6 +97,12 @@ export const FORM_JUDGED = WORK.stage(
     ({ stiffeners, ...facts }) => judge("form", PARTING_RULES, { ...facts, stiffeners: stiffeners?.x ?? [] }),
   )
   .stage(
+    "slabsJudged",
+    "form",
+    ({ piece, geometry, top }) => ({ form: piece.form, at: geometry, top }),
+    (facts) => judge("form", SLAB_RULES, facts),
+  )
+  .stage(
     "outdoorsJudged",
     "form",
     ({ piece, geometry, species }) => ({ piece, at: geometry, species }),
@@ -110,7 +117,11 @@ export const FORM_JUDGED = WORK.stage(
   .stage(
     "stripesJudged",
     "movement",
-    ({ piece, stripes, top }) => ({ form: piece.form, stripes, top }),
+    ({ piece, geometry, stripes, top }) => ({
+      form: piece.form,
+      stripes: geometry.core.striped ? stripes : [],
+      top,
+    }),
     (facts) => judge("movement", STRIPE_RULES, facts),
   )
   .stage(

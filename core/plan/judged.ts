@@ -164,6 +164,7 @@ export const allJudged = (at: Values): Judged[] =>
     at.fitJudged,
     at.rowsJudged,
     at.partingJudged,
+    at.slabsJudged,
     at.woodJudged,
     at.outdoorsJudged,
     at.slatsJudged,

@@ -17,6 +17,7 @@ import { INLAY_RULES } from "../construction/top/inlay-rules";
 import { STRIPE_RULES } from "../movement/stripe-rules";
 import { OWN_RULES } from "../construction/own/rules";
 import { PARTING_RULES } from "../construction/parting/rules";
+import { SLAB_RULES } from "../construction/top/slab-rules";
 import { SHELF_RULES } from "../construction/fitting/shelf-rules";
 import { WOOD_RULES } from "../wood/unknown-rules";
 import type { Stage } from "../verdict/verdict";
@@ -31,6 +32,7 @@ export const RULE_COUNT: Record<Stage, number> = {
     WOOD_RULES.length +
     OUTDOOR_RULES.length +
     PARTING_RULES.length +
+    SLAB_RULES.length +
     SHELF_RULES.length +
     OWN_RULES.length +
     BASE_LIST.reduce((sum, each) => sum + each.formRules.length, 0),

@@ -4,26 +4,25 @@ import { proposeTable } from "../brief/propose";
 import type { BaseGeometry } from "../construction/base";
 import { placed } from "../construction/placed";
 import { shapedTop } from "../construction/top/outline";
+import { meanOf, slabsOf } from "../construction/top/slabs";
 import { Stripe, stripesOf } from "../construction/top/stripes";
-import { panelCandidates, panelNeed } from "../layout/candidates";
 import { knownBoards, layStrips } from "../layout/lay";
 import { addDays } from "../movement/course";
 import { courseOfTop, looksOf, readsOf, roomAirOf, shopAirOf, Surroundings } from "../movement/courses";
 import { filmsOf } from "../movement/faces";
 import { latestMoisture } from "../piece/measured";
 import { panelsMade } from "../piece/times";
-import { isComposed, PanelPlace, PieceGeometry } from "../construction/geometry";
+import type { PanelPlace, PieceGeometry } from "../construction/geometry";
 import { panelSeen } from "../panels/lens";
 import { asBlank } from "../panels/row";
 import { panelPlaces } from "../panels/places";
 import type { PanelChoice, Piece } from "../piece/schema";
 import type { LaidStrip } from "../stock/panel-facts";
-import type { Shop } from "../piece/shop";
-import type { RackBoard } from "../stock/board";
 import { stageList } from "../stages";
 import { findSpecies, Species } from "../wood/species";
 import { STAND_IN } from "../wood/unknown-rules";
 import { woodOf, Woods, woodsOf } from "../wood/woods";
+import { candidatesFor } from "./found";
 import type { PlanInputs } from "./inputs";
 
 /** Days from the first working day to delivery where no day is promised. @source common practice: six weeks */
@@ -209,15 +208,20 @@ export const SHAPE = stageList<PlanInputs>()
       };
     },
   )
-  // a striped top has no boards of its own: strips by their woods
+  // a top of stripes or slabs is not composed: strips by their woods
   .stage(
     "stripes",
     "boards",
-    ({ piece, geometry, species, woods }) => ({ form: piece.form, core: geometry.core, species, woods }),
-    ({ form, core, species, woods }) =>
-      core.striped
-        ? stripesOf(form, core.width).map((each) => ({ ...each, species: woodOf(woods, each.kind, species) }))
-        : NO_STRIPES,
+    ({ piece, geometry, species, woods }) => ({ form: piece.form, at: geometry, species, woods }),
+    ({ form, at: { core, top }, species, woods }) =>
+      core.slabs
+        ? slabsOf(form, top).map((slab) => ({
+            ...{ kind: slab.kind, mark: slab.id, species: woodOf(woods, slab.kind, species) },
+            ...{ from: meanOf(slab.front), width: Math.max(1, meanOf(slab.back) - meanOf(slab.front)) },
+          }))
+        : core.striped
+          ? stripesOf(form, core.width).map((each) => ({ ...each, species: woodOf(woods, each.kind, species) }))
+          : NO_STRIPES,
   )
   // rings of boards that can't be laid are unknown, as before any are chosen
   .stage(
@@ -251,18 +255,3 @@ const withOthers = (choice: PanelChoice, others: readonly PanelChoice["strips"][
   ...choice,
   banned: [...choice.banned, ...others.flatMap((strips) => strips.map((each) => each.board))],
 });
-
-interface CandidateFacts {
-  rack: readonly RackBoard[];
-  species: string;
-  at: PieceGeometry;
-  shop: Shop;
-  choice: Pick<PanelChoice, "banned" | "crosscutFirst" | "sawnFace">;
-  top: Piece["form"]["top"];
-}
-
-function candidatesFor({ rack, species, at, shop, choice, top }: CandidateFacts) {
-  // slats and stripes are placed with the other parts: there is no panel to compose
-  if (!isComposed(at.core)) return { candidates: [], unfit: [] };
-  return panelCandidates(rack, species, panelNeed(at, top), { shop, choice });
-}

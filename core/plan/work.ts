@@ -38,7 +38,7 @@ export const WORK = PARTS.stage(
       ...{ piece, stripes, species, shop, adhesive },
     }),
     ({ laid, at, piece, stripes, species, shop, adhesive }) =>
-      stripes.length > 0
+      at.core.striped
         ? sectionStages(stripes, piece.form.stripes.sections, at, { piece, species, shop, adhesive })
         : glueStages(laid, at, { piece, species, shop, adhesive }),
   )

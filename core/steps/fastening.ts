@@ -55,11 +55,12 @@ export function attachStep(
   if (form.field !== "slats") {
     const { title, detail } = wayOf(joints).attach(joints, named(at));
     const laid = at.parting?.kind === "leaves" ? `${HALVES.attach} ` : "";
-    const fixed = fixedScrews(piece, at).map(({ bearer }) => bearer);
+    const fixed = [...new Set(fixedScrews(piece, at).map(({ bearer }) => bearer))];
+    const slabs = form.field === "slabs" && form.slabs.count > 1;
     if (fixed.length === 0) return { title, detail: `${laid}${detail}` };
     return {
       title,
-      detail: `${laid}First the fixed line: one screw tight up through ${fixed.length > 1 ? "parts" : "part"} ${listed(fixed)} where it crosses ${fixed.length > 1 ? "them" : "it"}${named(at).thin ? "" : `, from a counterbore that leaves ${COUNTERBORED} mm`}, or the top wanders. ${detail}`,
+      detail: `${laid}${slabs ? "First each slab’s middle line" : "First the fixed line"}: one screw tight up through ${fixed.length > 1 ? "parts" : "part"} ${listed(fixed)} where it crosses ${fixed.length > 1 ? "them" : "it"}${named(at).thin ? "" : `, from a counterbore that leaves ${COUNTERBORED} mm`}, or ${slabs ? "it" : "the top"} wanders. ${detail}`,
     };
   }
   return {

@@ -32,7 +32,7 @@ export function finishSteps(
     seen,
     closed,
     names,
-  }: { top: string; seen: readonly string[]; closed: readonly string[]; names: ReadonlyMap<string, string> },
+  }: { top: readonly string[]; seen: readonly string[]; closed: readonly string[]; names: ReadonlyMap<string, string> },
 ): Finished {
   const own = new Map(
     differing(piece).flatMap(([kind, { finish }]) => (finish === null ? [] : [[kind, finish] as const])),
@@ -61,7 +61,7 @@ export function finishSteps(
           id: `${id}-${coat}`,
           title: `Coat ${coat} of ${coats.name}${usual || kinds.length === 0 ? "" : ` on the ${on}`}`,
           detail: coat > 1 ? "Rub down lightly first." : usual ? first : "Masked from what has another finish.",
-          parts: [...(usual ? [top] : []), ...kinds],
+          parts: [...(usual ? top : []), ...kinds],
           after: coat === 1 ? [...(usual ? ["sand-top"] : []), ...closed] : [`${id}-${coat - 1}`],
           hours: (usual ? 2 : 1) * TIME.coat,
           wait: coats.dry,

@@ -16,6 +16,7 @@ import { COATS, finishSteps } from "./finish";
 import { GluedPanel, panelSteps } from "./panel";
 import { drawSteps, openSteps } from "./parting";
 import { roundShelf, shelfOnStretchers, shelfSteps } from "./shelf";
+import { fieldKinds } from "./slabs";
 import { attachStep, fasteningStep, smallStep } from "./fastening";
 import { topSteps } from "./top";
 import { stripesStep, topGluing } from "./top-gluing";
@@ -55,7 +56,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
     .filter((part) => part.role !== "panel")
     .reduce((sum, part) => sum + (STICKS.includes(part.role) ? part.count * part.leaves : 1), 0);
   const coats = COATS[piece.finish];
-  const topPart = piece.form.field === "slats" ? "slat" : "top";
+  const field = fieldKinds(piece.form, at.top);
   const { top } = piece.panels;
   const reclaimed = ["top", "shelf"].some(
     (id) => (piece.panels[id]?.sawnFace ?? null) !== null && parts.some((part) => part.id === id),
@@ -174,7 +175,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
         id: "fill",
         title: "Fill knots and checks of the top",
         detail: `In ${filled.join(", ")}: loose wood out, epoxy tinted dark, a little proud and warmed until no bubble rises; tape below what goes through.`,
-        parts: [topPart],
+        parts: field,
         after: [made.at(-1)!.id],
         hours: 0.5,
         wait: TIME.fill,
@@ -187,11 +188,13 @@ export function stepsFor(inputs: OrderInputs): Step[] {
       title:
         piece.form.field === "slats"
           ? "Sand the slats all round"
-          : top.sawnFace === null
-            ? "Sand the top, both faces"
-            : "Brush the top’s sawn face, sand the face below",
+          : piece.form.field === "slabs"
+            ? "Sand the slabs, both faces and their edges"
+            : top.sawnFace === null
+              ? "Sand the top, both faces"
+              : "Brush the top’s sawn face, sand the face below",
       detail: `${top.sawnFace === null ? "" : "Above, only splinters go: along the grain, by hand. Below: t"}${top.sawnFace === null ? "T" : ""}o ${coats.oily ? "180 or 220" : "150"} grit; raise the grain once. Sign and date it below, with the shop’s mark punched in before the first coat.`,
-      parts: [topPart, ...parts.filter(({ id }) => id === "leaf").map(({ id }) => id)],
+      parts: [...field, ...parts.filter(({ id }) => id === "leaf").map(({ id }) => id)],
       after: [
         filled.length > 0 ? "fill" : made.at(-1)!.id,
         ...edges.top.filter(({ id }) => id.endsWith("-after")).map(({ id }) => id),
@@ -201,7 +204,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
     }),
   );
   const finished = finishSteps(piece, {
-    top: topPart,
+    top: field,
     seen: [
       ...base.seen,
       ...["shelf", "shelf-slat", "leaf", "leaf-rail"].filter((kind) => parts.some(({ id }) => id === kind)),
@@ -225,7 +228,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
       id: "attach",
       check: "Gap at each fastener as Movement gives it.",
       ...(base.attach ?? (outdoors ? rustless(attachStep(piece, at)) : attachStep(piece, at))),
-      parts: [topPart],
+      parts: field,
       after: [...finished.last, ...base.standing, ...(small ? [small.id] : []), ...drawn.map(({ id }) => id)],
       hours: TIME.attach,
       wait: finished.cure,

@@ -10,6 +10,7 @@ import type { Shop } from "../piece/shop";
 import { fine, listed, mm } from "../verdict/verdict";
 import { inlayStep, outlineStep } from "./outline";
 import { partSteps } from "./parting";
+import { slabSteps } from "./slabs";
 import type { Step } from "./step";
 
 /** What the steps of a top follow from. `strips`: how thick its strips were glued, mm; `last`: the steps that leave the panel glued. */
@@ -26,18 +27,21 @@ type TopStep = Partial<Step> & Pick<Step, "id" | "title" | "detail" | "hours">;
 /** From the glued panel, or the milled slats, to a top that can be sanded: in order, each after the one before. */
 export function topSteps(facts: TopFacts): TopStep[] {
   const { form } = facts.piece;
+  if (form.field === "slabs") return withInlays(slabSteps(form, facts.at.top, facts.shop), form);
   const slats = form.field === "slats";
   const field = slats ? slatSteps(form, facts.at) : panelSteps(facts);
   const before = field.at(-1)!.id;
   const ends =
     form.ends === "breadboards" ? endSteps(form, before) : form.ends === "frame" ? frameSteps(form, before) : [];
-  const { inlays } = form.top;
   const held = [...field, ...ends];
   const flat = slats || form.ends === "frame" ? [] : flatSteps(form, held.at(-1)!.id);
   const all = [...held, ...flat];
-  // last before it is sanded: nothing is cut over them afterwards
-  return slats || inlays.length === 0 ? all : [...all, inlayStep(inlays, all.at(-1)!.id)];
+  return slats ? all : withInlays(all, form);
 }
+
+/** Inlays last before it is sanded: nothing is cut over them afterwards. */
+const withInlays = (steps: TopStep[], { top: { inlays } }: Form): TopStep[] =>
+  inlays.length === 0 ? steps : [...steps, inlayStep(inlays, steps.at(-1)!.id)];
 
 /** Where each end of the field is held, by what it is. */
 const TRIM: Record<Form["ends"], (form: Form) => Pick<TopStep, "title" | "detail">> = {

@@ -74,9 +74,11 @@ function Years({ name }: { name: string }) {
     ? `${top.strips.length} boards`
     : plan.slats
       ? `${plan.geometry.core.count} slats of`
-      : plan.geometry.core.striped
-        ? `${stripesSaid(stripesOf(piece.form, plan.geometry.core.width))}, together`
-        : "boards not chosen yet";
+      : plan.geometry.core.slabs
+        ? `${top.strips.length === 1 ? "one slab" : `${top.strips.length} slabs`}, each about its own middle line; the top`
+        : plan.geometry.core.striped
+          ? `${stripesSaid(stripesOf(piece.form, plan.geometry.core.width))}, together`
+          : "boards not chosen yet";
   const pick = (to: number) => {
     setPlaying(false);
     setSample(to);

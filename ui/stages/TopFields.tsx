@@ -3,6 +3,7 @@ import type { Piece } from "../../core/piece/schema";
 import { AutoLengthField } from "../fields/auto";
 import { Choice, LengthField, NumberField, Tick } from "../fields/fields";
 import type { useSet } from "../piece/useSet";
+import { SlabFields } from "./SlabFields";
 import { StripeFields } from "./StripeFields";
 
 type Set = ReturnType<typeof useSet>["set"];
@@ -17,11 +18,16 @@ export function TopFields({ piece, set, thickness }: Facts & { thickness: number
   return (
     <>
       {field === "slats" && <Slats piece={piece} set={set} />}
+      {field === "slabs" && <SlabFields />}
       {field === "stripes" && <StripeFields piece={piece} set={set} />}
       {ends === "breadboards" && <Breadboards piece={piece} set={set} thickness={thickness} />}
       {ends === "frame" && <Frame piece={piece} set={set} />}
-      {field !== "slats" && ends !== "frame" && stiffener === "channels" && <Channels piece={piece} set={set} />}
-      {field !== "slats" && ends !== "frame" && stiffener === "battens" && <Battens piece={piece} set={set} />}
+      {field !== "slats" && field !== "slabs" && ends !== "frame" && stiffener === "channels" && (
+        <Channels piece={piece} set={set} />
+      )}
+      {field !== "slats" && field !== "slabs" && ends !== "frame" && stiffener === "battens" && (
+        <Battens piece={piece} set={set} />
+      )}
     </>
   );
 }

@@ -52,6 +52,7 @@ const coreOf = (form: Form, top: PieceGeometry["top"]): PanelCore => ({
   ...widthOf(form, top),
   thickness: top.thickness,
   ...(form.field === "stripes" ? { striped: true as const } : {}),
+  ...(form.field === "slabs" ? { slabs: true as const } : {}),
 });
 
 /** Middle lines of the slats, from the front one to the back one: z from the middle of the top. */
@@ -61,4 +62,5 @@ export function slatLines(form: Pick<Form, "slats">, { core }: Pick<PieceGeometr
 }
 
 /** Whether the outline from above is cut from the field: not from one that is held at its ends. */
-export const isWhole = (form: Pick<Form, "field" | "ends">) => form.field !== "slats" && form.ends === "none";
+export const isWhole = (form: Pick<Form, "field" | "ends">) =>
+  form.field !== "slats" && form.field !== "slabs" && form.ends === "none";

@@ -7,7 +7,7 @@ import type { KindOfJoint } from "../../joinery/kinds";
 import type { Form } from "../../piece/schema";
 import type { Shop } from "../../piece/shop";
 import type { PieceGeometry } from "../geometry";
-import { halfAt } from "../parting/parting";
+import { partOver } from "./links";
 
 export interface Inlays {
   parts: AssemblyPart[];
@@ -31,13 +31,12 @@ export function inlayWays(degrees: number): { along: Vec; across: Vec } {
 }
 
 /** Inlays of a top that is one panel; none where it has none, or is of slats. */
-export function inlaysOf(
-  { top: { inlays }, field }: Pick<Form, "top" | "field">,
-  at: PieceGeometry,
-  shop: Shop,
-): Inlays {
+export function inlaysOf(form: Pick<Form, "top" | "field" | "ends" | "slabs">, at: PieceGeometry, shop: Shop): Inlays {
+  const { inlays } = form.top;
+  const { field } = form;
   if (inlays.length === 0 || field === "slats") return NONE;
   const face = at.under + at.top.thickness;
+  const over = (place: { x: number; z: number }) => partOver(form, at, place);
   const all: Inlays = { parts: [], joints: [], meetings: [] };
   let marked = 0;
   inlays.forEach(({ name, shape, length, width: given, deep, turn, places }, n) => {
@@ -68,7 +67,12 @@ export function inlaysOf(
       });
       // from the floor's far corner: down, along its grain, toward the front
       const far = add(middle, add(times(along, -length / 2), times(across, width / 2)));
-      all.meetings.push({ joint, enters: id, receives: halfAt(at, x), face: { at: far, x: [0, -1, 0], y: along } });
+      all.meetings.push({
+        joint,
+        enters: id,
+        receives: over({ x, z: 0 - y }),
+        face: { at: far, x: [0, -1, 0], y: along },
+      });
     }
   });
   return all;

@@ -8,6 +8,7 @@ import { Remedy, set } from "../../verdict/verdict";
 import type { PieceGeometry } from "../geometry";
 import { halfAt } from "../parting/parting";
 import { slatLines } from "./core";
+import { slabOver, slabsOf } from "./slabs";
 import { slatScrews } from "./slat-screws";
 
 export interface TopLinkFacts {
@@ -20,6 +21,8 @@ export interface TopLinkFacts {
 /** What holds the top together, by its construction. */
 export function topLinks(facts: TopLinkFacts): Link[] {
   const { form } = facts;
+  // glass lies in its rebates, and holds nothing
+  if (form.field === "slabs") return [];
   const ends = form.ends === "breadboards" ? breadboardLinks(facts) : form.ends === "frame" ? framedLinks(facts) : [];
   return [...(form.field === "slats" ? slatLinks(facts) : []), ...ends, ...stiffenerLinks(facts)];
 }
@@ -29,7 +32,13 @@ const endBoardAt = (side: number) => `D${side > 0 ? 2 : 1}`;
 const frameAt = (letter: string, side: number) => `${letter}${side > 0 ? 1 : 2}`;
 
 /** The part over a place under the top: its field, or what holds its ends there. x and z from the middle of the top, mm */
-export function partOver({ ends }: Pick<Form, "ends">, at: PieceGeometry, { x, z }: { x: number; z: number }): string {
+export function partOver(
+  form: Pick<Form, "ends" | "field" | "slabs">,
+  at: PieceGeometry,
+  { x, z }: { x: number; z: number },
+): string {
+  const { ends } = form;
+  if (at.core.slabs) return slabOver(slabsOf(form, at.top), at, { x, z })?.id ?? "SL1";
   if (ends === "none" || underOf(at, { x, z }) === "field") return halfAt(at, x);
   if (ends === "breadboards") return endBoardAt(x);
   return Math.abs(x) > at.core.shoulder / 2 ? frameAt("G", x) : frameAt("F", z);

@@ -26,6 +26,21 @@ const SORTS: Record<string, Sort> = {
     note: "Glued from the boards chosen for it; trimmed when flat.",
   },
   slat: { name: "Slat", letter: "S", role: "slat", note: "Drilled before it is finished; edges rounded." },
+  "slab-1": {
+    name: "Front slab",
+    said: "front slab",
+    letter: "SL",
+    role: "slat",
+    note: "One board with its own edges, bark and soft wood off; flattened as wide as it is.",
+  },
+  "slab-2": {
+    name: "Back slab",
+    said: "back slab",
+    letter: "SL",
+    role: "slat",
+    note: "One board with its own edges, bark and soft wood off; flattened as wide as it is.",
+  },
+  glass: { name: "Glass", letter: "GL", role: "bought", note: "Ordered by a template of the slabs as they lie." },
   batten: {
     name: "Batten",
     letter: "J",

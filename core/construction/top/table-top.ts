@@ -10,12 +10,14 @@ import { halves } from "../parting/parts";
 import { endBoards, frameOf, inFrame, withTongues } from "./ends";
 import { keptAt, outlineOf, shapedTop } from "./outline";
 import { pegged } from "./pegs";
+import { slabParts } from "./slabs";
 import { stripesOf } from "./stripes";
 import { flat, PANEL, part, TopFacts } from "./part";
 
 /** The top: its field, what is at its ends, what keeps it flat. */
 export function tableTop(facts: TopFacts): AssemblyPart[] {
   const { form, at } = facts;
+  if (form.field === "slabs") return slabParts(form, at);
   const field = form.field === "slats" ? slatsOf(facts) : at.parting ? halves(panelOf(facts), at) : [panelOf(facts)];
   const stiff = form.stiffener === "battens" && facts.stiffeners ? battens(at, facts.stiffeners, form) : [];
   switch (form.ends) {

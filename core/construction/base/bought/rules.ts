@@ -3,7 +3,8 @@ import type { BaseRuleFacts, Rule } from "../base";
 import { kneeRoomUnder } from "../knee-room";
 import { spanBetween } from "../span";
 import { tipping } from "../tipping";
-import type { Bought } from "./place";
+import { middleLine, slabsOf } from "../../top/slabs";
+import { Bought, holesIn } from "./place";
 
 type Facts = BaseRuleFacts<Bought>;
 
@@ -13,6 +14,8 @@ const BOUGHT = {
   person: 100,
   /** a plate spreads what a leg is pushed by, mm */
   plate: 80,
+  /** the tight bolt stands so near a slab's middle line, mm */
+  middle: 60,
 };
 
 /** Every rule of bought legs, in the order a maker would ask. */
@@ -136,9 +139,30 @@ function way({ choices }: Facts): Verdict {
 }
 
 /** One bolt of each row stands on the middle line and is tight: two beside it would hold what moves between them. */
-function middle({ at, choices }: Facts): Verdict | null {
+function middle({ form, at, choices }: Facts): Verdict | null {
   if (at.choices.kind === "hairpins" || choices.fastening === "loose") return null;
-  const { holes } = at.choices.plate;
+  const { holes, width } = at.choices.plate;
+  const slabs = slabsOf(form, at.top);
+  if (slabs.length > 0) {
+    const { across } = holesIn(at.choices);
+    const off = slabs.map((slab) =>
+      Math.min(...across.map((each) => Math.abs(each - width / 2 - (at.top.width / 2 - middleLine(slab))))),
+    );
+    const most = Math.max(...off);
+    return verdict({
+      id: "form.bought-middle",
+      stage: "form",
+      subject: ["bought-leg"],
+      level: grade(most, "at most", BOUGHT.middle, 2 * BOUGHT.middle),
+      text: `A bolt of each row stands ${mm(Math.round(most))} from the middle line of ${slabs.length > 1 ? "each slab" : "the slab"}`,
+      why: "One bolt of each row is tight in each slab, all others give: the slab then moves about its own middle.",
+      limit: BOUGHT.middle,
+      actual: Math.round(most),
+      sense: "at most",
+      unit: "mm",
+      remedies: [],
+    });
+  }
   const odd = holes % 2 === 1;
   const more = holes < 8 ? holes + 1 : holes - 1;
   return verdict({

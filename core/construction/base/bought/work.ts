@@ -1,3 +1,4 @@
+import { fieldKinds } from "../../../steps/slabs";
 import { stepOf as step } from "../../../steps/step";
 import { mm } from "../../../verdict/verdict";
 import type { BaseWork, WorkFacts } from "../base";
@@ -8,7 +9,7 @@ const SAID = { frames: "frames", hairpins: "legs", pedestal: "pedestal", lift: "
 const WEEK = 7 * 24;
 
 /** The order round bought legs: ordered first, measured when they come, the top drilled from them, bolted on last. */
-export function boughtWork({ at, joints }: WorkFacts<Bought>): BaseWork {
+export function boughtWork({ form, at, joints }: WorkFacts<Bought>): BaseWork {
   const { choices, stands } = at;
   const said = SAID[choices.kind];
   const [joint] = joints;
@@ -42,7 +43,7 @@ export function boughtWork({ at, joints }: WorkFacts<Bought>): BaseWork {
         id: "drill-top",
         title: choices.into === "inserts" ? "Drill the top and set the inserts" : "Drill the top for its screws",
         detail: `${holes} holes marked through the plates where they will stand, each in the middle of its slot on the day; a stop on the drill.${choices.into === "inserts" ? " Inserts a hair below the face, square to it, glued with epoxy in soft wood." : ""}`,
-        parts: ["top"],
+        parts: fieldKinds(form, at.top),
         after: ["measure-bought", "sand-top"],
         hours: 0.5 + holes * 0.06,
         check: "Every bolt goes in by hand.",
@@ -55,7 +56,7 @@ export function boughtWork({ at, joints }: WorkFacts<Bought>): BaseWork {
     standing: ["drill-top"],
     attach: {
       title: "Bolt the top on",
-      detail: `Upside down on blankets: the bolt on the middle line of each row tight, all others under broad washers, a turn loose in their slots.${choices.kind === "lift" ? " Cables with slack for the highest height." : ""}`,
+      detail: `Upside down on blankets: ${form.field === "slabs" ? "the bolt nearest each slab’s middle line" : "the bolt on the middle line"} of each row tight, all others under broad washers, a turn loose in their slots.${choices.kind === "lift" ? " Cables with slack for the highest height." : ""}`,
       check: "Gap at each fastener as Movement gives it.",
     },
     seen: [],

@@ -61,7 +61,7 @@ function endsFit({ at, form }: Facts): Verdict {
 
 /** Ends are joined to a top that is one panel; a mitre wants its ends straight, and nothing over them. */
 function topWhole({ at, form }: Facts): Verdict {
-  const laid = form.field === "slats" || form.ends !== "none";
+  const laid = form.field === "slats" || form.field === "slabs" || form.ends !== "none";
   const shaped = at.mitred && form.top.outline !== "rectangle";
   return verdict({
     id: "form.plank-top",
@@ -78,7 +78,9 @@ function topWhole({ at, form }: Facts): Verdict {
     why: "Both shrink across the piece and stay as long as they are, so they may be glued from edge to edge; slats, end boards and a frame don't move with them.",
     remedies: laid
       ? [
-          ...(form.field === "slats" ? [set("Make the top one panel", ["form", "field"], "solid")] : []),
+          ...(form.field === "slats" || form.field === "slabs"
+            ? [set("Make the top one panel", ["form", "field"], "solid")]
+            : []),
           ...(form.ends !== "none" ? [set("Leave its ends plain", ["form", "ends"], "none")] : []),
         ]
       : shaped
