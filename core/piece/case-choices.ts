@@ -40,6 +40,14 @@ const USUAL_DOORS = {
   panel: "solid" as "solid" | "sheet",
 };
 
+/** What closes a case behind: a sheet, boards that lap one another, a frame with panels. */
+export const BACKS = ["none", "sheet", "boards", "framed"] as const;
+/** @source common practice */
+const USUAL_BACKS = {
+  ...{ thickness: 14, board: 110, lap: 8, gap: 2 },
+  ...{ stile: 60, rail: 60, panelThickness: 7, groove: 10, free: 3 },
+};
+
 const caseSchema = v.strictObject({
   thickness: size("thickness of the sides", 8, 80),
   /** of bottom, dividers, shelves and drawer rails */
@@ -57,7 +65,23 @@ const caseSchema = v.strictObject({
   frame: v.optional(legFrameSchema, USUAL_LEG_FRAME),
   kick: v.boolean("A kick board is there or not."),
   relief: distance("foot relief", 150),
-  back: choice("back", ["none", "sheet"]),
+  back: choice("back", BACKS),
+  backs: v.optional(
+    v.strictObject({
+      thickness: size("thickness of a back of wood", 6, 30),
+      /** boards: how wide about, how far they lap, the gap left in that on the day */
+      board: size("width of the back's boards", 30, 300),
+      lap: size("lap of the back's boards", 3, 25),
+      gap: distance("gap between the back's boards", 8),
+      /** a frame */
+      stile: size("width of the back's stiles", 20, 200),
+      rail: size("width of the back's rails", 20, 200),
+      panelThickness: size("thickness of the back's panels", 3, 20),
+      groove: size("depth of the grooves in the back", 3, 25),
+      free: distance("gap beside a panel of the back", 10),
+    }),
+    USUAL_BACKS,
+  ),
   /** as measured: sheets are seldom as thick as they are called */
   sheet: size("thickness of the back's sheet", 2, 30),
   slope: choice("slope of dovetails", ["1:6", "1:8"]),
@@ -124,7 +148,17 @@ export type CaseBay = v.InferOutput<typeof baySchema>;
 /** @source common practice */
 export const USUAL_CASE: CaseChoices = {
   ...{ thickness: 21, inner: 20, rails: 60, behind: 0, lift: 60, kick: true, relief: 12 },
-  ...{ back: "sheet", sheet: 6.2, slope: "1:8", slot: 12, wall: false, stands: "sides", setBack: 40, alcove: null },
+  ...{
+    back: "sheet",
+    sheet: 6.2,
+    slope: "1:8",
+    slot: 12,
+    wall: false,
+    backs: USUAL_BACKS,
+    stands: "sides",
+    setBack: 40,
+    alcove: null,
+  },
   frame: USUAL_LEG_FRAME,
   bays: [
     {

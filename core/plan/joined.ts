@@ -227,7 +227,13 @@ export const JOINED = SHAPE.stage(
   .stage(
     "touches",
     "form",
-    ({ assembled, meetings, links }) => ({ parts: assembled, meetings, links }),
-    ({ parts, meetings, links }) => touching(parts, { meetings, links }),
+    ({ assembled, meetings, links, geometry, piece }) => ({
+      parts: assembled,
+      ...{ meetings, links },
+      at: geometry,
+      form: piece.form,
+    }),
+    ({ parts, meetings, links, at, form }) =>
+      touching(parts, { meetings, links: [...links, ...(baseOf(form.kind).against?.(at, form) ?? [])] }),
   )
   .otherwise([]);

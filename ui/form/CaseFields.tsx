@@ -45,11 +45,31 @@ export function CaseFields() {
           value={choice.back}
           options={[
             { value: "sheet", name: "Sheet in a rebate" },
+            { value: "framed", name: "Frame with panels" },
+            { value: "boards", name: "Boards that lap" },
             { value: "none", name: "None" },
           ]}
           onTake={(value) => set("Back", at("back"), value)}
         />
         {choice.back === "sheet" && size("Sheet, as measured", choice.sheet, "sheet")}
+        {(choice.back === "boards" || choice.back === "framed") &&
+          size("Thickness of the back", choice.backs.thickness, "backs", "thickness")}
+        {choice.back === "boards" && (
+          <>
+            {size("Boards about", choice.backs.board, "backs", "board")}
+            {size("They lap", choice.backs.lap, "backs", "lap")}
+            {size("Left in a lap", choice.backs.gap, "backs", "gap")}
+          </>
+        )}
+        {choice.back === "framed" && (
+          <>
+            {size("Back’s stiles", choice.backs.stile, "backs", "stile")}
+            {size("Back’s rails", choice.backs.rail, "backs", "rail")}
+            {size("Back’s panels", choice.backs.panelThickness, "backs", "panelThickness")}
+            {size("Their grooves", choice.backs.groove, "backs", "groove")}
+            {size("Free in them", choice.backs.free, "backs", "free")}
+          </>
+        )}
         <Choice
           label="Dovetails slope"
           value={choice.slope}

@@ -95,6 +95,8 @@ export interface Base<G extends PieceGeometry> {
   small?(at: G): SmallPart[];
   /** how else it may stand: opened, drawn out */
   poses?(at: G, parts: readonly AssemblyPart[]): Pose[];
+  /** parts that only lie against one another, and are kept there by what holds them elsewhere */
+  against?(at: G, form: Form): { a: string; b: string }[];
   /** choices that make a kind of part so much shorter between its shoulders, mm: what saves one that came out too short */
   shorter?(form: Form, kind: string, by: number): Patch[];
   work(facts: WorkFacts<G>): BaseWork;

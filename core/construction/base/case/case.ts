@@ -31,6 +31,7 @@ export interface Case extends PieceGeometry {
   side: number;
   inner: number;
   back: number;
+  backed: CaseChoices["back"];
   /** from outside to outside along the piece; z of the back and the front; z from which the inside begins */
   outside: Span;
   deep: Span;

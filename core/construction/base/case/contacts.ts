@@ -9,7 +9,8 @@ import { besideOf, framesOf, RUNNER, runnersOf } from "./frames";
 import type { Case, Door } from "./case";
 import type { Span } from "../leg-frame/place";
 import { KICK, shelvesOf } from "./place";
-import { railKind, shelfKind } from "./parts";
+import { backContacts } from "./back-parts";
+import { railKind, shelfKind } from "./kinds";
 import { fillerContacts } from "./filler";
 import { plinthContacts } from "./plinth";
 import { legFrameContacts } from "../leg-frame/parts";
@@ -26,7 +27,8 @@ const ends = ({ from, to }: Span, low: number, high: number, z: number): [Place,
 /** A screw for so much of the back's edge, and so far into what is behind it, mm. @source common practice */
 const BACK_SCREWS = { every: 220, into: 22 };
 
-export function contactsOf(at: Case, { case: choice }: Pick<Form, "case">): Contact[] {
+export function contactsOf(at: Case, form: Form): Contact[] {
+  const { case: choice } = form;
   return [
     ...betweenSides(at),
     ...atDividers(at),
@@ -39,7 +41,8 @@ export function contactsOf(at: Case, { case: choice }: Pick<Form, "case">): Cont
       : []),
     ...fillerContacts(at),
     ...(at.plinth ? plinthContacts(at, at.plinth, choice.slot) : []),
-    ...(at.back > 0 ? atBack(at) : []),
+    ...(at.backed === "sheet" ? atBack(at) : []),
+    ...backContacts(at, form),
     ...at.doors.flatMap((door) => atDoor(door, at.deep.to, called(door, at.doors, "Door"))),
     ...at.drawers.flatMap((drawer) => atDrawer(drawer, choice.drawers.tails, called(drawer, at.drawers, "Drawer"))),
   ].filter(({ section }) => section.width > 0 && section.thickness > 0);

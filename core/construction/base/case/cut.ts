@@ -6,6 +6,9 @@ import type { Vec } from "../../../assembly/vector";
 /** How far parts are drawn off each other when the piece is pulled apart, mm. */
 export const PULL = { along: 260, down: 140, back: 200, front: 320 };
 
+/** How deep the back's rebate is, mm: half a side, 10 at most. @source common practice */
+export const rebateOf = ({ side }: { side: number }) => Math.min(10, side / 2);
+
 /** What is cut from a part, said in the piece's frame. */
 export const cut = (by: string, part: Place, shape: Shape, place: Place): Worked => ({
   by,

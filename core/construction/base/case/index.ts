@@ -1,6 +1,7 @@
 import { KIND_RULES } from "../../../joinery/joint-rules";
 import { listed, mm } from "../../../verdict/verdict";
 import type { Base } from "../base";
+import { backAgainst } from "./back-parts";
 import { caseDimensions } from "./dimensions";
 import { jointsOf, meetingsOf } from "../contact";
 import { legFrameSaid } from "../leg-frame/place";
@@ -26,6 +27,7 @@ export const caseBase: Base<Case> = {
   jointRules: KIND_RULES,
   moveRules: CASE_MOVE_RULES,
   small: caseSmall,
+  against: backAgainst,
   poses: casePoses,
   work: caseWork,
   dimensions: caseDimensions,

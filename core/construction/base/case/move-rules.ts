@@ -6,11 +6,12 @@ import { isDrawn } from "../../../piece/case-choices";
 import type { BaseMoveFacts, Rule } from "../base";
 import { ofDoor } from "./door";
 import { ofSize } from "./drawer";
+import { BACK_RULES } from "./back-rules";
 import { at } from "./facts";
 import type { Case } from "./case";
 
 type Facts = BaseMoveFacts<Case>;
-export const CASE_MOVE_RULES: readonly Rule<Facts>[] = [drawersBind, runnersHave, doorsBind, panelsStay];
+export const CASE_MOVE_RULES: readonly Rule<Facts>[] = [drawersBind, runnersHave, doorsBind, panelsStay, ...BACK_RULES];
 
 const up = (size: number) => Math.ceil(size * 2) / 2;
 

@@ -4,7 +4,9 @@ import type { Vec } from "../../../assembly/vector";
 import type { BaseFacts } from "../base";
 import { legFrameParts } from "../leg-frame/parts";
 import { endShape } from "../standing-end";
-import { cut, PULL } from "./cut";
+import { backParts } from "./back-parts";
+import { cut, PULL, rebateOf } from "./cut";
+import { railKind, shelfKind } from "./kinds";
 import { doorParts, hinged } from "./door-parts";
 import { bored, looseShelfParts } from "./loose-shelf";
 import { drawerParts } from "./drawer-parts";
@@ -25,9 +27,6 @@ const solid = { make: "solid" } as const;
 const panel = { ...solid, role: "panel" } as const;
 const stick = { ...solid, role: "rail" } as const;
 
-/** How deep the back's rebate is, mm: half a side, 10 at most. @source common practice */
-export const rebateOf = ({ side }: Pick<Case, "side">) => Math.min(10, side / 2);
-
 /** A case: sides, bottom, the rails under the top, dividers, shelves, rails and runners, the back, drawers. */
 export function caseParts({ form, at }: BaseFacts<Case>): AssemblyPart[] {
   const all: Plain[] = [
@@ -39,12 +38,13 @@ export function caseParts({ form, at }: BaseFacts<Case>): AssemblyPart[] {
     ...drawerRails(at),
     ...runnersOf(at).map(runner),
     ...(at.kick ? [kick(at)] : []),
-    ...(at.back > 0 ? [back(at)] : []),
+    ...(at.backed === "sheet" ? [back(at)] : []),
   ];
   const standing = all.map(({ cuts = [], ...part }): AssemblyPart => ({ ...part, adds: [], cuts }));
   return [
     ...bored(hinged(standing, at), at),
     ...looseShelfParts(at),
+    ...backParts(at, form),
     ...doorParts(form, at),
     ...drawerParts(form, at),
     ...(at.legs ? legFrameParts(at.legs) : []),
@@ -52,6 +52,9 @@ export function caseParts({ form, at }: BaseFacts<Case>): AssemblyPart[] {
     ...(at.plinth ? plinthParts(at.plinth) : []),
   ];
 }
+
+/** What lies in the sides' rebates. */
+const LIES_IN = { none: "case-back", sheet: "case-back", boards: "back-board", framed: "back-stile" };
 
 function sides(at: Case): Plain[] {
   const { side, deep, under, outside, back, foot } = at;
@@ -71,7 +74,7 @@ function sides(at: Case): Plain[] {
         back > 0
           ? [
               cut(
-                "case-back",
+                LIES_IN[at.backed],
                 place,
                 { length: under - at.lift, width: back, thickness: rebate },
                 { at: [inner, at.lift, deep.from], ...STANDING },
@@ -121,10 +124,6 @@ function shelves(at: Case): Plain[] {
     opens: [0, 0, PULL.back],
   }));
 }
-/** Shelves of one bay are alike. */
-export const shelfKind = (bay: number) => (bay > 0 ? `case-shelf-${bay + 1}` : "case-shelf");
-/** Rails between drawers of one bay are alike. */
-export const railKind = (bay: number) => (bay > 0 ? `drawer-rail-${bay + 1}` : "drawer-rail");
 
 const drawerRails = (at: Case): Plain[] =>
   framesOf(at).map(({ id, bay, at: { from }, behind }): Plain => {

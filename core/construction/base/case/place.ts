@@ -8,6 +8,7 @@ import { legFrameFeet, placeLegFrame } from "../leg-frame/place";
 import { footLength, reliefOf } from "../standing-end";
 import { fillersOf } from "./alcove";
 import { ordinal } from "./facts";
+import { backPanelPlaces } from "./back";
 import type { Bay, Case, Division, Drawer, Opening } from "./case";
 import type { Span } from "../leg-frame/place";
 import { doorPanels, doorsOf } from "./door";
@@ -61,7 +62,9 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
   const under = height - top.thickness;
   const half = top.length / 2 - overhang.end;
   const deep = { from: -top.width / 2 + choice.behind, to: top.width / 2 - overhang.side };
-  const back = choice.back === "sheet" ? choice.sheet : 0;
+  const back = { none: 0, sheet: choice.sheet, boards: choice.backs.thickness, framed: choice.backs.thickness }[
+    choice.back
+  ];
   const inside = { from: -half + side, to: half - side };
   const high = { from: choice.lift + inner, to: under - inner };
   const insideBack = deep.from + back;
@@ -109,6 +112,7 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
     flush: true,
     ...{ top, core, under, side, inner, back, deep, inside, insideBack, high, rail, bays, feet },
     ...{ outside, legs, plinth, relief },
+    backed: choice.back,
     fillers: choice.alcove ? fillersOf(choice.alcove, { wide: 2 * half, high: height, up: under }) : [],
     lift: choice.lift,
     foot: raised ? choice.lift : 0,
@@ -200,6 +204,7 @@ export function casePanels(at: Case, form: Form): PanelPlace[] {
       };
     }),
     ...looseShelfPanels(at),
+    ...backPanelPlaces(at, form),
     ...doorPanels(at, form),
     ...drawerPanels(at, form),
   ];

@@ -101,21 +101,29 @@ function sags({ at: place, form, species }: CaseFacts): Verdict {
 }
 
 /** A back keeps it square. */
-function racks({ at: { back, dividers, kick: kicked, drawers } }: CaseFacts): Verdict {
+function racks({ at: { back, backed, dividers, kick: kicked, drawers } }: CaseFacts): Verdict {
+  const braces = backed === "sheet" || backed === "framed";
   const helped = [...(dividers.length > 0 ? ["dividers"] : []), ...(kicked ? ["kick board"] : [])];
   return verdict({
     id: "form.racking",
     stage: "form",
     subject: ["case-back", "case-side"],
-    level: back > 0 ? "holds" : "tight",
-    text: back > 0 ? "The back keeps the case square" : "Nothing but its corners keeps the case square",
-    why:
-      back > 0
+    level: braces ? "holds" : "tight",
+    text: braces
+      ? "The back keeps the case square"
+      : backed === "boards"
+        ? "Boards that slide in their laps do not keep the case square"
+        : "Nothing but its corners keeps the case square",
+    why: braces
+      ? backed === "sheet"
         ? `A sheet of ${fine(back)} screwed round its edges does not go out of square.`
-        : `Housings and dovetails of the rails alone stop it racking sideways${helped.length > 0 ? `, with the ${listed(helped)} to help` : ""}.`,
+        : "A frame with glued corners, screwed round its edges, does not go out of square."
+      : `Housings and dovetails of the rails alone stop it racking sideways${helped.length > 0 ? `, with the ${listed(helped)} to help` : ""}.`,
     // where drawers come out behind there can be none
     remedies:
-      back > 0 || drawers.some(({ turned }) => turned) ? [] : [set("Give it a back of sheet", at("back"), "sheet")],
+      braces || drawers.some(({ turned }) => turned)
+        ? []
+        : [set("Give it a back of sheet", at("back"), "sheet"), set("Give it a framed back", at("back"), "framed")],
   });
 }
 

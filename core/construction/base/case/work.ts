@@ -12,7 +12,8 @@ import { framesStep } from "./frames-work";
 import { PIN } from "./loose-shelf";
 import type { Case } from "./case";
 import { shelvesOf } from "./place";
-import { railKind, shelfKind } from "./parts";
+import { backSteps } from "./back-work";
+import { railKind, shelfKind } from "./kinds";
 
 /** A back of sheet is screwed so often along its edges, mm. @source common practice */
 const BACK_SCREWS = 220;
@@ -43,7 +44,7 @@ export function caseWork({
   const sized = panels.map((kind) => `${kind}-size`);
   const several = bays.length > 1;
   const sheets = [
-    ...(back > 0 ? ["case-back"] : []),
+    ...(at.backed === "sheet" ? ["case-back"] : []),
     ...(form.case.drawers.bottom === "sheet" ? new Set(drawers.map((each) => ofSize("drawer-bottom", each))) : []),
     ...(form.case.doors.panel === "sheet" ? new Set(doors.map((each) => ofDoor("door-panel", each))) : []),
   ];
@@ -158,7 +159,8 @@ export function caseWork({
   const whole = kinds.length > 0 ? "runners" : "glue-base";
   const made = [drawers.length > 0 ? "drawers-stops" : whole, ...(doors.length > 0 ? ["doors-hang"] : [])];
   const last: Step[] = [
-    ...(back > 0
+    ...backSteps(at, form, { made, milled, fullHours, clampHours }),
+    ...(at.backed === "sheet"
       ? [
           step({
             id: "back",
