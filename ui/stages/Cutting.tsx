@@ -1,6 +1,8 @@
 "use client";
 import Link from "next/link";
+import { useMemo } from "react";
 import { wasteOf } from "../../core/layout/cutting";
+import { templatesOf } from "../../core/templates/templates";
 import { FieldRow } from "../fields/fields";
 import { useUnit } from "../frame/unit";
 import { usePiece } from "../piece/PieceProvider";
@@ -26,6 +28,7 @@ export function CuttingStage() {
   const { say } = useUnit();
   const { boards, placed, missing } = plan.cutting;
   const { best } = search;
+  const templates = useMemo(() => templatesOf(plan.assembly.parts).length, [plan.assembly.parts]);
   const open = boards.filter((cut) => !cut.sawn).length;
   return (
     <>
@@ -50,6 +53,11 @@ export function CuttingStage() {
             <Link className="button button-plain" href={`/pieces/${id}/cards`}>
               Cutting cards
             </Link>
+            {templates > 0 && (
+              <Link className="button button-plain" href={`/pieces/${id}/templates`}>
+                {templates > 1 ? `${templates} templates` : "Its template"}
+              </Link>
+            )}
             <a className="button button-plain" href={`/api/pieces/${id}/cut-list`}>
               Cut list as CSV
             </a>

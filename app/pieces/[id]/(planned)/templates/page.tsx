@@ -1,0 +1,5 @@
+import { Templates } from "../../../../../ui/sheets/Templates";
+
+export default function TemplatesPage() {
+  return <Templates />;
+}
