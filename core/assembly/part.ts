@@ -59,6 +59,8 @@ export interface AssemblyPart {
     /** nobody sees which way its face's grain runs */
     turns?: boolean;
   };
+  /** as wide as its board grew: never ripped, its edges never jointed */
+  ownEdges?: true;
   /** glued from strips side by side, each a kind of part with its own wood: from where y is 0, how wide each is */
   strips?: readonly { kind: string; mark: string; from: number; width: number }[];
   /** lies elsewhere until a pose brings it, such as a table's leaf: its place is the one it then has */

@@ -47,14 +47,14 @@ export function cuttingScene(
         const piece = pieces.get(id);
         const length = piece?.length ?? section.length / lane.pieces.length;
         items.push({
-          ...rect({ x, y, w: length, h: lane.width }, "wash", piece?.part),
-          label: `${id}: ${Math.round(length)} by ${Math.round(lane.width)} mm`,
+          ...rect({ x, y, w: length, h: piece?.ownEdges ? board.width - y : lane.width }, "wash", piece?.part),
+          label: `${id}: ${sized(piece, length, lane.width)}`,
         } as Item);
         items.push({
           kind: "text",
           x: x + length / 2,
           y: y + lane.width / 2,
-          text: length > longest * 0.3 ? `${id}, ${Math.round(length)} by ${Math.round(lane.width)} mm` : id,
+          text: length > longest * 0.3 ? `${id}, ${sized(piece, length, lane.width)}` : id,
           anchor: "middle",
           size: 13,
           dy: 4,
@@ -129,3 +129,6 @@ function offcutPlace(cut: BoardCut, length: number): number | null {
   }
   return null;
 }
+
+const sized = (piece: RoughPiece | undefined, length: number, width: number) =>
+  piece?.ownEdges ? `${Math.round(length)} mm, as wide as it grew` : `${Math.round(length)} by ${Math.round(width)} mm`;

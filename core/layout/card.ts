@@ -46,6 +46,8 @@ export interface LaneLine {
   pieces: string[];
   lengths: number[];
   whole: boolean;
+  /** as wide as the board grew: never ripped */
+  own: boolean;
 }
 
 export const count = (n: number) => (n === 1 ? "1 piece" : `${n} pieces`);

@@ -24,6 +24,7 @@ export function cutCards(facts: CardFacts): CutCard[] {
           pieces: lane.pieces,
           lengths,
           whole: milledWhole(lengths),
+          own: lane.pieces.every((id) => facts.pieces.get(id)?.ownEdges),
         };
       }),
     ),
@@ -37,7 +38,11 @@ export function cutCards(facts: CardFacts): CutCard[] {
       rows: crosscuts(cut, facts.shop),
       board: cut.board.id,
     })),
-    ...rips(lanes, facts.boards, facts.shop),
+    ...rips(
+      lanes.filter(({ own }) => !own),
+      facts.boards,
+      facts.shop,
+    ),
     ...laneCuts(
       lanes.filter((each) => !each.whole),
       "lane",

@@ -22,6 +22,7 @@ export interface Part {
   markedFrom?: string;
   /** what it is cut from, where that is no board */
   sheet?: AssemblyPart["sheet"];
+  ownEdges?: true;
   /** what shows between its joints */
   shoulder: number;
   finished: { length: number; width: number; thickness: number };
@@ -61,7 +62,7 @@ export function cutParts(
   for (const part of parts.filter(({ bought }) => !bought))
     kinds.set(part.kind, [...(kinds.get(part.kind) ?? []), part]);
   const all = [...kinds].map(([id, same]): Part => {
-    const [{ name, plural, letter, role, make, note, shape, markedFrom, sheet }] = same;
+    const [{ name, plural, letter, role, make, note, shape, markedFrom, sheet, ownEdges }] = same;
     const box = same.map(extentOf).reduce((a, b) => ({
       length: Math.max(a.length, b.length),
       width: Math.max(a.width, b.width),
@@ -79,6 +80,7 @@ export function cutParts(
       long,
       ...(markedFrom ? { markedFrom } : {}),
       ...(sheet ? { sheet } : {}),
+      ...(ownEdges ? { ownEdges } : {}),
       ...milledOf(role, make, finished, { ...shop, long: markedFrom ? 0 : long }),
       count: same.length,
       finished,
@@ -258,6 +260,7 @@ export function roughPieces(
             hidden: HIDDEN.includes(part.role),
             species: wood(part.id),
             ...(matched ? { matched: mark } : {}),
+            ...(part.ownEdges ? { ownEdges: true as const } : {}),
           })),
       ),
     );

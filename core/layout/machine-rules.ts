@@ -73,7 +73,8 @@ export function flattened({ boards, milled, shop }: CuttingFacts): Verdict | nul
 }
 
 export function jointerLength({ piece, parts, shop }: CuttingFacts): Verdict {
-  const longest = parts.reduce((a, b) => (b.milled.length > a.milled.length ? b : a));
+  const jointed = parts.filter(({ ownEdges }) => !ownEdges);
+  const longest = (jointed.length > 0 ? jointed : parts).reduce((a, b) => (b.milled.length > a.milled.length ? b : a));
   const bySaw = piece.choices.edges === "track-saw";
   const level = bySaw
     ? "holds"

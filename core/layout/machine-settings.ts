@@ -25,7 +25,7 @@ export function machineSettings(parts: readonly Part[]): MachineSetting[] {
   };
   return [
     ...by("planer", (part) => part.stock.map((each) => each.thickness)),
-    ...by("table saw", (part) => part.stock.map((each) => each.width)),
+    ...by("table saw", (part) => (part.ownEdges ? [] : part.stock.map((each) => each.width))),
     ...by("crosscut stop", (part) => [part.finished.length + part.long]),
   ];
 }

@@ -13,6 +13,8 @@ export interface RoughPiece {
   net?: number;
   hidden?: boolean;
   matched?: string;
+  /** see `AssemblyPart` */
+  ownEdges?: true;
   /** the wood it is sawn from; any where nothing is said */
   species?: string;
 }

@@ -7,6 +7,7 @@ import { solidOf } from "../../assembly/shape";
 import { hull } from "../../drawing/silhouette";
 import { applyPatches, Patch } from "../../piece/patch";
 import type { SlabChoices } from "../../piece/slab-choices";
+import { demoBoard } from "../../testing/boards";
 import { at, find, planOf, tableWith } from "../../testing/plans";
 import { cornerLeft } from "./glass-rules";
 import { beside, glassOf, meanOf, middleLine, onEdge, slabsOf } from "./slabs";
@@ -95,6 +96,18 @@ describe("two slabs with glass between, worked by hand", () => {
     const step = (from: typeof plan) => from.steps.find(({ id }) => id === "glass-template")!;
     expect(step(plan).wait).toBe(3 * 7 * 24);
     expect(step(slabTop(between("measured", true))).wait).toBe(0);
+  });
+
+  it("is never ripped: crosscut, flattened, planed and squared at its ends", () => {
+    const board = { length: 2000, thickness: 58, ringLeft: -30, ringRight: 30 };
+    const rack = [demoBoard({ id: "S1", width: 420, ...board }), demoBoard({ id: "S2", width: 400, ...board })];
+    const piece = tableWith(...SLABS, at("form.kind", "bought"), at("joints.fastening", "slotted"));
+    const cut = planOf(piece, rack);
+    expect(cut.cutting.placed.map(({ piece: { part } }) => part).sort()).toEqual(["slab-1", "slab-2"]);
+    const { cards } = cut.cutting;
+    expect(cards.map(({ title }) => title).filter((title) => /rip/i.test(title))).toEqual([]);
+    expect(cards.filter(({ machine }) => machine === "Crosscut saw")).toHaveLength(2);
+    expect(cards.some(({ title }) => title === "Crosscut to 1800 mm")).toBe(true);
   });
 
   it("on bought frames no hole is drilled where no slab lies over it", () => {

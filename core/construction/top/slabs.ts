@@ -155,6 +155,7 @@ export function slabParts(form: Form, at: PieceGeometry): AssemblyPart[] {
     const rebate = glass?.rebates[i];
     return {
       ...lying,
+      ownEdges: true,
       ...(slabs.length === 1 ? { name: "Slab", said: "slab" } : {}),
       cuts:
         rebate && glass
