@@ -4,8 +4,9 @@ import type { KindOfJoint } from "../joinery/kinds";
 import type { Breadboards } from "../movement/breadboard";
 import type { Stiffeners } from "../movement/flat";
 import type { Form } from "../piece/schema";
-import type { EdgeChoice } from "../piece/kinds";
+import type { CurveChoice, EdgeChoice } from "../piece/kinds";
 import { BaseGeometry, baseOf } from "./base";
+import { curved } from "./curves";
 import { edged } from "./edges";
 import { seated, shelfParts, shelfPlaces, shelfSlats } from "./fitting/shelf";
 import { tableTop } from "./top/table-top";
@@ -22,6 +23,8 @@ export interface AssembleFacts {
   own?: readonly AssemblyPart[];
   /** by kind of part; none where all are left square */
   edges?: Readonly<Record<string, EdgeChoice>>;
+  /** by kind of part; none where all are straight */
+  curves?: Readonly<Record<string, CurveChoice>>;
 }
 
 /**
@@ -29,8 +32,9 @@ export interface AssembleFacts {
  *
  * @example const { parts } = assemble({ form: piece.form, at: plan.geometry, joints: plan.joints, meetings: plan.meetings, breadboards: plan.breadboards, stiffeners: plan.stiffeners });
  */
-export function assemble({ meetings, own = [], edges = {}, ...bare }: AssembleFacts): Assembly {
-  const parts = joined([...bareParts(bare), ...own], meetings);
+export function assemble({ meetings, own = [], edges = {}, curves = {}, ...bare }: AssembleFacts): Assembly {
+  const straight = joined([...bareParts(bare), ...own], meetings);
+  const parts = Object.keys(curves).length > 0 ? curved(straight, curves) : straight;
   return { parts: Object.keys(edges).length > 0 ? edged(parts, edges) : parts };
 }
 

@@ -1,7 +1,8 @@
 /** Edges along the grain that are eased, rounded or chamfered: never where another part bears, or where something is cut into the edge. */
 import { Loop, straightAt } from "../assembly/outline";
 import type { AssemblyPart, Worked } from "../assembly/part";
-import { Place, seenFrom, toPiece, within } from "../assembly/place";
+import { boxIn, Span } from "../assembly/part-box";
+import { within } from "../assembly/place";
 import type { Shape } from "../assembly/shape";
 import type { Vec } from "../assembly/vector";
 import type { EdgeChoice } from "../piece/kinds";
@@ -49,21 +50,6 @@ const EDGES: { across: 0 | 1; through: 0 | 1; y: Vec }[] = [
 
 /** Whether all edges along the grain run straight from end to end: what is shaped by a template is eased by its template. */
 export const straightEdged = ({ face, edge }: Shape) => !face && !edge;
-
-type Span = [from: number, to: number];
-
-/** The box a piece fills in the frame of a part. */
-function boxIn(frame: Place, { shape, place }: { shape: Shape; place: Place }): [Span, Span, Span] {
-  const seen = seenFrom(frame, place);
-  const corners = [0, shape.length].flatMap((a) =>
-    [0, shape.width].flatMap((b) => [0, shape.thickness].map((c) => toPiece(seen, [a, b, c]))),
-  );
-  const span = (i: 0 | 1 | 2): Span => {
-    const values = corners.map((corner) => corner[i]);
-    return [Math.min(...values), Math.max(...values)];
-  };
-  return [span(0), span(1), span(2)];
-}
 
 /** Stretches of an edge that nothing bears on. */
 function freeOf(length: number, taken: readonly Span[]): Span[] {

@@ -14,6 +14,14 @@ export const edgeSchema = v.strictObject({
 });
 export type EdgeChoice = v.InferOutput<typeof edgeSchema>;
 
+/** An edge hollowed by an arc: which one, how deep, and what stays straight at both ends. */
+export const curveSchema = v.strictObject({
+  edge: choice("curved edge", ["lower", "upper", "both"]),
+  rise: size("rise of the curve", 1, 250),
+  straight: distance("straight beside the curve", 1000),
+});
+export type CurveChoice = v.InferOutput<typeof curveSchema>;
+
 /** Null: as the piece. Its moisture counts on the day the piece's own was measured. */
 export const kindSchema = v.strictObject({
   species: v.nullable(text("species of the part", 60)),
@@ -21,10 +29,12 @@ export const kindSchema = v.strictObject({
   finish: v.nullable(choice("finish of the part", FINISHES)),
   /** null: square as they leave the machines */
   edges: v.nullable(edgeSchema),
+  /** null: straight */
+  curve: v.optional(v.nullable(curveSchema), null),
 });
 export type KindChoice = v.InferOutput<typeof kindSchema>;
 
-export const AS_THE_PIECE: KindChoice = { species: null, moisture: null, finish: null, edges: null };
+export const AS_THE_PIECE: KindChoice = { species: null, moisture: null, finish: null, edges: null, curve: null };
 
 /** The field of the top is what the piece's own species, moisture and finish speak of. */
 export const OF_THE_PIECE: readonly string[] = ["top", "slat"];
@@ -47,6 +57,10 @@ export const differing = ({ kinds }: Pick<Kinds, "kinds">): [string, KindChoice]
 export const speciesUsed = (piece: Kinds): string[] => [
   ...new Set([piece.species, ...differing(piece).flatMap(([, { species }]) => (species === null ? [] : [species]))]),
 ];
+
+/** Curves by kind of part, where there are any. */
+export const curvesOf = (kinds: Record<string, KindChoice>): Record<string, CurveChoice> =>
+  Object.fromEntries(Object.entries(kinds).flatMap(([kind, { curve }]) => (curve ? [[kind, curve] as const] : [])));
 
 /** Edges by kind of part, where they are not left square. The top has its own. */
 export const edgesOf = (kinds: Record<string, KindChoice>): Record<string, EdgeChoice> =>

@@ -16,7 +16,7 @@ import { partedPoses, partingParts } from "../construction/parting/parts";
 import { inlaysOf } from "../construction/top/inlays";
 import { topLinks } from "../construction/top/links";
 import { fastened } from "../joinery/fastening";
-import { edgesOf } from "../piece/kinds";
+import { curvesOf, edgesOf } from "../piece/kinds";
 import { SHAPE } from "./shape";
 
 export const JOINED = SHAPE.stage(
@@ -155,7 +155,7 @@ export const JOINED = SHAPE.stage(
     }),
     ({ form, at, joints, own, inlays, parting, meetings, ends, stiff, kinds }) => [
       ...assemble({
-        ...{ form, at, joints, meetings, edges: edgesOf(kinds) },
+        ...{ form, at, joints, meetings, edges: edgesOf(kinds), curves: curvesOf(kinds) },
         own: [...own.parts, ...inlays.parts, ...parting.parts],
         ...{ breadboards: ends, stiffeners: stiff },
       }).parts,

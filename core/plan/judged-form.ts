@@ -3,6 +3,7 @@ import { BRIEF_RULES } from "../brief/rules";
 import { thingRules } from "../brief/things";
 import { baseOf } from "../construction/base";
 import { oneWood } from "../construction/base/one-blank";
+import { CURVE_RULES } from "../construction/curve-rules";
 import { FIT_RULES } from "../construction/fit-rules";
 import { FORM_RULES } from "../construction/rules";
 import { PARTING_RULES } from "../construction/parting/rules";
@@ -74,6 +75,12 @@ export const FORM_JUDGED = WORK.stage(
     }),
     ({ clashes, opened, touches, parts, kinds, shop }) =>
       judge("form", FIT_RULES, { clashes, opened, touches, parts, kinds, shop }),
+  )
+  .stage(
+    "curvesJudged",
+    "form",
+    ({ piece, assembled }) => ({ kinds: piece.kinds, parts: assembled }),
+    (facts) => judge("form", CURVE_RULES, facts),
   )
   .stage(
     "rowsJudged",

@@ -1,6 +1,7 @@
 /** How many rules there are, by stage. */
 import { BRIEF_RULES } from "../brief/rules";
 import { BASE_LIST } from "../construction/base";
+import { CURVE_RULES } from "../construction/curve-rules";
 import { FIT_RULES } from "../construction/fit-rules";
 import { FORM_RULES } from "../construction/rules";
 import { GLUE_RULES } from "../glueup/rules";
@@ -32,6 +33,7 @@ export const RULE_COUNT: Record<Stage, number> = {
     WOOD_RULES.length +
     OUTDOOR_RULES.length +
     PARTING_RULES.length +
+    CURVE_RULES.length +
     SLAB_RULES.length +
     SHELF_RULES.length +
     OWN_RULES.length +

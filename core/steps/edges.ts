@@ -1,6 +1,6 @@
 import type { BaseWork } from "../construction/base/base";
 import type { Part } from "../layout/cut-list";
-import { EdgeChoice, edgesOf } from "../piece/kinds";
+import { curvesOf, EdgeChoice, edgesOf } from "../piece/kinds";
 import type { Piece } from "../piece/schema";
 import { Step, stepOf as step, TIME } from "./step";
 
@@ -63,6 +63,32 @@ export function edgeSteps(
       },
     ),
   };
+}
+
+/** Curves that were chosen, sawn when their parts have their joints and are still by themselves; what comes next waits for them. */
+export function withCurves(
+  { kinds }: Pick<Piece, "kinds">,
+  parts: readonly Part[],
+  steps: readonly Step[],
+  next: string,
+): Step[] {
+  const chosen = Object.entries(curvesOf(kinds)).flatMap(([kind, curve]) => {
+    const part = parts.find(({ id }) => id === kind);
+    return part ? [{ part, curve }] : [];
+  });
+  const waits = steps.find(({ id }) => id === next);
+  if (chosen.length === 0 || !waits) return [...steps];
+  const sawn = step({
+    id: "curves",
+    title:
+      chosen.length > 1 ? "Saw the curves of the parts" : `Saw the curve of the ${chosen[0].part.name.toLowerCase()}`,
+    detail: `${chosen.map(({ part, curve }) => `${part.name}: ${{ lower: "lower edge", upper: "upper edge", both: "both edges" }[curve.edge]} hollowed by ${curve.rise} mm, ${curve.straight} mm straight at each end`).join("; ")}. From templates, 3 mm outside the line, then along the template downhill: from both ends toward the middle.`,
+    parts: chosen.map(({ part }) => part.id),
+    after: [...waits.after],
+    hours: chosen.reduce((sum, { part }) => sum + 0.2 + part.count * TIME.shape, 0),
+    caution: "Bandsaw: the blade as narrow as the hollow asks, the guard down to the wood.",
+  });
+  return steps.flatMap((each) => (each === waits ? [sawn, { ...each, after: [...each.after, "curves"] }] : [each]));
 }
 
 const worked = (chosen: readonly Chosen[], { id, title, jointed, together }: Group): Step[] =>

@@ -11,7 +11,7 @@ import type { Shop } from "../piece/shop";
 import { fine } from "../verdict/verdict";
 import { Step, stepOf as step, TIME } from "./step";
 import { blankStep } from "./blanks";
-import { afterEdges, edgeSteps } from "./edges";
+import { afterEdges, edgeSteps, withCurves } from "./edges";
 import { COATS, finishSteps } from "./finish";
 import { GluedPanel, panelSteps } from "./panel";
 import { drawSteps, openSteps } from "./parting";
@@ -152,7 +152,8 @@ export function stepsFor(inputs: OrderInputs): Step[] {
   const made = topSteps({ piece, at, shop, strips, last: lasts.length > 0 ? lasts : ["mill"] });
   const edges = edgeSteps(piece, parts, base, made);
   // what is glued first waits for the edges of its parts
-  const own = afterEdges(letIn ? roundShelf(base) : base.steps, base.apart[1], edges.base);
+  const jointed = withCurves(piece, parts, letIn ? roundShelf(base) : base.steps, base.apart[0]);
+  const own = afterEdges(jointed, base.apart[1], edges.base);
   out.push(...standing, ...shelf, ...own, ...edges.base);
   const small = smallStep(piece, parts);
   if (small) out.push(small);

@@ -1,6 +1,6 @@
 "use client";
 import { FILMS } from "../../core/movement/finish";
-import { AS_THE_PIECE, EdgeChoice, FINISHES, KindChoice, OF_THE_PIECE } from "../../core/piece/kinds";
+import { AS_THE_PIECE, CurveChoice, EdgeChoice, FINISHES, KindChoice, OF_THE_PIECE } from "../../core/piece/kinds";
 import { SPECIES } from "../../core/wood/species";
 import { AutoNumberField } from "../fields/auto";
 import { Choice, FieldRow, LengthField } from "../fields/fields";
@@ -9,6 +9,8 @@ import { useSet } from "../piece/useSet";
 
 const AS = "as the piece";
 const SQUARE = "square";
+const STRAIGHT = "straight";
+const USUAL_CURVE: CurveChoice = { edge: "lower", rise: 15, straight: 60 };
 const USUAL_EDGE: EdgeChoice = { how: "eased", size: 1, raised: 0, when: "before" };
 
 /** Wood, moisture and finish of one kind of part, where they are not the piece's. */
@@ -84,6 +86,35 @@ export function KindFields({ kind, name }: { kind: string; name: string }) {
               { value: "after", name: "When the base stands" },
             ]}
             onTake={(when) => put("edges", { edges: { ...now.edges!, when } })}
+          />
+        </>
+      )}
+      <Choice
+        label={`${name}: curve`}
+        value={now.curve?.edge ?? STRAIGHT}
+        options={[
+          { value: STRAIGHT, name: "Straight" },
+          { value: "lower", name: "Lower edge hollow" },
+          { value: "upper", name: "Upper edge hollow" },
+          { value: "both", name: "Both edges hollow" },
+        ]}
+        onTake={(edge) =>
+          put("curve", {
+            curve: edge === STRAIGHT ? null : { ...(now.curve ?? USUAL_CURVE), edge: edge as CurveChoice["edge"] },
+          })
+        }
+      />
+      {now.curve && (
+        <>
+          <LengthField
+            label={`${name}: rise`}
+            value={now.curve.rise}
+            onTake={(rise) => put("curve", { curve: { ...now.curve!, rise } })}
+          />
+          <LengthField
+            label={`${name}: straight at its ends`}
+            value={now.curve.straight}
+            onTake={(straight) => put("curve", { curve: { ...now.curve!, straight } })}
           />
         </>
       )}

@@ -1,0 +1,116 @@
+/** Edges hollowed by an arc: of any rail, with its template, its step, and what stands in its way. */
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { bodyOf } from "../assembly/part";
+import { bulkOf } from "../assembly/solid";
+import { applyPatches } from "../piece/patch";
+import { templatesOf } from "../templates/templates";
+import { at, find, planOf, tableWith } from "../testing/plans";
+import { AS_THE_PIECE, CurveChoice } from "../piece/kinds";
+import { depthAt } from "./curves";
+
+const SEED = Number(process.env.SEED ?? 20261126);
+const curve = (kind: string, choice: CurveChoice) => at(`kinds.${kind}`, { ...AS_THE_PIECE, curve: choice });
+const LOWER: CurveChoice = { edge: "lower", rise: 20, straight: 60 };
+/** A table with a stretcher between two end stretchers: 45 by 25. */
+const H = [at("form.low.kind", "h"), at("form.low.depth", 60)];
+
+/** Area of a segment over a chord, so high. @source r²(θ − sin θ)/2 */
+const segment = (chord: number, rise: number) => {
+  const angle = 4 * Math.atan((2 * rise) / chord);
+  const radius = chord ** 2 / (8 * rise) + rise / 2;
+  return (radius ** 2 / 2) * (angle - Math.sin(angle));
+};
+
+describe("a stretcher hollowed below, worked by hand", () => {
+  const plain = planOf(tableWith(...H));
+  const plan = planOf(tableWith(...H, curve("middle-stretcher", LOWER)));
+  const stick = (from: typeof plan) => from.assembly.parts.find(({ kind }) => kind === "middle-stretcher")!;
+
+  it("loses the segment over what lies between its straight ends", () => {
+    const { length, thickness } = stick(plain).shape;
+    const before = bulkOf(bodyOf(stick(plain))).volume;
+    const after = bulkOf(bodyOf(stick(plan))).volume;
+    expect((before - after) / (segment(length - 120, 20) * thickness)).toBeCloseTo(1, 2);
+    // what is milled for it stays what it was
+    const row = (from: typeof plan) => from.parts.find(({ id }) => id === "middle-stretcher")!.finished;
+    expect(row(plan)).toEqual(row(plain));
+  });
+
+  it("has a template of half of it, a step after its joints, and verdicts that hold", () => {
+    const [template] = templatesOf(plan.assembly.parts);
+    expect(template).toMatchObject({ kind: "middle-stretcher", half: true });
+    expect(template.size.length).toBeCloseTo(stick(plan).shape.length / 2, 6);
+    const order = plan.steps.map(({ id }) => id);
+    expect(order.indexOf("dry-fit")).toBeLessThan(order.indexOf("curves"));
+    expect(order.indexOf("curves")).toBeLessThan(order.indexOf("sand-base"));
+    expect(find(plan, "form.curve-left")).toMatchObject({ level: "holds", actual: 40, limit: 36 });
+    const chord = stick(plan).shape.length - 120;
+    expect(find(plan, "form.curve-grain").actual).toBe(Math.round((2 * Math.atan(40 / chord) * 180) / Math.PI));
+    expect(find(plan, "form.curves").level).toBe("holds");
+  });
+
+  it("above and below it loses two", () => {
+    const both = planOf(tableWith(...H, curve("middle-stretcher", { ...LOWER, rise: 10, edge: "both" })));
+    const { length, thickness } = stick(plain).shape;
+    const gone = bulkOf(bodyOf(stick(plain))).volume - bulkOf(bodyOf(stick(both))).volume;
+    expect(gone / (2 * segment(length - 120, 10) * thickness)).toBeCloseTo(1, 2);
+  });
+});
+
+describe("what stands in a curve's way is told, with a way out", () => {
+  const cases: [string, string, Parameters<typeof tableWith>][] = [
+    ["form.curves", "the top bears on the edge", [curve("long-rail", { ...LOWER, edge: "upper" })]],
+    [
+      "form.curves",
+      "a mortise lies where wood would go",
+      [at("form.crossRails", 1), curve("long-rail", { ...LOWER, rise: 60 })],
+    ],
+    ["form.curves", "a leg has no lower edge", [curve("leg", LOWER)]],
+    ["form.curve-left", "too little is left", [...H, curve("middle-stretcher", { ...LOWER, rise: 35 })]],
+    ["form.curve-grain", "the grain runs out", [...H, curve("end-stretcher", { ...LOWER, rise: 45, straight: 150 })]],
+  ];
+  it.each(cases)("%s: %s", (id, _, patches) => {
+    const piece = tableWith(...patches);
+    const verdict = find(planOf(piece), id);
+    expect(verdict.level).not.toBe("holds");
+    const mended = planOf(applyPatches(piece, verdict.remedies[0].patches));
+    expect(mended.verdicts.find((each) => each.id === id)?.level ?? "holds", verdict.remedies[0].label).toBe("holds");
+  });
+});
+
+describe("any curve", () => {
+  it("is as deep as its circle is, and nowhere deeper than its rise", () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 80, max: 2000 }),
+        fc.double({ min: 1, max: 39, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (chord, rise, share) => {
+          const deep = depthAt(chord, rise, share * chord);
+          expect(deep).toBeGreaterThanOrEqual(0);
+          expect(deep).toBeLessThanOrEqual(rise + 1e-9);
+          expect(depthAt(chord, rise, chord / 2)).toBeCloseTo(rise, 9);
+          expect(depthAt(chord, rise, (1 - share) * chord)).toBeCloseTo(deep, 6);
+        },
+      ),
+      { seed: SEED, numRuns: 200 },
+    );
+  });
+  it("of any rail plans whole: what can't be hollowed keeps its edges and is told", () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom("long-rail", "end-rail", "cross-rail", "middle-stretcher", "end-stretcher", "leg", "top"),
+        fc.constantFrom("lower", "upper", "both" as const),
+        fc.integer({ min: 1, max: 120 }),
+        fc.integer({ min: 0, max: 400 }),
+        (kind, edge, rise, straight) => {
+          const plan = planOf(tableWith(...H, curve(kind, { edge: edge as CurveChoice["edge"], rise, straight })));
+          expect(plan.failures).toEqual([]);
+          for (const part of plan.assembly.parts) expect(bulkOf(bodyOf(part)).volume).toBeGreaterThan(0);
+        },
+      ),
+      { seed: SEED, numRuns: 30 },
+    );
+  });
+});
