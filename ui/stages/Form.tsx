@@ -9,6 +9,7 @@ import { SceneView } from "../drawing/SceneView";
 import { Choice, FieldRow, LengthField } from "../fields/fields";
 import { AlcoveFields } from "../form/AlcoveFields";
 import { BySmallDrawing } from "../form/BySmallDrawing";
+import { Group } from "../form/Group";
 import { LegAndApronFields } from "../form/LegAndApronFields";
 import { OwnParts } from "../form/OwnParts";
 import { PartingFields } from "../form/PartingFields";
@@ -28,6 +29,7 @@ import { useUnit } from "../frame/unit";
 import { Guarded } from "../piece/Guarded";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
+import { SlabFields } from "./SlabFields";
 import { StageHead } from "./StageHead";
 
 /** Loaded when it is opened: no other page carries it. */
@@ -122,6 +124,11 @@ export function FormStage() {
           onTake={(value) => set("Edge size", ["form", "top", "edge", "size"], value)}
         />
         <Fields />
+        {form.field === "slabs" && (
+          <Group name="Slabs">
+            <SlabFields />
+          </Group>
+        )}
         {form.kind !== "case" && form.kind !== "box" && <PartingFields />}
         {(plan.geometry.seats.length > 0 || piece.form.shelf.kind !== "none") && <ShelfFields />}
       </FieldRow>

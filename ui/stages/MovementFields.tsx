@@ -45,6 +45,7 @@ export function MovementFields() {
           ENDS.map((id) => [id, TOP_NAMES.ends[id]] as const),
         )}
         {form.field !== "slats" &&
+          form.field !== "slabs" &&
           form.ends !== "frame" &&
           choose(
             "Kept flat by",

@@ -3,7 +3,6 @@ import type { Piece } from "../../core/piece/schema";
 import { AutoLengthField } from "../fields/auto";
 import { Choice, LengthField, NumberField, Tick } from "../fields/fields";
 import type { useSet } from "../piece/useSet";
-import { SlabFields } from "./SlabFields";
 import { StripeFields } from "./StripeFields";
 
 type Set = ReturnType<typeof useSet>["set"];
@@ -18,7 +17,6 @@ export function TopFields({ piece, set, thickness }: Facts & { thickness: number
   return (
     <>
       {field === "slats" && <Slats piece={piece} set={set} />}
-      {field === "slabs" && <SlabFields />}
       {field === "stripes" && <StripeFields piece={piece} set={set} />}
       {ends === "breadboards" && <Breadboards piece={piece} set={set} thickness={thickness} />}
       {ends === "frame" && <Frame piece={piece} set={set} />}
