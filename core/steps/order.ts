@@ -4,7 +4,6 @@ import type { Adhesive } from "../glueup/adhesives";
 import type { BaseWork, WorkFacts } from "../construction/base/base";
 import type { PieceGeometry } from "../construction/geometry";
 import { stripesOf } from "../construction/top/stripes";
-import { GLIDES } from "../outdoors/rules";
 import type { Acclimatising } from "../movement/acclimatise";
 import type { Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
@@ -18,6 +17,7 @@ import { drawSteps, openSteps } from "./parting";
 import { roundShelf, shelfOnStretchers, shelfSteps } from "./shelf";
 import { fieldKinds } from "./slabs";
 import { attachStep, fasteningStep, smallStep } from "./fastening";
+import { rustless, sealed } from "./outdoors";
 import { topSteps } from "./top";
 import { stripesStep, topGluing } from "./top-gluing";
 
@@ -52,6 +52,8 @@ export function stepsFor(inputs: OrderInputs): Step[] {
   const laminated = parts.filter((part) => part.leaves > 1);
   // what is cut from a sheet is neither sawn rough nor milled; blocks and buttons are milled as one strip each
   const boarded = parts.filter((part) => part.role !== "sheet");
+  // slabs are flattened by themselves
+  const milled = boarded.filter(({ ownEdges }) => !ownEdges);
   const pieces = boarded
     .filter((part) => part.role !== "panel")
     .reduce((sum, part) => sum + (STICKS.includes(part.role) ? part.count * part.leaves : 1), 0);
@@ -85,7 +87,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
     step({
       id: "rough-cut",
       title: "Cut everything rough",
-      detail: "Crosscut, then rip, from the diagrams. Letter each piece as it leaves the saw.",
+      detail: `Crosscut${milled.length > 0 ? ", then rip," : ""} from the diagrams.${milled.length < boarded.length ? " Slabs keep their edges." : ""} Letter each piece as it leaves the saw.`,
       parts: boarded.map((part) => part.id),
       after: reclaimed ? ["metal"] : first,
       hours: 1 + pieces * 0.1,
@@ -94,18 +96,19 @@ export function stepsFor(inputs: OrderInputs): Step[] {
       caution: "Ripping boards that pinch: use the splitter and stop when it closes.",
     }),
   );
-  out.push(
-    step({
-      id: "mill",
-      title: "Mill to thickness and width",
-      detail: `One planer setting at a time, thickest first, as the settings list has it.${stages.length > 0 && top.sawnFace !== null ? " The top’s strips are planed from below only: their upper faces stay as they were sawn." : ""}${stages.length > 0 && strips > at.core.thickness ? ` The top’s strips stay ${fine(strips - at.core.thickness)} over: the glued panel is flattened.` : ""}`,
-      parts: boarded.map((part) => part.id),
-      after: ["rough-cut"],
-      hours: 1 + pieces * TIME.mill,
-      check: "Face flat to a straightedge within 0.2 mm; edges square.",
-      caution: "Nothing shorter than 300 mm through the planer by itself.",
-    }),
-  );
+  if (milled.length > 0)
+    out.push(
+      step({
+        id: "mill",
+        title: "Mill to thickness and width",
+        detail: `One planer setting at a time, thickest first, as the settings list has it.${stages.length > 0 && top.sawnFace !== null ? " The top’s strips are planed from below only: their upper faces stay as they were sawn." : ""}${stages.length > 0 && strips > at.core.thickness ? ` The top’s strips stay ${fine(strips - at.core.thickness)} over: the glued panel is flattened.` : ""}`,
+        parts: milled.map((part) => part.id),
+        after: ["rough-cut"],
+        hours: 1 + pieces * TIME.mill,
+        check: "Face flat to a straightedge within 0.2 mm; edges square.",
+        caution: "Nothing shorter than 300 mm through the planer by itself.",
+      }),
+    );
   if (reclaimed)
     out.push(
       step({
@@ -249,17 +252,8 @@ export function stepsFor(inputs: OrderInputs): Step[] {
       once: true,
     }),
   );
-  return out;
+  // with nothing to mill what waited for that waits for the rough cuts
+  return milled.length > 0
+    ? out
+    : out.map((each) => ({ ...each, after: each.after.map((id) => (id === "mill" ? "rough-cut" : id)) }));
 }
-
-/** Outdoors feet drink and screws rust. */
-const sealed = (levelled: Step): Step => ({
-  ...levelled,
-  detail: `${levelled.detail} Soak every foot’s end grain with thin epoxy until it takes no more, then glides ${GLIDES} mm high below.`,
-  wait: TIME.fill,
-  waitFor: "the epoxy in the end grain to harden",
-});
-const rustless = (fastened: Pick<Step, "title" | "detail">) => ({
-  ...fastened,
-  detail: `${fastened.detail} Stainless screws throughout.`,
-});

@@ -71,7 +71,7 @@ export function openSteps(form: Form, at: PieceGeometry, attach: string): Step[]
     stepOf({
       id: "slides",
       title: "Screw the slides on",
-      detail: `Upside down, closed and clamped over the seam. Each slide closed, ${mm(Math.round(-line))} from the middle line and parallel to the front edge; a slip of veneer under its end at the seam lifts the middle by what it will sag. Screws shorter than slide and top together by 5 mm; one of each member in a round hole, the others in its slots.`,
+      detail: `Upside down, closed and clamped over the seam. Each slide closed, ${mm(Math.round(-line))} from the middle line and parallel to the front edge; a slip of veneer under its end at the seam lifts the middle by what it will sag. No screw bites deeper than ${fine(Math.max(5, at.core.thickness - 6))}; one of each member in a round hole, the others in its slots.`,
       parts: ["top"],
       after: [attach],
       hours: 1.5,

@@ -24,7 +24,7 @@ export function slabSteps(form: Form, top: { length: number; thickness: number }
       title: several ? "Flatten the slabs" : "Flatten the slab",
       detail: `To ${fine(top.thickness)} ${flattening(widest, shop)}. First the face that rocks least, on shims, then the other; after each a day on stickers: a slab moves when it is opened.`,
       parts: kinds,
-      after: ["mill"],
+      after: ["rough-cut"],
       hours: 2.5 * slabs.length,
       check: "No rock on winding sticks over 1 mm; as thick at every corner.",
       caution: "Two lift a slab: it turns over along its heavy edge.",
@@ -45,7 +45,7 @@ export function slabSteps(form: Form, top: { length: number; thickness: number }
     {
       id: "glass-template",
       title: "Make the template the glass is ordered by",
-      detail: `Both slabs blocked in their places, front edges on the line. The gap traced onto thin sheet, ${fine(between.seat - between.clear)} added beside each edge, no corner rounder than ${mm(between.radius)} is left sharp. Ordered ${mm(between.thickness)} thick, tempered, edges ground${between.measured ? "" : `: about ${between.weeks} ${between.weeks === 1 ? "week" : "weeks"}`}.`,
+      detail: `Both slabs blocked in their places, front edges on the line. The gap traced onto thin sheet, ${fine(between.seat - between.clear)} added beside each edge, every corner rounded by ${mm(between.radius)} at least. Ordered ${mm(between.thickness)} thick, tempered, edges ground${between.measured ? "" : `: about ${between.weeks} ${between.weeks === 1 ? "week" : "weeks"}`}.`,
       parts: kinds,
       after: ["edges-own"],
       hours: 1.5,

@@ -108,6 +108,11 @@ describe("two slabs with glass between, worked by hand", () => {
     expect(cards.map(({ title }) => title).filter((title) => /rip/i.test(title))).toEqual([]);
     expect(cards.filter(({ machine }) => machine === "Crosscut saw")).toHaveLength(2);
     expect(cards.some(({ title }) => title === "Crosscut to 1800 mm")).toBe(true);
+    // nothing else is milled: they are flattened by themselves, once
+    const order = cut.steps.map(({ id }) => id);
+    expect(order).not.toContain("mill");
+    expect(order.indexOf("rough-cut")).toBeLessThan(order.indexOf("flatten"));
+    expect(cut.steps.find(({ id }) => id === "rough-cut")!.detail).toContain("Slabs keep their edges.");
   });
 
   it("on bought frames no hole is drilled where no slab lies over it", () => {

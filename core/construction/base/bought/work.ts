@@ -56,7 +56,7 @@ export function boughtWork({ form, at, joints }: WorkFacts<Bought>): BaseWork {
     standing: ["drill-top"],
     attach: {
       title: "Bolt the top on",
-      detail: `Upside down on blankets: ${form.field === "slabs" ? "the bolt nearest each slab’s middle line" : "the bolt on the middle line"} of each row tight, all others under broad washers, a turn loose in their slots.${choices.kind === "lift" ? " Cables with slack for the highest height." : ""}`,
+      detail: `Upside down on blankets: in each row the bolt ${form.field === "slabs" ? "nearest each slab’s middle line" : "on the middle line"} tight, all others under broad washers, a turn loose in their slots.${choices.kind === "lift" ? " Cables with slack for the highest height." : ""}`,
       check: "Gap at each fastener as Movement gives it.",
     },
     seen: [],
