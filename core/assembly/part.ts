@@ -61,6 +61,8 @@ export interface AssemblyPart {
   };
   /** as wide as its board grew: never ripped, its edges never jointed */
   ownEdges?: true;
+  /** of several glued in a ring: it is held along its grain all round, and keeps its size there */
+  ringed?: true;
   /** glued from strips side by side, each a kind of part with its own wood: from where y is 0, how wide each is */
   strips?: readonly { kind: string; mark: string; from: number; width: number }[];
   /** lies elsewhere until a pose brings it, such as a table's leaf: its place is the one it then has */

@@ -1,6 +1,7 @@
 import type { Brief, Form } from "../piece/schema";
 import type { Species } from "../wood/species";
 import { fine, grade, mm, set, Verdict, verdict } from "../verdict/verdict";
+import { lowered } from "./base/lowered";
 import type { PieceGeometry } from "./geometry";
 import { useOf } from "../brief/uses";
 import { usualRange } from "./usual";
@@ -23,9 +24,11 @@ export const FORM_RULES: ((facts: FormFacts) => Verdict | null)[] = [
   topWeight,
 ];
 
-function height({ form, brief }: FormFacts): Verdict {
+function height({ form, brief, at }: FormFacts): Verdict {
   const off = Math.abs(form.height - brief.topHeight);
   const use = useOf(form);
+  const stands = Math.round((at.under + at.top.thickness) * 10) / 10;
+  if (Math.abs(stands - form.height) > AS_PLANNED) return asMeasured({ form, at }, stands);
   const { low, high } = use.height;
   const inside = form.height >= low && form.height <= high;
   const usual = form.height < low ? low : high;
@@ -58,6 +61,32 @@ function height({ form, brief }: FormFacts): Verdict {
                 ],
               },
             ],
+  });
+}
+
+/** Nearer to its plan a height is as planned: a shaving, mm. Ours */
+const AS_PLANNED = 0.5;
+
+/** Legs that were measured carry the top where they do. */
+function asMeasured({ form, at }: Pick<FormFacts, "form" | "at">, stands: number): Verdict {
+  const by = Math.round((form.height - stands) * 10) / 10;
+  const thick = Math.round((at.top.thickness + by) * 10) / 10;
+  return verdict({
+    id: "form.height",
+    stage: "form",
+    subject: ["height", "leg"],
+    level: Math.abs(by) > 20 ? "fix" : "tight",
+    text: `On legs as they were measured the top stands at ${mm(stands)}, ${mm(Math.abs(by))} ${by > 0 ? "lower" : "higher"} than planned`,
+    why: "What was measured counts before what was planned; everything below the top is placed from it.",
+    limit: form.height,
+    actual: stands,
+    unit: "mm",
+    remedies: [
+      { label: `Let it stand at ${stands} mm`, patches: lowered(form, by) },
+      ...(by > 0 && thick <= useOf(form).top.high + 10
+        ? [set(`Make the top ${thick} mm thick`, ["form", "top", "thickness"], thick)]
+        : []),
+    ],
   });
 }
 

@@ -69,6 +69,11 @@ export function measuredFits({ asBuilt, choices, parts, joints, shorter }: Measu
   });
 }
 
+const supports = ({ role }: AssemblyPart) => role === "leg" || role === "post";
+/** Supports that were cut short lower the top; anything else draws what it joins together. */
+const saved = (part: AssemblyPart, by: number): string =>
+  supports(part) ? `Let the top stand ${fine(by)} lower` : `Draw the frame in by ${fine(by)}`;
+
 /** Loose tenons where its own are missing, shorter ones where there is something left, a smaller frame where it does not reach. */
 function rescues(
   { part, measured }: Off,
@@ -94,10 +99,10 @@ function rescues(
   const left = (measured - part.shape.length) / 2;
   const missing = part.shape.length - measured;
   if (groups.length === 0) {
-    const frame = shorter(part.kind, Math.max(0, missing));
-    return missing > AS_PLANNED && frame.length > 0
-      ? [{ label: `Draw the frame in by ${fine(missing)}`, patches: frame }]
-      : [];
+    // a support carries by all of its length, what joins others by what lies between its shoulders
+    const lack = supports(part) ? extentOf(part).length - measured : missing;
+    const frame = shorter(part.kind, Math.max(0, lack));
+    return lack > AS_PLANNED && frame.length > 0 ? [{ label: saved(part, lack), patches: frame }] : [];
   }
   if (missing > AS_PLANNED) {
     const frame = shorter(part.kind, missing);
@@ -105,7 +110,7 @@ function rescues(
       ? []
       : [
           {
-            label: `Draw the frame in by ${fine(missing)}, ${all === "it" ? "" : `${all} `}on loose tenons`,
+            label: `${saved(part, missing)}, ${all === "it" ? "" : `${all} `}on loose tenons`,
             patches: [...frame, ...loose],
           },
         ];

@@ -77,3 +77,38 @@ it("what is too long is sawn again, what is a shaving off is as planned", () => 
   expect(find(planOf(table(1700)), "joints.measured")).toMatchObject({ level: "tight", remedies: [] });
   expect(find(planOf(table(1691.3)), "joints.measured").level).toBe("holds");
 });
+
+describe("a support that was cut short", () => {
+  it("of legs and apron carries the top where it does: let stand there, or made up by a thicker top", () => {
+    // 750 less 28 is 722
+    const piece = tableWith(measured("leg", 710));
+    const told = find(planOf(piece), "form.height");
+    expect([told.level, told.actual]).toEqual(["tight", 738]);
+    expect(told.remedies.map(({ label }) => label)).toEqual(["Let it stand at 738 mm", "Make the top 40 mm thick"]);
+    for (const { patches } of told.remedies)
+      expect(find(planOf(applyPatches(piece, patches)), "form.height").level).toBe("holds");
+    expect(find(planOf(tableWith(measured("leg", 690))), "form.height").level).toBe("fix");
+  });
+
+  it("a post that ends at its shoulders goes on loose tenons; one shorter than that lowers the top by what is missing", () => {
+    const trestle = tableWith(at("form.kind", "trestle"));
+    const post = planOf(trestle).assembly.parts.find(({ kind }) => kind === "post")!;
+    const short = applyPatches(trestle, [measured("post", post.shape.length - 12)]);
+    const [rescue] = find(planOf(short), "joints.measured").remedies;
+    expect(rescue.label).toContain("Let the top stand 12.0 mm lower");
+    const saved = planOf(applyPatches(short, rescue.patches));
+    expect(find(saved, "joints.measured").level).toBe("holds");
+    expect(saved.geometry.under).toBeCloseTo(planOf(trestle).geometry.under - 12, 6);
+  });
+
+  it("a splayed leg lowers the top by what it lacks, upright", () => {
+    const piece = tableWith(at("form.kind", "splayed"));
+    const whole = planOf(piece).parts.find(({ id }) => id === "splayed-leg")!.finished.length;
+    const short = applyPatches(piece, [measured("splayed-leg", whole - 10)]);
+    const [rescue] = find(planOf(short), "joints.measured").remedies;
+    const saved = planOf(applyPatches(short, rescue.patches));
+    expect(find(saved, "joints.measured").level).toBe("holds");
+    const lower = planOf(piece).geometry.under - saved.geometry.under;
+    expect(lower).toBeCloseTo(10 * Math.cos((piece.form.splayed.splay * Math.PI) / 180), 1);
+  });
+});

@@ -52,7 +52,7 @@ export function alternatives(piece: Piece, species: Species): Alternative[] {
     ),
     ...others(
       "Flat by",
-      { none: "Nothing below", channels: "Steel channels let in", battens: "Battens below" },
+      { none: "Nothing below", channels: "Steel channels let in", battens: "Battens below", ring: "A ring below" },
       piece.form.stiffener,
       ["form", "stiffener"],
     ),

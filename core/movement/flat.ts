@@ -40,8 +40,9 @@ export function stiffeners(
   top: TopMovement,
   fixed: "centre" | "front-edge" | "back-edge",
 ): Stiffeners | null {
-  if (form.stiffener === "none" || form.field === "slats" || form.field === "slabs" || form.ends === "frame")
-    return null;
+  if (form.field === "slats" || form.field === "slabs" || form.ends === "frame") return null;
+  // a ring is judged by its own screws
+  if (form.stiffener === "none" || form.stiffener === "ring") return null;
   const battens = form.stiffener === "battens";
   const { slot, bolt, setOff: off } = battens ? { ...form.batten, bolt: form.batten.screw } : form.channel;
   const line = fixedLine(fixed, top.width);

@@ -61,8 +61,8 @@ export function memberOf(part: AssemblyPart, species: Species, top: Pick<TopMove
     const { change } = SHEETS[part.sheet.material];
     return { ...named, grain: null, course: "top", coefficients: [change, change, change] };
   }
-  // metal goes with no moisture
-  if (part.bought) return { ...named, grain: null, course: "top", coefficients: [0, 0, 0] };
+  // metal goes with no moisture, and a ring of chords keeps its diameter: each is as long as it was
+  if (part.bought || part.ringed) return { ...named, grain: null, course: "top", coefficients: [0, 0, 0] };
   const across =
     role === "leg" || role === "post"
       ? (species.radial + species.tangential) / 2

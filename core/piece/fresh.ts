@@ -9,6 +9,7 @@ import { USUAL_EXISTING } from "./existing-choices";
 import { NO_OWN } from "./own-choices";
 import { USUAL_PARTING } from "./parting-choices";
 import { USUAL_PLANK } from "./plank-choices";
+import { USUAL_RING } from "./ring-choices";
 import { USUAL_SLABS } from "./slab-choices";
 import { USUAL_SPLAYED } from "./splayed-choices";
 import { PanelChoice, Piece, PIECE_FORMAT, PIECE_VERSION } from "./schema";
@@ -60,6 +61,7 @@ export function freshPiece(name: string, day: string): Piece {
       ...USUAL_TOP,
       parting: USUAL_PARTING,
       slabs: USUAL_SLABS,
+      ring: USUAL_RING,
     },
     joints: {
       legRail: { kind: "mortise-tenon", thickness: null, length: null, tenons: null, meeting: "mitred", haunch: true },

@@ -5,12 +5,12 @@ import { between, choice, count, distance, list, name, size, text } from "./fiel
 /** A top is a field, what is at its ends, and what keeps it flat: each its own choice. */
 export const FIELDS = ["solid", "stripes", "slats", "slabs"] as const;
 export const ENDS = ["none", "breadboards", "frame"] as const;
-export const STIFFENERS = ["none", "channels", "battens"] as const;
+export const STIFFENERS = ["none", "channels", "battens", "ring"] as const;
 /** How each choice is called. */
 export const TOP_NAMES = {
   field: { solid: "One panel", stripes: "Stripes", slats: "Slats", slabs: "Slabs" },
   ends: { none: "Nothing", breadboards: "Breadboards", frame: "A frame" },
-  stiffener: { none: "Nothing", channels: "Steel channels", battens: "Battens" },
+  stiffener: { none: "Nothing", channels: "Steel channels", battens: "Battens", ring: "A ring" },
 } as const;
 export const FASTENINGS = ["button", "figure-8", "z-clip", "slotted", "oversized", "loose", "screwed"] as const;
 

@@ -17,6 +17,7 @@ import { MOST_TIMES } from "./most-times";
 import { NO_OWN, ownSchema } from "./own-choices";
 import { partingFields } from "./parting-choices";
 import { plankFields } from "./plank-choices";
+import { ringFields } from "./ring-choices";
 import { slabFields } from "./slab-choices";
 import { splayedFields } from "./splayed-choices";
 import { between, choice, count, date, distance, list, moisture, name, size, text } from "./fields";
@@ -87,6 +88,7 @@ const formSchema = v.strictObject({
   ...topConstructionFields,
   ...partingFields,
   ...slabFields,
+  ...ringFields,
 });
 
 const jointsSchema = v.strictObject({

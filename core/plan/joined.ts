@@ -13,6 +13,7 @@ import { linksOf } from "../movement/meetings";
 import { topMovement } from "../movement/year";
 import { pegParts } from "../construction/top/pegs";
 import { partedPoses, partingParts } from "../construction/parting/parts";
+import { ringAdded } from "../construction/ring/parts";
 import { inlaysOf } from "../construction/top/inlays";
 import { topLinks } from "../construction/top/links";
 import { fastened } from "../joinery/fastening";
@@ -114,7 +115,11 @@ export const JOINED = SHAPE.stage(
     "parting",
     "joints",
     ({ piece, geometry, shop }) => ({ form: piece.form, at: geometry, shop }),
-    (facts) => partingParts(facts),
+    (facts) => {
+      const [parted, ring] = [partingParts(facts), ringAdded(facts)];
+      const both = <K extends "parts" | "joints" | "meetings">(of: K) => [...parted[of], ...ring[of]];
+      return { parts: both("parts"), joints: both("joints"), meetings: both("meetings"), small: parted.small };
+    },
   )
   .otherwise({ parts: [], joints: [], meetings: [], small: [] })
   .stage(

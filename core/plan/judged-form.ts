@@ -4,6 +4,7 @@ import { thingRules } from "../brief/things";
 import { baseOf } from "../construction/base";
 import { oneWood } from "../construction/base/one-blank";
 import { CURVE_RULES } from "../construction/curve-rules";
+import { RING_RULES } from "../construction/ring/rules";
 import { FIT_RULES } from "../construction/fit-rules";
 import { FORM_RULES } from "../construction/rules";
 import { PARTING_RULES } from "../construction/parting/rules";
@@ -81,6 +82,12 @@ export const FORM_JUDGED = WORK.stage(
     "form",
     ({ piece, assembled }) => ({ kinds: piece.kinds, parts: assembled }),
     (facts) => judge("form", CURVE_RULES, facts),
+  )
+  .stage(
+    "ringJudged",
+    "form",
+    ({ piece, geometry, top }) => ({ piece: { form: piece.form, choices: piece.choices }, at: geometry, top }),
+    (facts) => judge("form", RING_RULES, facts),
   )
   .stage(
     "rowsJudged",

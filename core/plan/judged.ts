@@ -163,6 +163,7 @@ export const allJudged = (at: Values): Judged[] =>
     at.ownJudged,
     at.fitJudged,
     at.rowsJudged,
+    at.ringJudged,
     at.curvesJudged,
     at.partingJudged,
     at.slabsJudged,

@@ -2,6 +2,7 @@
 import { BRIEF_RULES } from "../brief/rules";
 import { BASE_LIST } from "../construction/base";
 import { CURVE_RULES } from "../construction/curve-rules";
+import { RING_RULES } from "../construction/ring/rules";
 import { FIT_RULES } from "../construction/fit-rules";
 import { FORM_RULES } from "../construction/rules";
 import { GLUE_RULES } from "../glueup/rules";
@@ -33,6 +34,7 @@ export const RULE_COUNT: Record<Stage, number> = {
     WOOD_RULES.length +
     OUTDOOR_RULES.length +
     PARTING_RULES.length +
+    RING_RULES.length +
     CURVE_RULES.length +
     SLAB_RULES.length +
     SHELF_RULES.length +

@@ -9,6 +9,7 @@ import type { Form, Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import { fine, listed, mm } from "../verdict/verdict";
 import { inlayStep, outlineStep } from "./outline";
+import { flatSteps } from "./flat";
 import { partSteps } from "./parting";
 import { slabSteps } from "./slabs";
 import type { Step } from "./step";
@@ -115,38 +116,6 @@ function slatSteps(form: Form, at: TopFacts["at"]): TopStep[] {
       check: "Holes clear of the edges of the rails below.",
     },
   ];
-}
-
-/** What keeps it flat below: steel let in, or wood screwed on. */
-function flatSteps({ stiffener, channel, batten }: Form, before: string): TopStep[] {
-  switch (stiffener) {
-    case "none":
-      return [];
-    case "channels":
-      return [
-        {
-          id: "channels",
-          title: "Let the channels in below",
-          detail: `${channel.count} grooves across, ${channel.endRoom} mm longer than the steel at each end; inserts at each bolt, ${channel.slot} mm slots, ${channel.washer} mm washers.`,
-          parts: ["top"],
-          after: [before],
-          hours: 1 + 0.5 * channel.count,
-          check: "Insert shorter than the top is thick, by 4 mm at least.",
-        },
-      ];
-    case "battens":
-      return [
-        {
-          id: "battens",
-          title: "Slot the battens and screw them on",
-          detail: `${batten.count} below, dry: a round hole on the fixed line, ${batten.slot} mm slots across the top’s grain for the other screws. No glue.`,
-          parts: ["batten", "top"],
-          after: [before],
-          hours: 0.5 + 0.5 * batten.count,
-          check: "Screws shorter than batten and top together, by 6 mm at least; each a turn loose.",
-        },
-      ];
-  }
 }
 
 function endSteps({ breadboard, field }: Form, before: string): TopStep[] {

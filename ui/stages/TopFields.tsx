@@ -23,6 +23,9 @@ export function TopFields({ piece, set, thickness }: Facts & { thickness: number
       {field !== "slats" && field !== "slabs" && ends !== "frame" && stiffener === "channels" && (
         <Channels piece={piece} set={set} />
       )}
+      {field !== "slats" && field !== "slabs" && ends !== "frame" && stiffener === "ring" && (
+        <Ring piece={piece} set={set} />
+      )}
       {field !== "slats" && field !== "slabs" && ends !== "frame" && stiffener === "battens" && (
         <Battens piece={piece} set={set} />
       )}
@@ -129,6 +132,25 @@ function Channels({ piece, set }: Facts) {
         checked={channel.setOff}
         onTake={(to) => set("Slots set off", ["form", "channel", "setOff"], to)}
       />
+    </>
+  );
+}
+
+function Ring({ piece, set }: Facts) {
+  const { ring } = piece.form;
+  const length = lengths(set);
+  return (
+    <>
+      <Choice
+        label="Segments"
+        value={ring.segments}
+        options={(["6", "8", "10", "12", "16"] as const).map((value) => ({ value, name: value }))}
+        onTake={(to) => set("Segments of the ring", ["form", "ring", "segments"], to)}
+      />
+      {length("Ring width", "ring", "width", ring.width)}
+      {length("Ring thickness", "ring", "thickness", ring.thickness)}
+      {length("Set in", "ring", "setIn", ring.setIn)}
+      {length("Slot", "ring", "slot", ring.slot)}
     </>
   );
 }

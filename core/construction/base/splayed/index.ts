@@ -1,3 +1,4 @@
+import { lowered } from "../lowered";
 import { KIND_RULES } from "../../../joinery/joint-rules";
 import { mm } from "../../../verdict/verdict";
 import type { Base } from "../base";
@@ -22,6 +23,8 @@ export const splayed: Base<Splayed> = {
   meetings: splayedMeetings,
   formRules: SPLAYED_RULES,
   jointRules: KIND_RULES,
+  shorter: (form, kind, by) =>
+    kind === "splayed-leg" ? lowered(form, by * Math.cos((form.splayed.splay * Math.PI) / 180)) : [],
   work: splayedWork,
   dimensions: splayedDimensions,
   setOuts: ({ at, joints, species }) => [

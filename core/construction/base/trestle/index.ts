@@ -1,3 +1,4 @@
+import { lowered } from "../lowered";
 import { KIND_RULES } from "../../../joinery/joint-rules";
 import type { Base } from "../base";
 import { trestleDimensions } from "./dimensions";
@@ -20,6 +21,7 @@ export const trestle: Base<Trestle> = {
   meetings: trestleMeetings,
   formRules: TRESTLE_RULES,
   jointRules: KIND_RULES,
+  shorter: (form, kind, by) => (kind === "post" ? lowered(form, by) : []),
   work: trestleWork,
   dimensions: trestleDimensions,
   setOuts: () => [],
