@@ -46,7 +46,11 @@ try {
   await page.waitForFunction(() => !document.querySelector("[data-planned=waiting]"));
   const ids = await page.$$eval("[data-piece]", (cards) => cards.map((card) => card.dataset.piece));
   const table = ids[0];
-  const [chest, box] = [await named("Newspaper table"), await named("Lift-lid table")];
+  const [chest, box, slabs] = [
+    await named("Newspaper table"),
+    await named("Lift-lid table"),
+    await named("Table of two slabs"),
+  ];
   /** A piece further down the bench than its first page. */
   async function named(name) {
     const more = await page.$("::-p-xpath(//button[starts-with(normalize-space(.), 'Show more')])");
@@ -56,7 +60,7 @@ try {
   }
   const views = [
     ["bench", "/"],
-    ...["brief", "form", "movement", "joints", "boards", "glue-up", "cutting", "build", "log"].map((stage) => [
+    ...["brief", "form", "joints", "boards", "glue-up", "cutting", "build", "log"].map((stage) => [
       stage,
       `/pieces/${table}/${stage}`,
     ]),
@@ -65,6 +69,7 @@ try {
     ["movement-breadboard", `/pieces/${ids[3]}/movement`],
     ["sources", `/pieces/${ids[3]}/sources`],
     ["case", `/pieces/${chest}/form`],
+    ["slabs", `/pieces/${slabs}/form`],
     ["rack", "/rack"],
     ["cards", `/pieces/${table}/cards`],
     ["species", "/species"],
