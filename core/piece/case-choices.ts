@@ -34,10 +34,12 @@ const baySchema = v.strictObject({
   rows: list("openings of the bay", rowSchema, 8, 1),
 });
 
+export const DOOR_MOUNTS = ["inset", "overlay"] as const;
 /** @source common practice */
 const USUAL_DOORS = {
   ...{ thickness: 20, stile: 55, rail: 60, panelThickness: 10, groove: 10, free: 3, gap: 2 },
   panel: "solid" as "solid" | "sheet",
+  mount: "inset" as "inset" | "overlay",
 };
 
 /** What closes a case behind: a sheet, boards that lap one another, a frame with panels. */
@@ -135,6 +137,8 @@ const caseSchema = v.strictObject({
       groove: size("depth of a panel's groove", 3, 25),
       /** a solid panel's, at each side on the day */
       free: distance("gap beside a panel in its groove", 10),
+      /** flush in its opening on butt hinges, or before the case on cup hinges */
+      mount: v.optional(choice("how doors close", DOOR_MOUNTS), "inset"),
       /** round a door on the day */
       gap: distance("gap round a door", 8),
     }),

@@ -155,6 +155,15 @@ export function CaseFields() {
         )}
       </Group>
       <Group name="Doors">
+        <Choice
+          label="Doors close"
+          value={doors.mount}
+          options={[
+            { value: "inset", name: "In their openings, on butt hinges" },
+            { value: "overlay", name: "Before the case, on cup hinges" },
+          ]}
+          onTake={(value) => set("Doors close", at("doors", "mount"), value)}
+        />
         {size("Thickness of doors", doors.thickness, "doors", "thickness")}
         {size("Stiles", doors.stile, "doors", "stile")}
         {size("Rails of doors", doors.rail, "doors", "rail")}

@@ -82,6 +82,9 @@ export interface Door {
   thickness: number;
   stile: number;
   rail: number;
+  /** closes before the case; z of its face */
+  overlay: boolean;
+  face: number;
   /** of the panel: how thick it is, how deep its grooves are, how free it is in them beside */
   panel: { thickness: number; groove: number; free: number };
 }

@@ -43,7 +43,7 @@ export function contactsOf(at: Case, form: Form): Contact[] {
     ...(at.plinth ? plinthContacts(at, at.plinth, choice.slot) : []),
     ...(at.backed === "sheet" ? atBack(at) : []),
     ...backContacts(at, form),
-    ...at.doors.flatMap((door) => atDoor(door, at.deep.to, called(door, at.doors, "Door"))),
+    ...at.doors.flatMap((door) => atDoor(door, door.face, called(door, at.doors, "Door"))),
     ...at.drawers.flatMap((drawer) => atDrawer(drawer, choice.drawers.tails, called(drawer, at.drawers, "Drawer"))),
   ].filter(({ section }) => section.width > 0 && section.thickness > 0);
 }

@@ -1,4 +1,5 @@
 import type { AssemblyPart, Worked } from "../../../assembly/part";
+import { circle } from "../../../assembly/outline";
 import type { Place } from "../../../assembly/place";
 import type { Vec } from "../../../assembly/vector";
 import type { Form } from "../../../piece/schema";
@@ -17,7 +18,7 @@ const LEVEL = { x: [1, 0, 0] as Vec, y: [0, 1, 0] as Vec };
 
 /** Every door, closed: stiles RS, rails R, the panel B. */
 export const doorParts = ({ case: { doors } }: Form, at: Case): AssemblyPart[] =>
-  at.doors.flatMap((door) => partsOf(door, { front: at.deep.to, pull: at.pull }, doors.panel === "solid"));
+  at.doors.flatMap((door) => partsOf(door, { front: door.face, pull: at.pull }, doors.panel === "solid"));
 
 function partsOf(door: Door, { front, pull }: { front: number; pull: Case["pull"] }, solid: boolean): AssemblyPart[] {
   const { n, across, high, thickness, stile, rail, panel, hung } = door;
@@ -52,11 +53,13 @@ function partsOf(door: Door, { front, pull }: { front: number; pull: Case["pull"
           panel.groove,
           between.y.to - between.y.from + 2 * panel.groove,
         ),
-        ...(way === hung
-          ? hingesOf(door).map((middle) =>
-              hingeIn(place, { x: hung < 0 ? across.from : across.to, way: hung < 0 ? 1 : -1, middle, front }),
-            )
-          : doorHoles(door, pull, place, front)),
+        ...(way === hung && door.overlay
+          ? hingesOf(door).map((middle) => cupIn(place, door, middle))
+          : way === hung
+            ? hingesOf(door).map((middle) =>
+                hingeIn(place, { x: hung < 0 ? across.from : across.to, way: hung < 0 ? 1 : -1, middle, front }),
+              )
+            : doorHoles(door, pull, place, front)),
       ],
     };
   });
@@ -95,6 +98,23 @@ function partsOf(door: Door, { front, pull }: { front: number; pull: Case["pull"
   ];
 }
 
+/** A hinge's cup bored into a stile from behind. */
+function cupIn(part: Place, { hung, across, face, thickness }: Door, middle: number): Worked {
+  const { across: wide, deep, from } = DOOR.cup;
+  const r = wide / 2;
+  const x = hung < 0 ? across.from + from : across.to - from;
+  return {
+    ...cut(
+      "hinge",
+      part,
+      { length: deep, width: wide, thickness: wide, end: { outer: circle([r, r], r), holes: [] } },
+      // from the back forward, to the right, up
+      { at: [x - r, middle + r, face - thickness], x: [0, 0, 1], y: [1, 0, 0] },
+    ),
+    markedFrom: "the hinges that came",
+  };
+}
+
 /** A hinge's leaf let into an edge at `x`, to the right of it or to the left. */
 function hingeIn(
   part: Place,
@@ -116,7 +136,7 @@ function hingeIn(
 export function hinged(parts: readonly AssemblyPart[], at: Case): AssemblyPart[] {
   const byId = new Map(parts.map((part) => [part.id, part]));
   const cuts = new Map<string, Worked[]>();
-  for (const door of at.doors) {
+  for (const door of at.doors.filter(({ overlay }) => !overlay)) {
     const { from, to } = at.bays[door.bay];
     const { id } = besideOf(at, door.bay, door.hung);
     const part = byId.get(id);

@@ -12,10 +12,14 @@ export interface Times {
   milled: string[];
 }
 
+/** How doors that close before the case are hung. */
+const overlaid = (doors: Case["doors"], gap: number, hinges: number): string =>
+  `${hinges} cup hinges: a cup of ${mm(DOOR.cup.across)} ${fine(DOOR.cup.deep)} deep, its middle ${mm(DOOR.cup.from)} from the door’s edge, bored against a fence and a stop; plates screwed to the case where the hinges that came say. Set by their screws until ${doors.length > 1 ? `${fine(gap)} stay between neighbours and ` : ""}${mm(DOOR.cup.shows)} of the case’s edges show all round; bumpers of ${mm(DOOR.cup.bumper)} behind.`;
+
 /** Doors after the case, from their own openings; panels finished before they are closed in. */
 export function doorSteps(
   { doors, pull }: Pick<Case, "doors" | "pull">,
-  { panel, groove, free, gap }: CaseChoices["doors"],
+  { panel, groove, free, gap, mount }: CaseChoices["doors"],
   { fullHours, clampHours, milled }: Times,
 ): Step[] {
   if (doors.length === 0) return [];
@@ -27,7 +31,7 @@ export function doorSteps(
     step({
       id: "doors-frames",
       title: "Joint the doors’ frames to their openings",
-      detail: `Stiles and rails from straight-grained wood, a few mm over what the openings measure. The groove ${mm(groove)} deep first, rails through from end to end, stiles between the rails; then mortises in line with it, tenons to them.`,
+      detail: `Stiles and rails from straight-grained wood, a few mm over what ${mount === "overlay" ? "they cover" : "the openings measure"}. The groove ${mm(groove)} deep first, rails through from end to end, stiles between the rails; then mortises in line with it, tenons to them.`,
       parts: frames,
       after: ["glue-base", ...milled],
       hours: 2 * doors.length,
@@ -60,7 +64,10 @@ export function doorSteps(
     step({
       id: "doors-hang",
       title: "Hang the doors",
-      detail: `Planed to ${fine(gap)} all round, the hinged edge first. ${hinges} butt hinges ${mm(DOOR.hinge.long)} long, let in ${mm(DOOR.hinge.deep)} on both sides, marked from the hinges that came; steel screws first, brass ones last. Then the catch.${bored(pull)}`,
+      detail:
+        mount === "overlay"
+          ? overlaid(doors, gap, hinges) + bored(pull)
+          : `Planed to ${fine(gap)} all round, the hinged edge first. ${hinges} butt hinges ${mm(DOOR.hinge.long)} long, let in ${mm(DOOR.hinge.deep)} on both sides, marked from the hinges that came; steel screws first, brass ones last. Then the catch.${bored(pull)}`,
       parts: kinds("door-stile"),
       after: ["doors-glue"],
       hours: 1.5 * doors.length,

@@ -13,28 +13,62 @@ export const DOOR = {
   least: 100,
   /** butt hinges, let in on both sides; a third one from this height on */
   hinge: { long: 50, wide: 15, deep: 2, third: 1000 },
+  /** cup hinges: the cup, how deep it is, its middle from the door's edge; a bumper's gap behind a door; what of the case's edges shows beside it */
+  cup: { across: 35, deep: 12.5, from: 22, bumper: 1, shows: 2 },
 };
 
 const HUNG = { "door-left": [-1], "door-right": [1], doors: [-1, 1] } as const;
 
-export function doorsOf(choice: CaseChoices["doors"], bays: readonly Bay[]): Door[] {
+interface Round {
+  /** thickness of what stands and lies round the bays: the sides, and everything between them; the case's front */
+  side: number;
+  inner: number;
+  front: number;
+}
+
+/** How far a door covers what is beside, above and below its opening: half of what it shares with another, less half their gap. */
+function covers(
+  choice: CaseChoices["doors"],
+  { side, inner }: Round,
+  on: { left: boolean; right: boolean; up: boolean; down: boolean },
+) {
+  if (choice.mount === "inset") return { left: -choice.gap, right: -choice.gap, up: -choice.gap, down: -choice.gap };
+  const { shows } = DOOR.cup;
+  const shared = (inner - choice.gap) / 2;
+  return {
+    left: on.left ? side - shows : shared,
+    right: on.right ? side - shows : shared,
+    up: on.up ? inner - shows : shared,
+    down: on.down ? inner - shows : shared,
+  };
+}
+
+export function doorsOf(choice: CaseChoices["doors"], bays: readonly Bay[], round: Round): Door[] {
+  const overlay = choice.mount === "overlay";
   const sizes: string[] = [];
   const all = bays.flatMap(({ from, to, openings }, bay) =>
     openings.flatMap((opening, row): Omit<Door, "n" | "size">[] => {
       const { holds } = opening;
       if (holds === "nothing" || holds === "drawer" || holds === "drawers-through") return [];
       const hung = HUNG[holds];
-      const high = { from: opening.from + choice.gap, to: opening.to - choice.gap };
-      const wide = (to - from - (hung.length + 1) * choice.gap) / hung.length;
+      const over = covers(choice, round, {
+        ...{ left: bay === 0, right: bay === bays.length - 1 },
+        ...{ up: row === 0, down: row === openings.length - 1 },
+      });
+      const high = { from: opening.from - over.down, to: opening.to + over.up };
+      const whole = to - from + over.left + over.right;
+      const wide = (whole - (hung.length - 1) * choice.gap) / hung.length;
       const { thickness, stile, rail, groove, free, panel, panelThickness } = choice;
       const inside = Math.min(wide - 2 * stile, high.to - high.from - 2 * rail);
       if (inside < DOOR.least / 4 || wide < DOOR.least || groove >= Math.min(stile, rail) / 1.5) return [];
       return hung.map((way, i) => ({
         ...{ bay, row, hung: way, high, thickness, stile, rail },
         across: {
-          from: from + choice.gap + i * (wide + choice.gap),
-          to: from + choice.gap + i * (wide + choice.gap) + wide,
+          from: from - over.left + i * (wide + choice.gap),
+          to: from - over.left + i * (wide + choice.gap) + wide,
         },
+        overlay,
+        face: round.front + (overlay ? DOOR.cup.bumper + thickness : 0),
         panel: {
           thickness: Math.min(panelThickness, thickness / 2),
           groove,

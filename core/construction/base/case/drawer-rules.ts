@@ -145,7 +145,7 @@ export function doorsMade({ at: place }: CaseFacts): Verdict | null {
         : `A door ${mm(wide)} wide sags on its hinges and swings far into the room`,
     why: without
       ? "Two stiles, two rails and a panel in their grooves want more room than there is, or the grooves are too deep for the frame."
-      : `Each is its opening less the gap round it. Framed in solid wood a door hangs well up to about ${mm(LEAF.good)}.`,
+      : `Each is its opening ${place.doors[0]?.overlay ? "and what it covers of the edges round that" : "less the gap round it"}. Framed in solid wood a door hangs well up to about ${mm(LEAF.good)}.`,
     limit: LEAF.good,
     actual: Math.round(wide),
     sense: "at most",

@@ -32,8 +32,8 @@ export const caseBase: Base<Case> = {
   work: caseWork,
   dimensions: caseDimensions,
   setOuts: () => [],
-  describe: (_, { bays, drawers, doors, loose, back, legs, plinth }) =>
-    `A case of ${bays.length === 1 ? "one bay" : `${bays.length} bays`}${withAll([counted(drawers.length, "drawer"), counted(doors.length, "door"), counted(loose.length, "loose shelf", "loose shelves")])}, ${back > 0 ? "a back of sheet" : "open behind"}${legs ? ", on a frame of legs" : plinth ? ", on a plinth" : ""}.`,
+  describe: (_, { bays, drawers, doors, loose, backed, legs, plinth }) =>
+    `A case of ${bays.length === 1 ? "one bay" : `${bays.length} bays`}${withAll([counted(drawers.length, "drawer"), counted(doors.length, "door"), counted(loose.length, "loose shelf", "loose shelves")])}, ${{ none: "open behind", sheet: "a back of sheet", boards: "a back of boards", framed: "a framed back" }[backed]}${legs ? ", on a frame of legs" : plinth ? ", on a plinth" : ""}.`,
   sizes: (_, { outside, deep, under, foot, side, inner, bays, drawers, legs }) => [
     ...(legs ? [["Leg frame", legFrameSaid(legs)] as [string, string]] : []),
     ["Case", `${mm(outside.to - outside.from)} by ${mm(deep.to - deep.from)}, ${mm(under - foot)} high`],

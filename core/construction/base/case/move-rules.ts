@@ -105,7 +105,13 @@ function doorsBind({ at: { doors }, form, moves }: Facts): Verdict | null {
   // two leaves share three gaps, one leaf two
   const leaves = ({ bay, row }: (typeof doors)[number]) =>
     doors.filter((each) => each.bay === bay && each.row === row).length;
-  const share = (door: (typeof doors)[number], change: number) => (2 * leaves(door) * change) / (leaves(door) + 1);
+  const share = (door: (typeof doors)[number], change: number) =>
+    door.overlay
+      ? // two leaves grow toward the gap between them, a single one over the case's edge
+        leaves(door) > 1
+        ? 4 * change
+        : 0
+      : (2 * leaves(door) * change) / (leaves(door) + 1);
   const wet = Math.max(...all.map((each) => share(each.door, each.wet)));
   const dry = Math.min(...all.map((each) => share(each.door, each.dry)));
   const [left, most] = [gap - wet, gap - dry];

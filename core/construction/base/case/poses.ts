@@ -18,13 +18,15 @@ function opened({ doors, deep }: Case, parts: readonly AssemblyPart[]): Pose[] {
   if (doors.length === 0) return [];
   const byId = new Map(parts.map((part) => [part.id, part]));
   const places = Object.fromEntries(
-    doors.flatMap(({ n, hung, across }) => {
+    doors.flatMap(({ n, hung, across, overlay, thickness, face }) => {
       const hinge = hung < 0 ? across.from : across.to;
       // what points right turns to the front when it hangs left, to the back when it hangs right
       const turn = ([x, y, z]: Vec): Vec => [hung * z + 0, y, -hung * x + 0];
       const about = (spot: Vec): Vec => {
-        const [x, y, z] = turn([spot[0] - hinge, spot[1], spot[2] - deep.to]);
-        return [x + hinge, y, z + deep.to];
+        const back = overlay ? face - thickness : deep.to;
+        const [x, y, z] = turn([spot[0] - hinge, spot[1], spot[2] - back]);
+        // a cup hinge keeps the open door within its own width
+        return [x + hinge - (overlay ? hung * thickness : 0), y, z + back];
       };
       return [`RS${2 * n - 1}`, `RS${2 * n}`, `R${2 * n - 1}`, `R${2 * n}`, `B${n}`].flatMap((id) => {
         const part = byId.get(id);

@@ -9,6 +9,7 @@ import { ALCOVE_RULES } from "./alcove-rules";
 import { bayAdded } from "./divide";
 import { pullsFit } from "./pull-rules";
 import { slidesCarry, slidesGoIn } from "./slide-rules";
+import { cupsGoIn } from "./door-rules";
 import { doorsMade, drawnBehind, drawersMade, drawersRun, grooveHidden, pulledOver, shelvesMade } from "./drawer-rules";
 import { at, CaseFacts } from "./facts";
 import { addsUp, fits, opens } from "./opening-rules";
@@ -32,6 +33,7 @@ export const CASE_RULES: readonly Rule<CaseFacts>[] = [
   pullsFit,
   grooveHidden,
   doorsMade,
+  cupsGoIn,
   shelvesMade,
   sags,
   racks,

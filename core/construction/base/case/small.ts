@@ -3,7 +3,7 @@ import type { SmallPart } from "../../../assembly/small";
 import { circle } from "../../../assembly/outline";
 import type { Place } from "../../../assembly/place";
 import type { Vec } from "../../../assembly/vector";
-import type { Case } from "./case";
+import type { Case, Door } from "./case";
 import { PULL, turnedAbout } from "./cut";
 import { DOOR, hingesOf } from "./door";
 import { PIN, pinDepth } from "./loose-shelf";
@@ -13,6 +13,19 @@ import { doorPulls, pullsOf } from "./pull";
 const OUT = 8;
 
 const opens: Vec = [0, 0, PULL.front / 2];
+
+/** Each in its stile: the arm that reaches to the case is not drawn. */
+const cupHinges = (door: Door): SmallPart[] => {
+  const { across: wide, deep, from } = DOOR.cup;
+  const r = wide / 2;
+  const x = door.hung < 0 ? door.across.from + from : door.across.to - from;
+  return hingesOf(door).map((middle, i): SmallPart => ({
+    ...{ id: `hinge-${door.n}-${i + 1}`, name: "Cup hinge", plural: "Cup hinges", of: "steel" },
+    shape: { length: deep, width: wide, thickness: wide, end: { outer: circle([r, r], r), holes: [] } },
+    place: { at: [x - r, middle + r, door.face - door.thickness], x: [0, 0, 1], y: [1, 0, 0] },
+    ...{ opens, by: "hinge" },
+  }));
+};
 
 export function caseSmall(at: Case): SmallPart[] {
   const r = PIN.diameter / 2;
@@ -39,21 +52,24 @@ export function caseSmall(at: Case): SmallPart[] {
       }),
     );
   });
-  const hinges = at.doors.flatMap((door) => {
-    const { from, to } = at.bays[door.bay];
-    const { long, wide, deep } = DOOR.hinge;
-    // both leaves and what is left between them
-    const gap = door.hung < 0 ? door.across.from - from : to - door.across.to;
-    return hingesOf(door).map((middle, i): SmallPart => ({
-      ...{ id: `hinge-${door.n}-${i + 1}`, name: "Butt hinge", plural: "Butt hinges", of: "steel" },
-      shape: { length: long, width: 2 * deep + gap, thickness: wide },
-      place: {
-        at: [door.hung < 0 ? from - deep : to - gap - deep, middle - long / 2, at.deep.to],
-        ...{ x: [0, 1, 0], y: [1, 0, 0] },
-      },
-      ...{ opens, by: "hinge" },
-    }));
-  });
+  const cups = at.doors.filter(({ overlay }) => overlay).flatMap(cupHinges);
+  const hinges = at.doors
+    .filter(({ overlay }) => !overlay)
+    .flatMap((door) => {
+      const { from, to } = at.bays[door.bay];
+      const { long, wide, deep } = DOOR.hinge;
+      // both leaves and what is left between them
+      const gap = door.hung < 0 ? door.across.from - from : to - door.across.to;
+      return hingesOf(door).map((middle, i): SmallPart => ({
+        ...{ id: `hinge-${door.n}-${i + 1}`, name: "Butt hinge", plural: "Butt hinges", of: "steel" },
+        shape: { length: long, width: 2 * deep + gap, thickness: wide },
+        place: {
+          at: [door.hung < 0 ? from - deep : to - gap - deep, middle - long / 2, at.deep.to],
+          ...{ x: [0, 1, 0], y: [1, 0, 0] },
+        },
+        ...{ opens, by: "hinge" },
+      }));
+    });
   const slides = at.drawers.flatMap(({ n, across, head, slides: each, turned }) => {
     if (!each) return [];
     return [across.from, across.to + each.thick].map((right, i): SmallPart => {
@@ -74,6 +90,6 @@ export function caseSmall(at: Case): SmallPart[] {
       turned ? { ...each, place: turnedAbout(turned, each.place) } : each,
     );
   });
-  const onDoors = at.doors.flatMap((door) => doorPulls(door, at.pull, { face: at.deep.to, opens: [0, 0, PULL.front] }));
-  return [...pins, ...hinges, ...slides, ...pulls, ...onDoors];
+  const onDoors = at.doors.flatMap((door) => doorPulls(door, at.pull, { face: door.face, opens: [0, 0, PULL.front] }));
+  return [...pins, ...cups, ...hinges, ...slides, ...pulls, ...onDoors];
 }
