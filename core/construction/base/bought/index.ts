@@ -16,6 +16,8 @@ const SAID = {
   lift: ["a lifting column", "lifting columns"],
 };
 
+const capital = (text: string) => text[0].toUpperCase() + text.slice(1);
+
 /** Legs that are bought or welded to order, bolted below the top by their plates. */
 export const bought: Base<Bought> = {
   kind: "bought",
@@ -50,7 +52,7 @@ export const bought: Base<Bought> = {
         ]
       : [],
   describe: (_, { stands, choices }) =>
-    `${stands.length === 1 ? SAID[choices.kind][0] : `${stands.length} ${SAID[choices.kind][1]}`} bolted below the top${choices.measured ? "" : ", not measured yet"}.`,
+    `${stands.length === 1 ? capital(SAID[choices.kind][0]) : `${stands.length} ${SAID[choices.kind][1]}`} bolted below the top${choices.measured ? "" : ", not measured yet"}.`,
   sizes: (_, { stands, height, choices }) => [
     [
       "Bought",

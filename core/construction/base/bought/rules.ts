@@ -63,7 +63,9 @@ function standsFit({ at }: Facts): Verdict {
           ? `Plates stand ${mm(past)} past the top`
           : lap < 0
             ? `Plates overlap by ${mm(-lap)}`
-            : `${at.stands.length} plates lie under the top`,
+            : at.stands.length === 1
+              ? "Its plate lies under the top"
+              : `${at.stands.length} plates lie under the top`,
     why: `Each is ${mm(plate.length)} by ${mm(plate.width)} under a top ${mm(at.top.length)} by ${mm(at.top.width)}.`,
     remedies:
       past > 0 && width < plate.width ? [set(`Order plates ${width} mm wide`, path("plate", "width"), width)] : [],
