@@ -48,6 +48,13 @@ describe("doors before a case of two bays, worked by hand", () => {
       .flatMap(({ cuts }) => cuts.filter(({ by }) => by === "hinge"));
     expect(cups).toHaveLength(6);
     for (const { shape } of cups) expect([shape.length, shape.width]).toEqual([12.5, 35]);
+    // in the left door's hinged stile: from its back at 181 forward, 22 from its edge to the cup's middle
+    const stile = plan.assembly.parts.find(({ id }) => id === "RS1")!;
+    const [first] = stile.cuts.filter(({ by }) => by === "hinge");
+    const cup = stood(stood(bodyOf({ shape: first.shape, adds: [], cuts: [] }), first.place), stile.place);
+    const { least, most } = boundsOf(cup);
+    expect([least[2], most[2]]).toEqual([expect.closeTo(181, 6), expect.closeTo(193.5, 6)]);
+    expect((least[0] + most[0]) / 2).toBeCloseTo(-498 + 22, 6);
     expect(
       plan.assembly.parts
         .filter(({ kind }) => kind === "case-side")
