@@ -19,6 +19,8 @@ export interface Screwed extends Joint {
   /** how long the slots are, along the face or across it, in which the screws let the part go; null where they hold it still */
   slot: number | null;
   slotWay: "along" | "across";
+  /** how a card says where they stand and which way their slots run, where the face is only a spot round each */
+  spots?: { where: string; slots: string };
 }
 
 export interface ScrewedInputs {
@@ -34,6 +36,7 @@ export interface ScrewedInputs {
   at?: number;
   slot?: number | null;
   slotWay?: Screwed["slotWay"];
+  spots?: Screwed["spots"];
 }
 
 /** Places the screws: so many along the face, the outer ones a quarter of their distance from its ends. */
@@ -47,12 +50,14 @@ export const screwed = ({
   at,
   slot = null,
   slotWay = "along",
+  spots,
 }: ScrewedInputs): Screwed => ({
   ...meets,
   kind: "screwed",
   screws,
   screw: { ...SCREW, long },
   ...{ through, at: at ?? section.thickness / 2, section, slot, slotWay },
+  ...(spots ? { spots } : {}),
   behind: into.depth,
   length: 0,
   glueArea: 0,
@@ -116,25 +121,27 @@ export const screwedHeld = (joint: Screwed): Held[] =>
   );
 
 export function screwedCard(joint: Screwed): SettingCard {
-  const { screws, screw, through, section, at } = joint;
+  const { screws, screw, through, section, at, spots } = joint;
   return {
     joint: joint.id,
     title: `${joint.name}, ${joint.count} times`,
     lines: [
       { what: "Screws", setting: `${screws} of ${mm(screw.diameter)} by ${mm(screw.long)}` },
-      {
-        what: "From the part’s edge",
-        setting: along(joint)
-          .map((y) => mm(Math.round(y)))
-          .join(", "),
-      },
+      spots
+        ? { what: "Where", setting: spots.where }
+        : {
+            what: "From the part’s edge",
+            setting: along(joint)
+              .map((y) => mm(Math.round(y)))
+              .join(", "),
+          },
       ...(Math.abs(at - section.thickness / 2) < 0.5
         ? []
         : [{ what: "From the near corner of its end", setting: fine(at) }]),
       joint.slot === null
         ? { what: "Hole through the part", setting: `${mm(screw.diameter)}, ${fine(through)} long` }
         : {
-            what: `Slot through the part, ${joint.slotWay} it`,
+            what: `Slot through the part, ${spots ? spots.slots : `${joint.slotWay} it`}`,
             setting: `${mm(screw.diameter)} by ${fine(joint.slot)}: the screw in its middle under a washer, a turn loose`,
           },
       {

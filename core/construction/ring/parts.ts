@@ -77,6 +77,12 @@ export function ringAdded({ form, at, shop }: { form: Form; at: PieceGeometry; s
       into: { depth: at.top.thickness },
       ...{ screws: 1, through: ring.thickness, long: ringScrew(ring, at.top.thickness) },
       ...(tight ? {} : { slot: form.ring.slot, slotWay: "along" as const }),
+      spots: {
+        where: tight
+          ? "in the middle of the two segments at the ends of the grain, half the ring’s width in"
+          : `two to a segment, ${Math.round((90 / ring.count) * 10) / 10}° to each side of its middle, half the ring’s width in`,
+        slots: "across the top’s grain, however its segment lies",
+      },
     });
     const meetings = all.map((each): Meeting => ({
       joint,

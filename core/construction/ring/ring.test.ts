@@ -75,6 +75,12 @@ describe("a ring of eight, worked by hand", () => {
       [-487, 0],
     ]);
     expect(screws).toHaveLength(14);
+    // two to each of the six others: a quarter of their 45° to each side
+    const card = plan.cards.find(({ joint }) => joint === "top+ring-segment")!;
+    expect(card.lines.find(({ what }) => what === "Where")!.setting).toContain("11.3° to each side of its middle");
+    expect(card.lines.map(({ what }) => what)).toContain(
+      "Slot through the part, across the top’s grain, however its segment lies",
+    );
     const strain = Math.max(Math.abs(plan.top.wet.change), Math.abs(plan.top.dry.change)) / 1100;
     const far = Math.max(...screws.map(({ z }) => Math.abs(z)));
     expect(find(plan, "movement.ring")).toMatchObject({

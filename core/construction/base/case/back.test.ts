@@ -50,6 +50,11 @@ describe("a back of boards, worked by hand", () => {
   it("holds each board by one screw below and one above, and lets it move", () => {
     const screwed = plan.meetings.filter(({ enters }) => /^M\d/.test(enters));
     expect(screwed).toHaveLength(18);
+    const card = plan.cards.find(({ joint }) => joint === "case-bottom+back-board")!;
+    expect(card.lines.find(({ what }) => what === "Where")!.setting).toBe(
+      "in the middle of each board, over the middle of the bottom’s edge",
+    );
+    expect(card.lines.map(({ what }) => what)).not.toContain("From the part’s edge");
     // along its grain it is held at both ends, as the sides are long: nothing across it
     const held = plan.stopped.filter(({ members }) => members.some(({ kind }) => kind === "back-board"));
     expect(Math.max(0, ...held.map(({ load }) => load))).toBe(0);

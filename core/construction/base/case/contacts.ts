@@ -9,7 +9,7 @@ import { besideOf, framesOf, RUNNER, runnersOf } from "./frames";
 import type { Case, Door } from "./case";
 import type { Span } from "../leg-frame/place";
 import { KICK, shelvesOf } from "./place";
-import { backContacts } from "./back-parts";
+import { backContacts } from "./back-contacts";
 import { railKind, shelfKind } from "./kinds";
 import { fillerContacts } from "./filler";
 import { plinthContacts } from "./plinth";

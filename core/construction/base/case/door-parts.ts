@@ -42,7 +42,9 @@ function partsOf(door: Door, { front, pull }: { front: number; pull: Case["pull"
         opens,
       },
       markedFrom: FRAME,
-      note: "Grooved between the rails; let in for the hinges on the side it hangs.",
+      note: door.overlay
+        ? "Grooved between the rails; bored for the hinges’ cups on the side it hangs."
+        : "Grooved between the rails; let in for the hinges on the side it hangs.",
       shape: { length: high.to - high.from, width: stile, thickness },
       place,
       adds: [],

@@ -71,7 +71,10 @@ export function doorSteps(
       parts: kinds("door-stile"),
       after: ["doors-glue"],
       hours: 1.5 * doors.length,
-      check: "Let go half open it stays; shut, the gap is even to the eye.",
+      check:
+        mount === "overlay"
+          ? "Shut, every gap is even to the eye; no leaf rubs its neighbour as it opens."
+          : "Let go half open it stays; shut, the gap is even to the eye.",
     }),
   ];
 }

@@ -1,7 +1,7 @@
 import { KIND_RULES } from "../../../joinery/joint-rules";
 import { listed, mm } from "../../../verdict/verdict";
 import type { Base } from "../base";
-import { backAgainst } from "./back-parts";
+import { backAgainst } from "./back-contacts";
 import { caseDimensions } from "./dimensions";
 import { jointsOf, meetingsOf } from "../contact";
 import { legFrameSaid } from "../leg-frame/place";
