@@ -8,6 +8,7 @@ import { allLaid } from "../../core/panels/planned";
 import { attachStep } from "../../core/steps/fastening";
 import { fasteningScene } from "../../core/drawing/fastening";
 import { holdingScene } from "../../core/drawing/holding";
+import { letsLeavesIn, openTop } from "../../core/construction/parting/parting";
 import { baseOf } from "../../core/construction/base";
 import type { JointSection } from "../../core/drawing/joint";
 import { jointDrawings } from "../../core/drawing/joints";
@@ -70,6 +71,14 @@ export function ShopSheets() {
                   : `${piece.form.top.edge.kind.replace("-", " ")}, ${withUnit(piece.form.top.edge.size)}`,
               ],
               ["Height", withUnit(piece.form.height)],
+              ...(letsLeavesIn(piece.form)
+                ? [
+                    [
+                      "With its leaves in",
+                      `${withUnit(openTop(piece.form).length)} long, ${piece.form.parting.leaves} of ${withUnit(piece.form.parting.leaf)}`,
+                    ],
+                  ]
+                : []),
               ...base.sizes(piece.form, plan.geometry).map(([what, sizes]) => [what, say(sizes)]),
               ...(piece.times > 1
                 ? [["Made", `${piece.times} alike; joints, cut list and glue-ups are for all of them`]]
