@@ -38,7 +38,8 @@ export function viewItems({ assembly, species, woods, small = [] }: Drawable, vi
       ...openings({ shape, place }, view),
       colour: coloursOf(part, (kind) => woodOf(woods, kind, species).colour),
       seed: seedOf(part.id),
-      grain: grainIn(part, view),
+      // metal and glass have none
+      grain: part.bought ? "end" : grainIn(part, view),
       id: part.kind,
     }))
     // a part of no size, in a piece that can't be, has no outline
