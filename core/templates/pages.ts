@@ -1,7 +1,11 @@
 /** A template over sheets of paper at full size: which stretch of it lies on which. mm */
 
-/** A4 less what printers leave white. */
-const PAPER = { short: 180, long: 250 };
+/** What printers print on of the sheets that are sold: of A4 and letter, of A3 and tabloid, the lesser each way. */
+export const PAPERS = {
+  small: { name: "A4 or letter", short: 180, long: 250 },
+  large: { name: "A3 or tabloid", short: 250, long: 390 },
+} as const;
+export type Paper = keyof typeof PAPERS;
 /** More are not printed but sent as a file. Ours */
 export const MOST_PAGES = 12;
 
@@ -23,14 +27,15 @@ export interface Paging {
 }
 
 /** So that fewest sheets are used; room around it for a line that is sawn outside. */
-export function pagesOf(size: { length: number; width: number }, around: number): Paging {
+export function pagesOf(size: { length: number; width: number }, around: number, paper: Paper = "small"): Paging {
   const [long, wide] = [size.length + 2 * around, size.width + 2 * around];
   const laid = (length: number, width: number) => ({
     ...{ length, width },
     columns: Math.max(1, Math.ceil(long / length - 1e-9)),
     rows: Math.max(1, Math.ceil(wide / width - 1e-9)),
   });
-  const [upright, level] = [laid(PAPER.short, PAPER.long), laid(PAPER.long, PAPER.short)];
+  const { short, long: high } = PAPERS[paper];
+  const [upright, level] = [laid(short, high), laid(high, short)];
   const best = upright.columns * upright.rows < level.columns * level.rows ? upright : level;
   return {
     columns: best.columns,

@@ -163,6 +163,39 @@ describe("the sheets", () => {
       { seed: SEED, numRuns: 100 },
     );
     expect(pagesOf({ length: 785, width: 95 }, 6)).toMatchObject({ columns: 4, rows: 1 });
+    // 797 over 390
+    expect(pagesOf({ length: 785, width: 95 }, 6, "large")).toMatchObject({ columns: 3, rows: 1, upright: false });
+  });
+  it("every stretch fits the lesser of the two sheets a printer may hold, turned or not", () => {
+    // ISO 216 and ANSI sizes, less 10 at each edge
+    const sold = {
+      small: [
+        [210, 297],
+        [216, 279],
+      ],
+      large: [
+        [297, 420],
+        [279, 432],
+      ],
+    } as const;
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 20, max: 2500 }),
+        fc.integer({ min: 10, max: 1200 }),
+        fc.constantFrom("small" as const, "large" as const),
+        (length, width, paper) => {
+          const { pages, upright } = pagesOf({ length, width }, 6, paper);
+          expect(pages.length).toBeLessThanOrEqual(pagesOf({ length, width }, 6).pages.length);
+          for (const page of pages)
+            for (const [short, long] of sold[paper]) {
+              const [across, along] = upright ? [page.length, page.width] : [page.width, page.length];
+              expect(across).toBeLessThanOrEqual(short - 20);
+              expect(along).toBeLessThanOrEqual(long - 20);
+            }
+        },
+      ),
+      { seed: SEED, numRuns: 100 },
+    );
   });
   it("the line that is sawn lies 3 outside: round a circle it is a circle 3 larger, round a square 6 wider", () => {
     for (const [x, y] of outside(loopsOf({ outer: circle([0, 0], 50), holes: [] })[0], 3))

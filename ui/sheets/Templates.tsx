@@ -1,10 +1,12 @@
 "use client";
 import { FileDown, Printer } from "lucide-react";
 import Link from "next/link";
+import { useState } from "react";
 import type { Spot } from "../../core/assembly/outline";
 import { loopsOf, outside } from "../../core/templates/lines";
-import { MOST_PAGES, Page, pagesOf } from "../../core/templates/pages";
+import { MOST_PAGES, Page, pagesOf, Paper, PAPERS } from "../../core/templates/pages";
 import { BEARING, SAW_OUTSIDE, Template, templatesOf } from "../../core/templates/templates";
+import { Choice } from "../fields/fields";
 import { useUnit } from "../frame/unit";
 import { usePiece } from "../piece/PieceProvider";
 
@@ -13,18 +15,22 @@ const CHECK = 100;
 /** Room round a template, for the line it is sawn to and a little more, mm. */
 const AROUND = SAW_OUTSIDE + 3;
 
+const PAPER_CHOICES = (Object.keys(PAPERS) as Paper[]).map((value) => ({ value, name: PAPERS[value].name }));
+
 /** Every curve of the piece at full size, sheet by sheet; what is too large for that as a file for a driven cutter. */
 export function Templates() {
   const { id, piece, plan } = usePiece();
   const { withUnit } = useUnit();
+  const [paper, choose] = useState<Paper>("small");
   const all = templatesOf(plan.assembly.parts);
   return (
     <main className="mx-auto max-w-[794px] bg-white px-[54px] py-6 text-[#000] print:max-w-none print:p-0">
-      <div className="mb-4 flex items-center justify-between gap-3 print:hidden">
+      <div className="mb-4 flex items-end justify-between gap-3 print:hidden">
         <Link className="button button-plain" href={`/pieces/${id}/cutting`}>
           Back to cutting
         </Link>
-        <span className="flex gap-3">
+        <span className="flex items-end gap-3">
+          {all.length > 0 && <Choice label="Paper" value={paper} options={PAPER_CHOICES} onTake={choose} />}
           {all.length > 0 && (
             <a className="button button-plain" href={`/api/pieces/${id}/templates`}>
               <FileDown size={15} />
@@ -58,16 +64,17 @@ export function Templates() {
         </>
       )}
       {all.map((template) => (
-        <One key={template.id} template={template} piece={id} />
+        <One key={template.id} template={template} piece={id} paper={paper} />
       ))}
     </main>
   );
 }
 
-function One({ template, piece }: { template: Template; piece: string }) {
+function One({ template, piece, paper }: { template: Template; piece: string; paper: Paper }) {
   const { withUnit } = useUnit();
-  const { columns, rows, upright, pages } = pagesOf(template.size, AROUND);
+  const { columns, rows, upright, pages } = pagesOf(template.size, AROUND, paper);
   const printed = pages.length <= MOST_PAGES;
+  const onLarge = pagesOf(template.size, AROUND, "large").pages.length;
   return (
     <section data-template={template.id} className="mt-6">
       <h2>
@@ -80,7 +87,7 @@ function One({ template, piece }: { template: Template; piece: string }) {
         <li>
           {printed
             ? `${pages.length} ${pages.length > 1 ? `sheets, ${columns} along it and ${rows} across` : "sheet"}.`
-            : `It would take ${pages.length} sheets: sent as a file, or drawn from its measures on the wood itself.`}
+            : `It would take ${pages.length} sheets of ${PAPERS[paper].name}: sent as a file, or drawn from its measures on the wood itself.${onLarge <= MOST_PAGES ? ` ${PAPERS.large.name} takes ${onLarge}.` : ""}`}
         </li>
       </ul>
       <a className="button button-plain mt-1 print:hidden" href={`/api/pieces/${piece}/templates?of=${template.id}`}>
@@ -90,7 +97,7 @@ function One({ template, piece }: { template: Template; piece: string }) {
       <Small template={template} />
       {printed &&
         pages.map((page) => (
-          <Paper key={`${page.column}-${page.row}`} template={template} page={page} level={!upright} />
+          <Sheet key={`${page.column}-${page.row}`} template={template} page={page} level={!upright} />
         ))}
     </section>
   );
@@ -150,7 +157,7 @@ function Small({ template }: { template: Template }) {
 }
 
 /** One sheet of it at full size: the line, the one it is sawn to, where the sheet meets its neighbours. */
-function Paper({ template, page, level }: { template: Template; page: Page; level: boolean }) {
+function Sheet({ template, page, level }: { template: Template; page: Page; level: boolean }) {
   const { x, y: low, length, width, column, row } = page;
   const high = low + width;
   const y = (value: number) => high - value;
