@@ -78,6 +78,11 @@ describe("a top of two slabs", () => {
     expect(
       await page.$$eval("[data-template]", (all) => all.map((each) => each.getAttribute("data-template"))),
     ).toEqual(["slab-1", "slab-2", "glass"]);
+    const sheets = () => page.$$eval("[data-page]", (all) => all.length);
+    const small = await sheets();
+    await choose(page, "Paper", "large");
+    await page.waitForFunction((before) => document.querySelectorAll("[data-page]").length !== before, {}, small);
+    expect(await sheets()).toBeGreaterThan(0);
     const answer = await fetch(`${address()}/api/pieces/${table}/templates?of=glass`);
     expect(answer.headers.get("content-disposition")).toContain("glass.dxf");
     const lines = new DxfParser().parseSync(await answer.text())!.entities.filter(({ type }) => type === "LWPOLYLINE");
