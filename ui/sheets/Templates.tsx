@@ -24,7 +24,9 @@ export function Templates() {
   const [paper, choose] = useState<Paper>("small");
   const all = templatesOf(plan.assembly.parts);
   return (
-    <main className="mx-auto max-w-[794px] bg-white px-[54px] py-6 text-[#000] print:max-w-none print:p-0">
+    <main
+      className={`mx-auto ${paper === "large" ? "max-w-[1123px]" : "max-w-[794px]"} bg-white px-[54px] py-6 text-[#000] print:max-w-none print:p-0`}
+    >
       <div className="mb-4 flex items-end justify-between gap-3 print:hidden">
         <Link className="button button-plain" href={`/pieces/${id}/cutting`}>
           Back to cutting
