@@ -1,12 +1,11 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import type { Piece } from "../../core/piece/schema";
 import {
   choose,
-  fileOf,
   go,
-  Maker,
   makePiece,
+  Maker,
   press,
+  recordOf,
   saved,
   sitDown,
   typeDimension,
@@ -28,11 +27,9 @@ const named = (name: string, width = 800) =>
     ...piece,
     name,
     form: { ...piece.form, top: { ...piece.form.top, length: 1000, width } },
-    panels: { top: { ...piece.panels.top, strips: [] } },
     done: [],
     asBuilt: [],
   }));
-const recordOf = async (id: string) => JSON.parse(await fileOf(id)) as Piece;
 
 describe("a piece made three times", () => {
   it("is typed once: its cut list, its panels speak of three", async () => {

@@ -1,6 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import type { Piece } from "../../core/piece/schema";
-import { choose, fileOf, go, Maker, makePiece, press, saved, sitDown, typeField, until, words } from "./maker";
+import { choose, go, makePiece, Maker, press, recordOf, saved, sitDown, typeField, until, words } from "./maker";
 
 let maker: Maker;
 beforeAll(async () => {
@@ -11,7 +10,6 @@ afterAll(async () => {
   expect(maker.faults).toEqual([]);
 });
 const named = (name: string) => makePiece((piece) => ({ ...piece, name }));
-const recordOf = async (id: string) => JSON.parse(await fileOf(id)) as Piece;
 
 describe("rails are joined as the shop joins them", () => {
   it("by dowels as they measure, by screws from pockets, and by tenons again: the card follows", async () => {

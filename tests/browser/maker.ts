@@ -102,6 +102,9 @@ export async function makePiece(change: (piece: Piece) => Piece, from = "Dining 
   return ((await answer.json()) as { id: string }).id;
 }
 
+/** The piece as it is saved. */
+export const recordOf = async (id: string) => JSON.parse(await fileOf(id)) as Piece;
+
 export const post = (path: string, body: unknown) =>
   fetch(address() + path, {
     method: "POST",

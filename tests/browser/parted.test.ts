@@ -1,15 +1,14 @@
 import DxfParser from "dxf-parser";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import type { Piece } from "../../core/piece/schema";
 import {
   address,
   choose,
-  fileOf,
   go,
   level,
-  Maker,
   makePiece,
+  Maker,
   press,
+  recordOf,
   saved,
   sitDown,
   typeDimension,
@@ -30,11 +29,9 @@ const named = (name: string) =>
     ...piece,
     name,
     form: { ...piece.form, top: { ...piece.form.top, length: 1300, width: 850 }, crossRails: 1 },
-    panels: { top: { ...piece.panels.top, strips: [] } },
     done: [],
     asBuilt: [],
   }));
-const recordOf = async (id: string) => JSON.parse(await fileOf(id)) as Piece;
 
 describe("a table that opens", () => {
   it("is chosen, freed of what ties it, drawn open, and its leaves are typed on the drawing", async () => {
