@@ -1,6 +1,7 @@
 "use client";
 import type { Station } from "../../core/piece/slab-choices";
 import { Choice, LengthField, NumberField, Tick } from "../fields/fields";
+import { LengthRows } from "../fields/LengthRows";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
 
@@ -61,53 +62,32 @@ export function SlabFields() {
   );
 }
 
+const COLUMNS = [
+  ["at", "From the left"],
+  ["from", "Front edge"],
+  ["to", "Back edge"],
+] as const satisfies readonly (readonly [keyof Station, string])[];
+
 /** Where the two edges of a slab lie, place by place from the left end. */
 function Stations({ of, name }: { of: "front" | "back"; name: string }) {
   const { piece } = usePiece();
   const { set } = useSet();
   const all = piece.form.slabs[of];
-  const put = (label: string, next: readonly Station[]) => set(`${name}: ${label}`, ["form", "slabs", of], next);
-  const change = (i: number, part: Partial<Station>) =>
-    put(
-      `width ${i + 1}`,
-      all.map((each, k) => (k === i ? { ...each, ...part } : each)),
-    );
   return (
     <section aria-label={name} className="w-full">
       <h3 className="text-[13px] text-graphite">
         {name}: measured from the left end, and back from the line along the top’s front
       </h3>
-      <ol className="grid grid-cols-[repeat(auto-fill,minmax(23rem,1fr))] gap-x-6 gap-y-2">
-        {all.map((station, i) => (
-          <li key={i} className="flex items-end gap-2">
-            <b className="w-5 pb-2 text-right text-[13px] font-[560]">{i + 1}</b>
-            <LengthField label="From the left" value={station.at} onTake={(to) => change(i, { at: to })} />
-            <LengthField label="Front edge" value={station.from} onTake={(from) => change(i, { from })} />
-            <LengthField label="Back edge" value={station.to} onTake={(to) => change(i, { to })} />
-            {all.length > 1 && (
-              <button
-                className="button button-plain whitespace-nowrap"
-                aria-label={`Take width ${i + 1} of the ${name.toLowerCase()} out`}
-                onClick={() =>
-                  put(
-                    `width ${i + 1} taken out`,
-                    all.filter((_, k) => k !== i),
-                  )
-                }
-              >
-                Take out
-              </button>
-            )}
-          </li>
-        ))}
-      </ol>
-      <button
-        className="button mt-2"
-        disabled={all.length >= 30}
-        onClick={() => put("width added", [...all, { ...all.at(-1)!, at: all.at(-1)!.at + 300 }])}
-      >
-        Add a width
-      </button>
+      <LengthRows
+        rows={all}
+        columns={COLUMNS}
+        what="width"
+        of={name}
+        least={1}
+        most={30}
+        onPut={(label, next) => set(`${name}: ${label}`, ["form", "slabs", of], next)}
+        more={() => [...all, { ...all.at(-1)!, at: all.at(-1)!.at + 300 }]}
+      />
     </section>
   );
 }
