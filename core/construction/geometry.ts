@@ -24,6 +24,8 @@ export interface Bearer {
   depth: number;
   /** the side its fasteners sit on */
   inside: 1 | -1;
+  /** how far its faces go outward for each mm down, where it leans with the legs it stands between */
+  slope?: number;
   /** where its middle lies along it, when not in the top's middle */
   middle?: number;
   /** its ends are joined as `joints.legRail` says */

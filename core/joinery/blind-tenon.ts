@@ -72,6 +72,8 @@ export interface TenonInputs {
   /** the longest it may get, where another tenon comes from the far side */
   most?: number;
   pushed?: boolean;
+  /** from the part's edge to the first tenon at least, where a slot comes nearer that edge as it goes in, mm */
+  end?: number;
   /** what stays beyond and beside the mortise, and the least of it, where boards are thinner than legs; mm */
   wall?: { good: number; least: number };
 }
@@ -90,6 +92,7 @@ export function blindTenon({
   shop,
   most = Infinity,
   pushed = false,
+  end = Math.min(TENON.lowerShoulder, section.width / 8),
   wall = { good: TENON.wall, least: TENON.wallLeast },
 }: TenonInputs): BlindTenon {
   const { width, thickness } = section;
@@ -99,7 +102,6 @@ export function blindTenon({
   const share = rows === 2 ? TWIN_SHARE : TENON.shareOfRail;
   const owned = made === "loose" ? looseTenonsOf(shop) : cuttersOf(shop);
   const { size, tool } = ownedSize(owned, thickness * share, setting.thickness);
-  const end = Math.min(TENON.lowerShoulder, width / 8);
   const usable = width - 2 * end;
   const { tenons, gap, tenonWidth } =
     (made === "loose" ? looseRow(shop, size, usable, setting.tenons) : null) ??

@@ -44,6 +44,8 @@ export interface Joint {
   anyEnd?: true;
   /** where its choices are kept, when not by its group */
   setAt?: readonly string[];
+  /** what the parts are sawn to before it is cut, where that is not square: first on its card */
+  sawnTo?: SettingCard["lines"];
 }
 
 /** A body of a joint in the frame of the face where two parts meet: x into the part that receives, y along the face, z across it. */

@@ -92,4 +92,7 @@ export const kindName = (joint: KindOfJoint) => of(joint).name;
 /** @param outward  see `Meeting` */
 export const bodiesOf = (joint: KindOfJoint, outward: 1 | -1 = 1): JointBodies => of(joint).bodies(joint, outward);
 export const heldBy = (joint: KindOfJoint): Held[] => of(joint).held(joint);
-export const cardOf = (joint: KindOfJoint): SettingCard => of(joint).card(joint);
+export function cardOf(joint: KindOfJoint): SettingCard {
+  const card = of(joint).card(joint);
+  return joint.sawnTo ? { ...card, lines: [...joint.sawnTo, ...card.lines] } : card;
+}

@@ -12,6 +12,7 @@ import { USUAL_PLANK } from "./plank-choices";
 import { USUAL_RING } from "./ring-choices";
 import { USUAL_SLABS } from "./slab-choices";
 import { USUAL_SPLAYED } from "./splayed-choices";
+import { USUAL_SPLAYED_FRAME } from "./splayed-frame-choices";
 import { PanelChoice, Piece, PIECE_FORMAT, PIECE_VERSION } from "./schema";
 
 /** A new table to start from: a usual kitchen, six chairs, ash. `day` is today, an ISO date. */
@@ -51,6 +52,7 @@ export function freshPiece(name: string, day: string): Piece {
       trestle: USUAL_TRESTLE,
       xFrame: USUAL_X,
       splayed: USUAL_SPLAYED,
+      splayedFrame: USUAL_SPLAYED_FRAME,
       plank: USUAL_PLANK,
       bent: USUAL_BENT,
       bought: USUAL_BOUGHT,

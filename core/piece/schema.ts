@@ -20,6 +20,7 @@ import { plankFields } from "./plank-choices";
 import { ringFields } from "./ring-choices";
 import { slabFields } from "./slab-choices";
 import { splayedFields } from "./splayed-choices";
+import { splayedFrameFields } from "./splayed-frame-choices";
 import { between, choice, count, date, distance, list, moisture, name, size, text } from "./fields";
 
 export const PIECE_FORMAT = "taller-piece";
@@ -78,6 +79,7 @@ const formSchema = v.strictObject({
   ...trestleFields,
   ...xFields,
   ...splayedFields,
+  ...splayedFrameFields,
   ...plankFields,
   ...bentFields,
   ...boughtFields,

@@ -23,6 +23,7 @@ import { CaseFields } from "../form/CaseFields";
 import { ExistingFields } from "../form/ExistingFields";
 import { PlankFields } from "../form/PlankFields";
 import { SplayedFields } from "../form/SplayedFields";
+import { SplayedFrameFields } from "../form/SplayedFrameFields";
 import { XFrameFields } from "../form/XFrameFields";
 import { TrestleFields } from "../form/TrestleFields";
 import { useUnit } from "../frame/unit";
@@ -44,6 +45,7 @@ const FIELDS = {
   trestle: TrestleFields,
   "x-frame": XFrameFields,
   splayed: SplayedFields,
+  "splayed-frame": SplayedFrameFields,
   plank: PlankFields,
   bent: BentFields,
   bought: BoughtFields,

@@ -17,19 +17,23 @@ import { plank } from "./plank";
 import type { Plank } from "./plank/place";
 import { splayed } from "./splayed";
 import type { Splayed } from "./splayed/place";
+import { splayedFrame } from "./splayed-frame";
+import type { SplayedFrame } from "./splayed-frame/place";
 import { trestle } from "./trestle";
 import type { Trestle } from "./trestle/place";
 import { xFrame } from "./x-frame";
 import type { XFrame } from "./x-frame/place";
 
 /** A base's own geometry. */
-export type BaseGeometry = LegAndApron | Trestle | XFrame | Splayed | Plank | Bent | Bought | Existing | Case | Box;
+export type BaseGeometry =
+  LegAndApron | Trestle | XFrame | Splayed | SplayedFrame | Plank | Bent | Bought | Existing | Case | Box;
 
 const ALL = {
   "leg-and-apron": legAndApron,
   trestle,
   "x-frame": xFrame,
   splayed,
+  "splayed-frame": splayedFrame,
   plank,
   bent,
   bought,

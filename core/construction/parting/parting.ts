@@ -8,7 +8,7 @@ import type { PanelPlace, PanelRow, Parting, PieceGeometry } from "../geometry";
 /** Bases whose own frame is parted with the top, and those that carry a top drawn together from two. */
 const BASES: Record<Parting["kind"], readonly BaseName[]> = {
   leaves: ["leg-and-apron"],
-  drawn: ["leg-and-apron", "trestle", "x-frame", "splayed", "bent", "bought", "existing"],
+  drawn: ["leg-and-apron", "trestle", "x-frame", "splayed", "splayed-frame", "bent", "bought", "existing"],
 };
 
 /** What keeps a top from being parted as it was chosen; null where nothing does, or nothing was. */

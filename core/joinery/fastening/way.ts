@@ -2,6 +2,7 @@
 import { Outline, circle } from "../../assembly/outline";
 import type { Place } from "../../assembly/place";
 import type { Shape } from "../../assembly/shape";
+import { add, cross, dot, times, Vec } from "../../assembly/vector";
 import { Bearer, onBearer } from "../../construction/geometry";
 import type { JointChoices } from "../../piece/schema";
 
@@ -83,6 +84,7 @@ export function grooveIn(
   groove: { from: number; to: number; drop: number; high: number; deep: number },
 ): CutBody {
   const { run, at, inside, thickness } = bearer;
+  if (bearer.slope) return leaningGroove({ bearer, under, along: [] }, groove);
   const face = at + (inside * thickness) / 2;
   const low = under - groove.drop - groove.high;
   const [near, far] = [face, face - inside * groove.deep].sort((a, b) => a - b);
@@ -98,6 +100,29 @@ export function grooveIn(
     : { shape, place: { at: [far, low, groove.from], x: [0, 0, 1], y: [0, 1, 0] } };
 }
 
+/** The ways of a bearer that leans: up its face, and out of it away from the middle. */
+function leaning({ run, inside, slope = 0 }: Bearer): { up: Vec; out: Vec } {
+  const long = Math.sqrt(1 + slope * slope);
+  const of = (y: number, aside: number): Vec => (run === "along" ? [0, y, -inside * aside] : [-inside * aside, y, 0]);
+  return { up: of(1 / long, -slope / long), out: of(slope / long, 1 / long) };
+}
+
+/** In the inner face of a bearer that leans: its depth and its place below the edge are measured square to that face and along it. */
+function leaningGroove(
+  { bearer, under }: BearerPlace,
+  { from, to, drop, high, deep }: Parameters<typeof grooveIn>[1],
+): CutBody {
+  const { up, out } = leaning(bearer);
+  const edge = onBearer(bearer, from, bearer.inside * (bearer.thickness / 2));
+  const low = add([edge.x, under, edge.z], times(up, -(drop + high)));
+  const x: Vec = bearer.run === "along" ? [1, 0, 0] : [0, 0, 1];
+  const inward = dot(cross(x, up), out) < 0;
+  return {
+    shape: { length: to - from, width: high, thickness: deep },
+    place: { at: inward ? add(low, times(out, deep)) : low, x, y: up },
+  };
+}
+
 /** A hole up through a bearer's middle from so far below its upper edge, mm. */
 export function holeIn(
   { bearer, under }: BearerPlace,
@@ -106,6 +131,17 @@ export function holeIn(
   const r = hole.diameter / 2;
   const { x, z } = onBearer(bearer, hole.along);
   const round: Outline = { outer: circle([r, r], r), holes: [] };
+  if (bearer.slope) {
+    // bored along the bearer's own faces
+    const { up } = leaning(bearer);
+    const y: Vec = bearer.run === "along" ? [1, 0, 0] : [0, 0, 1];
+    const low = add([x, under, z], times(up, -hole.from));
+    const at = add(low, times(add(y, cross(up, y)), -r));
+    return {
+      shape: { length: hole.from - hole.to, width: hole.diameter, thickness: hole.diameter, end: round },
+      place: { at, x: up, y },
+    };
+  }
   return {
     shape: { length: hole.from - hole.to, width: hole.diameter, thickness: hole.diameter, end: round },
     place: { at: [x - r, under - hole.from, z + r], x: [0, 1, 0], y: [1, 0, 0] },

@@ -1,0 +1,56 @@
+import { dimension, formEdit, Item } from "../../../drawing/scene";
+import type { Form } from "../../../piece/schema";
+import { innerAt, outerAt } from "./legs";
+import { lowest, SplayedFrame } from "./place";
+
+/** What may be typed on the views of splayed legs under rails. */
+export function splayedFrameDimensions(form: Form, at: SplayedFrame): { plan: Item[]; front: Item[]; side: Item[] } {
+  const { legs, rail, under, frame, top, choices } = at;
+  const low = under - rail.depth;
+  const view = (way: "end" | "side"): Item[] => {
+    const whole = way === "end" ? top.length : top.width;
+    const size = way === "end" ? frame.length : frame.width;
+    const { head } = legs[way];
+    const toward = way === "end" ? "ends" : "sides";
+    return [
+      dimension([-size / 2, 0], [size / 2, 0], { offset: -18, value: size }),
+      dimension([head, under], [whole / 2, under], {
+        offset: -14,
+        value: choices.setIn[way],
+        edit: formEdit(`Set-in of the heads from the ${toward}`, "splayedFrame", "setIn", way),
+      }),
+    ];
+  };
+  const foot = outerAt(legs, legs.end, 60);
+  return {
+    plan: [
+      dimension([-frame.length / 2, -frame.width / 2], [frame.length / 2, -frame.width / 2], {
+        offset: -30,
+        value: frame.length,
+      }),
+    ],
+    front: [
+      ...view("end"),
+      dimension([0, under], [0, low], {
+        offset: 0,
+        value: rail.depth,
+        edit: formEdit("Rail depth", "splayedFrame", "rail", "depth"),
+      }),
+      dimension([innerAt(legs, legs.end, 60), 60], [foot, 60], {
+        offset: 0,
+        value: form.splayedFrame.foot,
+        edit: formEdit("Leg section at the foot", "splayedFrame", "foot"),
+      }),
+      ...(at.lows.length > 0
+        ? [
+            dimension([40, lowest(at.lows)], [40, 0], {
+              offset: 0,
+              value: lowest(at.lows),
+              edit: formEdit("Height of the low stretchers", "splayedFrame", "low", "height"),
+            }),
+          ]
+        : []),
+    ],
+    side: view("side"),
+  };
+}

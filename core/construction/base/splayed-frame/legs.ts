@@ -1,0 +1,158 @@
+/** Four legs that splay both ways: their faces run with the rails, level cuts are rectangles. mm, x along the top, y up, z across it. */
+import { Place, toPart } from "../../../assembly/place";
+import type { Plane, Shape } from "../../../assembly/shape";
+import { add, cross, dot, minus, times, unit, Vec } from "../../../assembly/vector";
+import type { SplayedFrameChoices } from "../../../piece/splayed-frame-choices";
+import { USUAL } from "../../usual";
+
+/** One of the two ways a leg leans: toward the end it stands at, or toward its side. */
+export interface Way {
+  /** of the splay */
+  tan: number;
+  sin: number;
+  cos: number;
+  degrees: number;
+  /** from the middle to the outside of the heads, under the top */
+  head: number;
+  /** a level cut across a leg this way, at its head and at its foot */
+  level: number;
+  foot: number;
+  /** how far the inner face goes outward for each mm down below where the taper begins */
+  taper: number;
+}
+
+export interface SplayedLegs {
+  under: number;
+  /** of the square blank; square to their faces at the end of a table and at its side, once two faces are planed to the rails */
+  section: number;
+  across: { end: number; side: number };
+  end: Way;
+  side: Way;
+  /** what the faces are off square, degrees: nothing where a leg leans one way only */
+  backed: number;
+  /** of the leg's own line from upright, degrees; along it for each mm up */
+  resultant: number;
+  stretch: number;
+  /** below this height the inner faces taper; 0 where they don't */
+  taperFrom: number;
+}
+
+const rad = (degrees: number) => (degrees * Math.PI) / 180;
+const deg = (radians: number) => (radians * 180) / Math.PI;
+
+/**
+ * What legs are: a face that leans toward the side and keeps level along the table, one that leans toward the end and keeps level across it.
+ *
+ * @source derived: their normals (0, tan b, 1) and (1, tan a, 0) meet at 90° less asin(sin a sin b); tan R = √(tan² a + tan² b)
+ */
+export function legsOf(
+  { splay, setIn, section, foot, rail }: SplayedFrameChoices,
+  top: { length: number; width: number },
+  under: number,
+): SplayedLegs {
+  const [a, b] = [rad(splay.end), rad(splay.side)];
+  const backed = Math.asin(Math.sin(a) * Math.sin(b));
+  // the square blank keeps its front and back; the other two are planed off square within it
+  const across = { end: section * (Math.cos(backed) - Math.sin(backed)), side: section };
+  const foots = Math.min(section, foot);
+  const taperFrom = foots < section ? Math.max(0, under - rail.depth - USUAL.taperBelow) : 0;
+  const way = (angle: number, whole: number, inset: number, size: number): Way => {
+    const [tan, cos] = [Math.tan(angle), Math.cos(angle)];
+    const level = size / cos;
+    const low = Math.min(size, foots) / cos;
+    return {
+      ...{ tan, cos, sin: Math.sin(angle), degrees: deg(angle), head: whole / 2 - inset, level, foot: low },
+      taper: taperFrom > 0 ? tan + (level - low) / taperFrom : tan,
+    };
+  };
+  const [p, q] = [Math.tan(a), Math.tan(b)];
+  return {
+    ...{ under, section, across, taperFrom, backed: deg(backed) },
+    end: way(a, top.length, setIn.end, across.end),
+    side: way(b, top.width, setIn.side, across.side),
+    resultant: deg(Math.atan(Math.hypot(p, q))),
+    stretch: Math.sqrt(1 + p * p + q * q),
+  };
+}
+
+/** From the middle to a leg's outer face at a height, this way. */
+export const outerAt = ({ under }: Pick<SplayedLegs, "under">, way: Way, y: number): number =>
+  way.head + way.tan * (under - y);
+
+/** From the middle to its inner face, and how far that goes outward for each mm down there. */
+export function innerAt(legs: Pick<SplayedLegs, "under" | "taperFrom">, way: Way, y: number): number {
+  if (y >= legs.taperFrom) return outerAt(legs, way, y) - way.level;
+  return outerAt(legs, way, legs.taperFrom) - way.level + way.taper * (legs.taperFrom - y);
+}
+export const slopeAt = ({ taperFrom }: Pick<SplayedLegs, "taperFrom">, way: Way, y: number): number =>
+  y >= taperFrom ? way.tan : way.taper;
+
+/** Which corner: toward the right-hand end and the front, or away from them. */
+export interface Corner {
+  id: string;
+  x: 1 | -1;
+  z: 1 | -1;
+}
+export const CORNERS: readonly Corner[] = [
+  { id: "L1", x: -1, z: 1 },
+  { id: "L2", x: 1, z: 1 },
+  { id: "L3", x: 1, z: -1 },
+  { id: "L4", x: -1, z: -1 },
+];
+export const cornerAt = (x: number, z: number): string =>
+  CORNERS.find((each) => each.x === Math.sign(x) && each.z === Math.sign(z))?.id ?? CORNERS[0].id;
+
+/** A leg in its own frame: the blank's box from over both points, planed, tapered and cut level. */
+export function legBody(legs: SplayedLegs, { x: sx, z: sz }: Corner): { shape: Shape; place: Place } {
+  const { end, side, under, taperFrom } = legs;
+  const grain = unit([-sx * end.tan, 1, -sz * side.tan]);
+  // across the front face, and out of it
+  const face = unit([0, side.tan, sz]);
+  const width = cross(face, grain);
+  const corners = [0, under].flatMap((y) =>
+    [outerAt(legs, end, y), outerAt(legs, end, y) - end.level].flatMap((x) =>
+      [outerAt(legs, side, y), outerAt(legs, side, y) - side.level].map((z): Vec => [sx * x, y, sz * z]),
+    ),
+  );
+  const span = (way: Vec) => {
+    const all = corners.map((corner) => dot(corner, way));
+    return { from: Math.min(...all), size: Math.max(...all) - Math.min(...all) };
+  };
+  const [g, w, t] = [span(grain), span(width), span(face)];
+  const place: Place = {
+    at: add(add(times(grain, g.from), times(width, w.from)), times(face, t.from)),
+    x: grain,
+    y: width,
+  };
+  const plane = (through: Vec, waste: Vec): Plane => ({
+    through: toPart(place, through),
+    waste: toPart({ ...place, at: [0, 0, 0] }, waste),
+  });
+  const outside: Vec = [sx * end.head, under, sz * side.head];
+  const inside: Vec = minus(outside, [sx * end.level, 0, sz * side.level]);
+  const begins: Vec = [sx * innerAt(legs, end, taperFrom), taperFrom, sz * innerAt(legs, side, taperFrom)];
+  const upright = (from: Vec, slopes: { end: number; side: number }): Plane[] => [
+    plane(from, [-sx, -slopes.end, 0]),
+    plane(from, [0, -slopes.side, -sz]),
+  ];
+  return {
+    place,
+    shape: {
+      ...{ length: g.size, width: w.size, thickness: t.size },
+      planes: [
+        plane([0, 0, 0], [0, -1, 0]),
+        plane(outside, [0, 1, 0]),
+        plane(outside, [sx, end.tan, 0]),
+        plane(outside, [0, side.tan, sz]),
+        ...upright(inside, { end: end.tan, side: side.tan }),
+        ...(taperFrom > 0 ? upright(begins, { end: end.taper, side: side.taper }) : []),
+      ],
+    },
+  };
+}
+
+/** What the saw is set to for a leg's ends, its front or back on the table. @source derived: tan gauge = tan a cos b; the blade leans b */
+export const legCut = ({ end, side }: SplayedLegs) => ({
+  gauge: deg(Math.atan(end.tan * side.cos)),
+  blade: side.degrees,
+});

@@ -1,0 +1,86 @@
+import type { Meeting } from "../../../assembly/meeting";
+import type { AssemblyPart } from "../../../assembly/part";
+import type { KindOfJoint } from "../../../joinery/kinds";
+import type { BaseFacts } from "../base";
+import { CORNERS, legBody, legCut } from "./legs";
+import type { SplayedFrame } from "./place";
+import { endCut, shoulderOf, Stick, stickBody } from "./sticks";
+
+/** How far parts are drawn off each other when the piece is pulled apart, mm. */
+const PULL = { out: 170, down: 110, low: 60 };
+
+type Words = Pick<AssemblyPart, "name" | "said" | "plural" | "letter">;
+const WORDS: Record<string, Words> = {
+  "splay-rail": { name: "Rail", letter: "A" },
+  "splay-end-rail": { name: "End rail", letter: "E" },
+  "splay-stretcher": { name: "Stretcher", letter: "R" },
+  "splay-end-stretcher": { name: "End stretcher", letter: "U" },
+  "splay-middle-stretcher": { name: "Middle stretcher", letter: "R" },
+};
+
+export const degrees = (value: number) => `${value.toFixed(1)}°`;
+
+/** How the saw stands for a stick's ends, in words. */
+export function cutSaid(stick: Stick): string {
+  const { gauge, blade } = endCut(stick);
+  if (gauge < 0.05) return "square";
+  return blade < 0.05
+    ? `${degrees(gauge)} off square, the blade upright`
+    : `${degrees(gauge)} off square, the blade ${degrees(blade)} over`;
+}
+
+/** Legs, rails under the top and stretchers low between them, without their joints. */
+export function splayedFrameParts({ at }: BaseFacts<SplayedFrame>): AssemblyPart[] {
+  const { legs, rails, lows } = at;
+  const { gauge, blade } = legCut(legs);
+  const same = { make: "solid" as const, adds: [], cuts: [] };
+  const leg = CORNERS.map((corner): AssemblyPart => ({
+    ...{ ...same, id: corner.id, kind: "splayed-leg", name: "Leg", letter: "L", role: "leg" },
+    note: `Ends level and parallel: ${degrees(gauge)} off square, the blade ${degrees(blade)} over; two are the mirror of the other two.`,
+    ...legBody(legs, corner),
+    opens: [corner.x * PULL.out, -PULL.down, corner.z * PULL.out],
+  }));
+  const sticks = [...rails, ...lows].map((stick): AssemblyPart => {
+    const low = lows.includes(stick);
+    const out = stick.side * (stick.outer > stick.thickness ? 1 : 0) * (PULL.out / 2);
+    return {
+      ...{ ...same, id: stick.id, kind: stick.kind, ...WORDS[stick.kind], role: "rail" },
+      note: `Ends ${cutSaid(stick)}${stick.slope > 0 ? `; both edges bevelled ${degrees((Math.atan(stick.slope) * 180) / Math.PI)}` : ""}.`,
+      // tapered legs say how long it is once they stand
+      ...(low ? { markedFrom: "the dry-fitted legs" } : {}),
+      ...stickBody(stick),
+      opens: stick.run === "along" ? [0, low ? -PULL.low : 0, out] : [out, low ? -PULL.low : 0, 0],
+    };
+  });
+  return [...leg, ...sticks];
+}
+
+/** Both ends of every rail and stretcher. */
+export function splayedFrameMeetings({ at, joints }: BaseFacts<SplayedFrame>): Meeting[] {
+  const byId = new Map<string, KindOfJoint>(joints.map((joint) => [joint.id, joint]));
+  return [...at.rails, ...at.lows].flatMap((stick) =>
+    ([-1, 1] as const).flatMap((sign): Meeting[] => {
+      const joint = byId.get(groupOf(stick));
+      if (!joint) return [];
+      const { face } = shoulderOf(stick, sign);
+      return [
+        {
+          joint,
+          ...{ enters: stick.id, receives: stick.holders[sign < 0 ? 0 : 1], face },
+          // pockets are bored on the face that looks inward
+          outward: outwardOf(stick, face),
+        },
+      ];
+    }),
+  );
+}
+
+/** A stick's joint is its group: by what it enters. */
+export const groupOf = ({ kind, holders }: Pick<Stick, "kind" | "holders">): string =>
+  `${holders[0].startsWith("U") ? "splay-end-stretcher" : "splayed-leg"}+${kind}`;
+
+function outwardOf(stick: Stick, { x, y }: Meeting["face"]): 1 | -1 {
+  const z = [x[1] * y[2] - x[2] * y[1], x[2] * y[0] - x[0] * y[2], x[0] * y[1] - x[1] * y[0]];
+  const out = stick.run === "along" ? z[2] : z[0];
+  return out * stick.side > 0 ? 1 : -1;
+}

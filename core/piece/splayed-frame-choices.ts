@@ -1,0 +1,47 @@
+/** Fields of the form: four legs that splay outward both ways under rails all round. */
+import * as v from "valibot";
+import { between, choice, distance, size } from "./fields";
+
+/** Low between the legs: none, from leg to leg all round, or two at the ends with one between them. */
+export const SPLAY_LOWS = ["none", "box", "h"] as const;
+
+const splayedFrameSchema = v.strictObject({
+  /** outward from upright, toward the top's ends and toward its sides, degrees */
+  splay: v.strictObject({
+    end: between("splay toward the ends", 0, 25, "°"),
+    side: between("splay toward the sides", 0, 25, "°"),
+  }),
+  /** from the top's ends and sides to the outside of the heads */
+  setIn: v.strictObject({
+    end: distance("set-in of the heads from the ends", 1200),
+    side: distance("set-in of the heads from the sides", 1200),
+  }),
+  section: size("leg section", 20, 200),
+  foot: size("leg section at the foot", 12, 200),
+  rail: v.strictObject({
+    /** plumb, from its upper edge to its lower */
+    depth: size("rail depth", 20, 250),
+    thickness: size("rail thickness", 10, 100),
+    /** of its face behind the legs' faces, under the top */
+    reveal: distance("reveal", 60),
+    stands: choice("how rails stand", ["leaning", "plumb"]),
+  }),
+  low: v.strictObject({
+    kind: choice("low stretchers", SPLAY_LOWS),
+    /** of their underside above the floor */
+    height: distance("height of the low stretchers", 1200),
+    depth: size("low stretcher depth", 10, 200),
+    thickness: size("low stretcher thickness", 8, 120),
+  }),
+});
+export type SplayedFrameChoices = v.InferOutput<typeof splayedFrameSchema>;
+
+/** @source common practice */
+export const USUAL_SPLAYED_FRAME: SplayedFrameChoices = {
+  splay: { end: 8, side: 8 },
+  setIn: { end: 130, side: 105 },
+  ...{ section: 60, foot: 36 },
+  rail: { depth: 75, thickness: 22, reveal: 3, stands: "leaning" },
+  low: { kind: "none", height: 150, depth: 38, thickness: 24 },
+};
+export const splayedFrameFields = { splayedFrame: v.optional(splayedFrameSchema, USUAL_SPLAYED_FRAME) };
