@@ -128,7 +128,7 @@ export function jointScene(joint: KindOfJoint, meeting: Meeting, facts: JointFac
       w: across + window.x[1] - window.x[0],
       h: Math.max(window.y[1], window.z[1]) - low,
     },
-    margin: [30, 26, 38, 74],
+    margin: [30, 26, 38, 86],
     items: [...one, ...other.map((item) => shifted(item, across))],
   };
 }

@@ -16,7 +16,9 @@ type Put = (what: string, change: Partial<TenonChoice>) => string | null;
 export function GroupFields({ joint }: { joint: KindOfJoint }) {
   const { piece } = usePiece();
   const { set } = useSet();
-  const now = piece.joints.groups[joint.group] ?? USUAL_TENON;
+  // what nothing was set for is as it was made: loose tenons where cut ones would stand across the grain
+  const loose = joint.kind === "blind-tenon" && joint.made === "loose";
+  const now = piece.joints.groups[joint.group] ?? { ...USUAL_TENON, kind: loose ? "loose" : USUAL_TENON.kind };
   const put: Put = (what, change) =>
     set(`${joint.name}: ${what}`, ["joints", "groups", joint.group], { ...now, ...change });
   const made = joint.anyEnd && <Made now={now} put={put} any />;
