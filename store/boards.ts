@@ -14,9 +14,26 @@ export interface Row {
   checked: boolean;
   piece: string | null;
   name: string | null;
+  /** the stretches that are kept, and whether all of them are for pieces of the commission that asks */
+  held: NonNullable<RackBoard["held"]> | null;
+  ours: boolean | null;
 }
 
-export const RESERVATION = "left join board_reservation r on r.workshop_id = b.workshop_id and r.board_id = b.id";
+/** What a row says of who has a board. */
+export const HOLDERS = "r.piece_id as piece, r.piece_name as name, r.held, r.ours";
+/**
+ * Whoever has boards of workshop $1, once a board.
+ *
+ * @param asks  the parameter of a piece that asks, such as "$2": what it has itself counts as free
+ */
+export const reservations = (asks: string | null): string =>
+  `left join (
+     select h.board_id, (array_agg(h.piece_id order by h.reserved_at, h.piece_id))[1] as piece_id,
+            string_agg(h.piece_name, ' and ' order by h.reserved_at, h.piece_id) as piece_name,
+            jsonb_agg(jsonb_build_object('piece', h.piece_id, 'name', h.piece_name, 'from', lower(each), 'to', upper(each)) order by lower(each)) as held,
+            ${asks ? "bool_and(h.commission = (select commission_of(s.body ->> 'commission', p.id) from piece p join piece_state s on s.workshop_id = p.workshop_id and s.piece_id = p.id and s.n = p.head where p.workshop_id = $1 and p.id = " + asks + "::uuid))" : "false"} as ours
+       from (select *, unnest(stretch) as each from board_reservation where workshop_id = $1${asks ? ` and piece_id is distinct from ${asks}::uuid` : ""}) h
+      group by h.board_id) r on r.board_id = b.id`;
 
 /** Boards on the rack, of one species or all, with whoever has reserved them. Boards reserved by `forPiece` itself count as free. */
 export async function rack(
@@ -25,8 +42,8 @@ export async function rack(
   species: string | null = null,
 ): Promise<RackBoard[]> {
   const { rows } = await pool().query<Row>(
-    `select b.body, b.checked, r.piece_id as piece, r.piece_name as name
-       from board b ${RESERVATION} and r.piece_id is distinct from $2::uuid
+    `select b.body, b.checked, ${HOLDERS}
+       from board b ${reservations("$2")}
       where b.workshop_id = $1 and b.left_at is null and ($3::text is null or b.species = $3)
       order by b.name_order`,
     [workshop, forPiece, species],
@@ -38,7 +55,7 @@ const SORTS = { name: "b.name_order", length: "b.length desc, b.name_order", wid
 /** One page of the rack: boards that match, from the `from`th on. Counting is a query of its own, so that the page itself stays quick. */
 export async function rackPage(workshop: string, asked: RackQuery, from: number): Promise<RackBoard[]> {
   const { where, values } = matching(workshop, asked);
-  const text = `select b.body, b.checked, r.piece_id as piece, r.piece_name as name from board b ${RESERVATION} where ${where} order by ${SORTS[asked.sort]} limit ${RACK_PAGE} offset $${values.length + 1}`;
+  const text = `select b.body, b.checked, ${HOLDERS} from board b ${reservations(null)} where ${where} order by ${SORTS[asked.sort]} limit ${RACK_PAGE} offset $${values.length + 1}`;
   const { rows } = await pool().query<Row>({
     name: prepared(text),
     text,
@@ -99,9 +116,16 @@ const asBoard = (body: Board): Board => ({
   rounded: body.rounded ?? 0,
 });
 /** A row as this Taller takes it; one that holds no sizes is no board. */
-export function asRackBoard({ body, checked, piece, name }: Row): RackBoard[] {
+export function asRackBoard({ body, checked, piece, name, held, ours }: Row): RackBoard[] {
   const board = checked ? asBoard(body) : mendBoard(asBoard(body));
-  return board ? [{ ...board, reservedBy: piece ? { piece, name: name ?? "another piece" } : null }] : [];
+  if (!board) return [];
+  return [
+    {
+      ...board,
+      reservedBy: piece && !ours ? { piece, name: name || "another piece" } : null,
+      ...(held ? { held } : {}),
+    },
+  ];
 }
 
 /** Which of these names are on the rack, and which are of boards that were cut. */
@@ -184,7 +208,7 @@ export async function addBoard(workshop: string, board: Board): Promise<boolean>
 /** One board, on the rack or gone; `at` says which version this is. */
 export async function boardOf(workshop: string, id: string): Promise<{ board: RackBoard; left: string | null } | null> {
   const { rows } = await pool().query<Row & { left_why: string | null }>(
-    `select b.body, b.checked, b.left_why, r.piece_id as piece, r.piece_name as name from board b ${RESERVATION} where b.workshop_id = $1 and b.id = $2`,
+    `select b.body, b.checked, b.left_why, ${HOLDERS} from board b ${reservations(null)} where b.workshop_id = $1 and b.id = $2`,
     [workshop, id],
   );
   const board = rows[0] && asRackBoard(rows[0])[0];

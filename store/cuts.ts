@@ -1,10 +1,12 @@
 import type { PoolClient } from "pg";
+import { offcutOf } from "../core/layout/stretches";
 import { mendBoard } from "../core/piece/mend";
 import type { Piece, Sawn } from "../core/piece/schema";
 import type { Board } from "../core/stock/board";
 import { sawnFault } from "../core/stock/sawn";
 import { sameBoard } from "./boards";
 import { note } from "./history";
+import { handOver, shopOf } from "./reservations";
 
 /** A cut that can't stand, as a sentence; nothing of the save it came with is kept. */
 export class CutRefused extends Error {}
@@ -40,8 +42,8 @@ async function cut(client: PoolClient, workshop: string, piece: string, sawn: Sa
   const { board, offcuts } = sawn;
   const fault = sawnFault(sawn);
   if (fault) throw new CutRefused(fault);
-  const { rows } = await client.query<{ body: Board; left_why: string | null; holder: string | null }>(
-    "select b.body, b.left_why, r.piece_id as holder from board b left join board_reservation r on r.workshop_id = b.workshop_id and r.board_id = b.id where b.workshop_id = $1 and b.id = $2 for update of b",
+  const { rows } = await client.query<{ body: Board; left_why: string | null }>(
+    "select body, left_why from board where workshop_id = $1 and id = $2 for update",
     [workshop, board.id],
   );
   const now = rows[0];
@@ -52,8 +54,10 @@ async function cut(client: PoolClient, workshop: string, piece: string, sawn: Sa
     );
   if (now.left_why)
     throw new CutRefused(`${board.id} has been taken off the rack. Take another board for what it should give.`);
-  if (now.holder && now.holder !== piece)
+  const others = await heldByOthers(client, workshop, piece, board.id);
+  if (others.some(({ ours }) => !ours))
     throw new CutRefused(`${board.id} is reserved for another piece. Take another board, or free it there.`);
+  const kept = await keptOn(client, workshop, others, { board, offcuts });
   if (!sameBoard(mendBoard(now.body) ?? now.body, board))
     throw new CutRefused(
       `${board.id} was changed on the rack since it was laid out. Load the piece again and look at its cuts.`,
@@ -63,6 +67,11 @@ async function cut(client: PoolClient, workshop: string, piece: string, sawn: Sa
     [workshop, board.id, piece],
   );
   await client.query("delete from board_reservation where workshop_id = $1 and board_id = $2", [workshop, board.id]);
+  await client.query("delete from board_want where workshop_id = $1 and board_id = $2 and piece_id <> $3", [
+    workshop,
+    board.id,
+    piece,
+  ]);
   const { rows: put } = await client.query<{ id: string }>(
     `insert into board (workshop_id, id, checked, body) select $1, item ->> 'id', true, item from jsonb_array_elements($2::jsonb) as item order by item ->> 'id'
      on conflict (workshop_id, id) do update set body = excluded.body, checked = true, left_at = null, left_why = null, cut_by = null where board.left_why = 'taken off' and board.cut_from = $3 returning id`,
@@ -86,6 +95,62 @@ async function cut(client: PoolClient, workshop: string, piece: string, sawn: Sa
     offcuts.map((each) => each.id),
     { kind: "offcut", body: { piece, from: board.id } },
   );
+  for (const each of kept)
+    await client.query(
+      `insert into board_want (workshop_id, piece_id, board_id, since, stretch) values ($1, $2, $3, $4, nummultirange(numrange($5, $6)))
+       on conflict (workshop_id, piece_id, board_id) do update set stretch = board_want.stretch + excluded.stretch`,
+      [workshop, each.piece, each.offcut, each.since, each.from, each.to],
+    );
+  if (kept.length > 0) await handOver(client, workshop, [...new Set(kept.map((each) => each.offcut))]);
+}
+
+/** A stretch of a board that is kept for another piece. */
+interface Kept {
+  piece: string;
+  name: string;
+  since: Date;
+  from: number;
+  to: number | null;
+  ours: boolean;
+}
+
+/** What of a board is kept for other pieces than this, and whether they are of its commission. */
+async function heldByOthers(client: PoolClient, workshop: string, piece: string, board: string): Promise<Kept[]> {
+  const { rows } = await client.query<Kept>(
+    `select r.piece_id as piece, r.piece_name as name, coalesce(w.since, r.reserved_at) as since, lower(each)::float as "from", upper(each)::float as "to",
+            r.commission = (select commission_of(s.body ->> 'commission', p.id) from piece p
+                              join piece_state s on s.workshop_id = p.workshop_id and s.piece_id = p.id and s.n = p.head
+                             where p.workshop_id = $1 and p.id = $3) as ours
+       from board_reservation r cross join unnest(r.stretch) each
+       left join board_want w on w.workshop_id = r.workshop_id and w.piece_id = r.piece_id and w.board_id = r.board_id
+      where r.workshop_id = $1 and r.board_id = $2 and r.piece_id <> $3 order by lower(each)`,
+    [workshop, board, piece],
+  );
+  return rows;
+}
+
+/**
+ * On which offcut each stretch lies that is kept for another piece, and where on it.
+ *
+ * @throws CutRefused when one would not be left whole
+ */
+async function keptOn(
+  client: PoolClient,
+  workshop: string,
+  others: readonly Kept[],
+  { board, offcuts }: Pick<Sawn, "board" | "offcuts">,
+): Promise<(Kept & { offcut: string })[]> {
+  if (others.length === 0) return [];
+  const shop = await shopOf(client, workshop);
+  const left = offcuts.flatMap(({ id, cutAt, length }) => (cutAt === undefined ? [] : [{ id, from: cutAt, length }]));
+  return others.map((each) => {
+    const on = offcutOf(each, left, shop);
+    if (!on || each.to === null)
+      throw new CutRefused(
+        `${board.id} keeps ${Math.round(each.from)} to ${Math.round(each.to ?? board.length)} mm for ${each.name}, and that stretch would not be left whole. Lay this piece out beside it, or saw it for ${each.name} first.`,
+      );
+    return { ...each, offcut: on.id, from: each.from - on.from, to: each.to - on.from };
+  });
 }
 
 async function restore(client: PoolClient, workshop: string, piece: string, id: string): Promise<void> {

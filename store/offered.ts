@@ -1,5 +1,5 @@
 import type { RackBoard } from "../core/stock/board";
-import { asRackBoard, RESERVATION, Row } from "./boards";
+import { asRackBoard, HOLDERS, reservations, Row } from "./boards";
 import { pool } from "./database";
 
 /** Boards of one wood that a piece looks through, and how many of that wood there are. */
@@ -12,7 +12,7 @@ export const AT_ONCE = 120;
 export const OFFERED = 1000;
 
 /**
- * The boards a piece uses and up to `most` others of its wood: free ones first, then in no order, so that what is left out is like what is taken.
+ * The boards a piece uses, what is left of those that were cut, and up to `most` others of its wood: free ones first, then in no order, so that what is left out is like what is taken.
  *
  * @param uses  boards it names, on the rack or not
  */
@@ -30,15 +30,15 @@ export async function offeredBoards(
   ] = await Promise.all([
     pool().query<Row>(
       `with taken as (
-         select b.body, b.checked, b.name_order, r.piece_id as piece, r.piece_name as name
-           from board b ${RESERVATION} and r.piece_id is distinct from $2::uuid
-          where b.workshop_id = $1 and b.left_at is null and b.id = any($4)),
+         select b.body, b.checked, b.name_order, ${HOLDERS}
+           from board b ${reservations("$2")}
+          where b.workshop_id = $1 and b.left_at is null and (b.id = any($4) or b.cut_from = any($4))),
        others as (
-         select b.body, b.checked, b.name_order, r.piece_id as piece, r.piece_name as name
-           from board b ${RESERVATION} and r.piece_id is distinct from $2::uuid
-          where b.workshop_id = $1 and b.left_at is null and b.species = any($3) and not (b.id = any($4))
-          order by r.piece_id is not null, b.shuffle limit ${Math.floor(most)})
-       select body, checked, piece, name from (select * from taken union all select * from others) each order by name_order`,
+         select b.body, b.checked, b.name_order, ${HOLDERS}
+           from board b ${reservations("$2")}
+          where b.workshop_id = $1 and b.left_at is null and b.species = any($3) and not (b.id = any($4)) and not coalesce(b.cut_from = any($4), false)
+          order by r.piece_id is not null and not r.ours, b.shuffle limit ${Math.floor(most)})
+       select body, checked, piece, name, held, ours from (select * from taken union all select * from others) each order by name_order`,
       values,
     ),
     pool().query<{ total: number }>(

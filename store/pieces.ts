@@ -7,7 +7,7 @@ import type { Board } from "../core/stock/board";
 import { sameBoard } from "./boards";
 import { applyCuts, CutRefused } from "./cuts";
 import { pool, transaction } from "./database";
-import { lockPiecesBoards, reserve, Taken } from "./reservations";
+import { lockPiecesBoards, reserve, stretchesIn, Taken, WANTED } from "./reservations";
 
 /** What a screen needs to go on with a piece: its head, and the line of states that undo and redo walk. `mended` are stored values this Taller no longer takes. */
 export interface OpenPiece {
@@ -100,7 +100,7 @@ export async function addPiece(workshop: string, piece: Piece): Promise<string> 
     const id = await begin(client, workshop, piece);
     const held = await lockPiecesBoards(client, workshop, id, touchedBy(piece));
     await applyCuts(client, workshop, id, piece.cutting.sawn);
-    await reserve(client, workshop, { piece: id, name: piece.name, wanted: boardsOf(piece), held });
+    await reserve(client, workshop, { piece: id, body: piece, held });
     return id;
   });
 }
@@ -120,9 +120,12 @@ export async function importPiece(workshop: string, given: Piece): Promise<{ id:
       holder: string | null;
       orphan: boolean;
     }>(
-      `select b.id, b.body, b.left_why, r.piece_name as holder, not exists (select 1 from piece p where p.workshop_id = b.workshop_id and p.id = b.cut_by) as orphan
-         from board b left join board_reservation r on r.workshop_id = b.workshop_id and r.board_id = b.id where b.workshop_id = $1 and b.id = any($2)`,
-      [workshop, named],
+      `select b.id, b.body, b.left_why, not exists (select 1 from piece p where p.workshop_id = b.workshop_id and p.id = b.cut_by) as orphan,
+              (select r.piece_name from board_reservation r left join (${WANTED}) w on w.board = r.board_id
+                where r.workshop_id = b.workshop_id and r.board_id = b.id and (r.commission <> commission_of($4, $2) or r.stretch && w.stretch)
+                order by r.reserved_at limit 1) as holder
+         from board b where b.workshop_id = $1 and b.id = any($5)`,
+      [workshop, id, JSON.stringify(await stretchesIn(client, workshop, given)), given.commission, named],
     );
     const standing = rows.map((row): Standing => ({
       id: row.id,
@@ -134,7 +137,7 @@ export async function importPiece(workshop: string, given: Piece): Promise<{ id:
     const { piece, adopted, said } = arriving(given, standing, sameBoard);
     await client.query("update board set cut_by = $3 where workshop_id = $1 and id = any($2)", [workshop, adopted, id]);
     await firstState(client, workshop, id, piece);
-    await reserve(client, workshop, { piece: id, name: piece.name, wanted: boardsOf(piece), held });
+    await reserve(client, workshop, { piece: id, body: piece, held });
     return { id, said };
   });
 }
@@ -231,12 +234,7 @@ export async function savePiece(
     return {
       kind: "saved",
       revision: revision + 1,
-      taken: await reserve(client, workshop, {
-        piece: id,
-        name: body.name,
-        wanted: now.put_away ? [] : boardsOf(body),
-        held,
-      }),
+      taken: await reserve(client, workshop, { piece: id, body: now.put_away ? null : body, held }),
       rackChanged,
       putAway: now.put_away,
     };
@@ -257,7 +255,7 @@ export async function setPutAway(workshop: string, id: string, away: boolean): P
     if (!rows[0]) return false;
     const body = (await bodyOf(client, workshop, id, rows[0].head))!;
     const held = await lockPiecesBoards(client, workshop, id, touchedBy(body));
-    await reserve(client, workshop, { piece: id, name: body.name, wanted: away ? [] : boardsOf(body), held });
+    await reserve(client, workshop, { piece: id, body: away ? null : body, held });
     return true;
   });
 }

@@ -25,6 +25,7 @@ export const COLUMNS = [
   "cut_from",
   "tears",
   "rounded",
+  "cut_at",
 ] as const;
 /** Our columns, and those of other people's lists that stand for one or several of them. */
 export type Column = (typeof COLUMNS)[number] | "nominal" | "board_feet" | "quantity";
@@ -66,6 +67,7 @@ const NAMES: Record<Column, string[]> = {
   price: ["price", "cost", "paid"],
   defects: ["defects"],
   cut_from: ["cut_from"],
+  cut_at: ["cut_at"],
   tears: ["tears", "tear_out"],
   rounded: ["rounded", "eased", "round_corners"],
   nominal: ["nominal", "section", "size"],

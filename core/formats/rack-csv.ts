@@ -8,7 +8,18 @@ import { Column, COLUMNS, fileColumn, FileColumn, plainNumber, readNominal, read
 
 const REQUIRED: Column[] = ["id", "species", "length", "width", "thickness"];
 const WORDS: Column[] = ["id", "species", "measured_on", "tree", "shelf", "defects", "cut_from", "tears", "nominal"];
-const SIZES: Column[] = ["length", "width", "width_end", "thickness", "bow", "crook", "cup", "twist", "rounded"];
+const SIZES: Column[] = [
+  "length",
+  "width",
+  "width_end",
+  "thickness",
+  "bow",
+  "crook",
+  "cup",
+  "twist",
+  "rounded",
+  "cut_at",
+];
 /** What a list of boards may hold, and the boards one file may bring, so that a mistaken file can't fill the rack: ten years of a busy shop. Ours. */
 const BOUNDS: Bounds = { letters: 30_000_000, rows: 120_000, columns: 120, cell: 4000 };
 const MOST_BOARDS = 120_000;
@@ -48,6 +59,7 @@ export function writeRack(boards: readonly Board[]): string {
       board.cutFrom,
       board.tears ? "yes" : "",
       board.rounded || "",
+      board.cutAt ?? "",
     ]),
   );
 }
@@ -237,6 +249,7 @@ function readRow(
     cutFrom: cell("cut_from"),
     tears,
     rounded: n.rounded ?? (cell("nominal") === "" ? 0 : DRESSED_ROUND),
+    ...(typeof n.cut_at === "number" ? { cutAt: n.cut_at } : {}),
   };
   // of several alike the last has the longest name
   const fault = firstFault(boardSchema, named(board, count).at(-1));

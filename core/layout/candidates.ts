@@ -2,7 +2,7 @@ import { stripChord } from "../construction/top/outline";
 import type { PieceGeometry } from "../construction/geometry";
 import type { Form, PanelChoice } from "../piece/schema";
 import type { Shop } from "../piece/shop";
-import { edgeLoss, narrowest, RackBoard, widthAt } from "../stock/board";
+import { edgeLoss, heldBy, narrowest, RackBoard, widthAt } from "../stock/board";
 import { stripYield } from "../stock/sawn-face";
 import { LEAST_OVER } from "./strip-thickness";
 
@@ -77,6 +77,8 @@ function fitBoard(
 ): Candidate | string {
   if (choice.banned.includes(board.id)) return "kept for something else";
   if (board.reservedBy) return `reserved for ${board.reservedBy.name}`;
+  const partly = !choice.crosscutFirst && board.held?.[0];
+  if (partly) return `in part reserved for ${partly.name}`;
   const whole = need.length + shop.lengthAllowance;
   if (board.length < (need.least ?? need.length) + shop.lengthAllowance) return "too short";
   const length = Math.min(whole, board.length);
@@ -87,11 +89,13 @@ function fitBoard(
   });
   if (milled.thickness < need.thickness + (choice.sawnFace === null ? LEAST_OVER : 0))
     return `mills to ${Math.max(0, Math.floor(milled.thickness * 2) / 2)}`;
-  const clear = widestWindow(board, length);
+  const clear = widestWindow(board, length, shop.kerf);
   const width = Math.min(
     WIDEST_STRIP,
     Math.floor((clear.width - milled.lost.crook - 2 * edgeLoss(board, shop)) * 2) / 2,
   );
+  if (width < NARROWEST_STRIP && board.held?.length && heldBy(board, clear.slide, clear.slide + length))
+    return `in part reserved for ${board.held[0].name}`;
   if (width < NARROWEST_STRIP) return clear.width < narrowest(board) ? "defects in the way" : "too narrow";
   return { board, slide: clear.slide, across: clear.from, width, cost: usedUp(board, length, shop) };
 }
@@ -106,15 +110,25 @@ export function usedUp(
   return (rest >= shop.keepOffcut ? length + shop.kerf : board.length) * board.width * board.thickness;
 }
 
-/** The place along the board where `length` holds the widest band without a defect. */
-export function widestWindow(board: RackBoard, length: number): { slide: number; width: number; from: number } {
+/** The place along the board where `length` holds the widest band without a defect, and nothing that is kept for another piece. */
+export function widestWindow(
+  board: RackBoard,
+  length: number,
+  kerf = 0,
+): { slide: number; width: number; from: number } {
   const last = board.length - length;
-  const stops = [0, last, ...board.defects.flatMap((d) => [d.x + d.length, d.x - length])].filter(
+  // what is kept for another counts as no wood, from edge to edge
+  const kept = (board.held ?? []).map(({ from, to }) => ({
+    ...{ x: from - kerf, y: 0, width: Infinity },
+    length: (to ?? board.length) - from + kerf,
+  }));
+  const inTheWay = [...board.defects, ...kept];
+  const stops = [0, last, ...inTheWay.flatMap((d) => [d.x + d.length, d.x - length])].filter(
     (x) => x >= 0 && x <= last,
   );
   let best = { slide: 0, width: 0, from: 0 };
   for (const slide of [...new Set(stops)].sort((a, b) => a - b)) {
-    const inside = board.defects
+    const inside = inTheWay
       .filter((d) => d.x < slide + length - 1e-9 && d.x + d.length > slide + 1e-9)
       .sort((a, b) => a.y - b.y);
     // a tapered board's real edge along this window: what lies beyond it is no wood

@@ -1,7 +1,7 @@
 import { BoardCut, LaidSection, RoughPiece, StripCut, milledWhole } from "./sawing";
 import type { Cutting } from "../piece/schema";
 import type { Shop } from "../piece/shop";
-import { Board, RackBoard, widthAt } from "../stock/board";
+import { Board, heldBy, RackBoard, widthAt } from "../stock/board";
 import { millingYield } from "../stock/milling";
 import { matchingGroups } from "./matches";
 
@@ -51,6 +51,7 @@ export function cuttingPlan(
     const fits =
       board !== undefined &&
       !board.reservedBy &&
+      heldBy(board, section.x, section.x + section.length + shop.kerf) === null &&
       sectionHolds(section, board, { pieces: byId, wanted, shop }) &&
       !strips.some((strip) => strip.board === board.id && overlaps(strip, section, shop.kerf)) &&
       !sections.some((other) => other.board === board.id && overlaps(other, section, shop.kerf));

@@ -1,5 +1,6 @@
 /** What a maker reports from the saw, as the cutting record it leaves: pure, so that the screen and the tests do the same. */
 import type { Cutting } from "../piece/schema";
+import { plainBoard } from "../stock/board";
 import type { CuttingPlan } from "./cutting";
 
 /**
@@ -10,7 +11,7 @@ import type { CuttingPlan } from "./cutting";
 export function withSawn(cutting: Cutting, plan: CuttingPlan, id: string, on: string): Cutting {
   const cut = plan.boards.find((each) => each.board.id === id && !each.sawn);
   if (!cut) throw new Error(`The plan saws no board ${id}.`);
-  const { reservedBy: _, ...board } = cut.board as typeof cut.board & { reservedBy?: unknown };
+  const board = plainBoard(cut.board);
   return {
     ...cutting,
     sections: plan.boards.filter((each) => !each.sawn && each !== cut).flatMap((each) => each.sections),
@@ -21,7 +22,7 @@ export function withSawn(cutting: Cutting, plan: CuttingPlan, id: string, on: st
         on,
         strip: cut.strip ? { x: cut.strip.x, y: cut.strip.y, length: cut.strip.length, width: cut.strip.width } : null,
         sections: cut.sections,
-        offcuts: cut.offcuts.map((each) => strip(each)),
+        offcuts: cut.offcuts.map((each) => plainBoard(each)),
       },
     ],
     ticked: [...cutting.ticked, `board:${id}`],
@@ -56,8 +57,3 @@ export function withSpoiled(
     spoiled: [...cutting.spoiled, { piece, board, on, why }],
   };
 }
-
-const strip = <T extends object>(board: T): T => {
-  const { reservedBy: _, ...rest } = board as T & { reservedBy?: unknown };
-  return rest as T;
-};

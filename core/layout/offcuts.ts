@@ -54,6 +54,7 @@ function pieceOf(board: Board, piece: CutOut, id: string): Board {
     ...board,
     id,
     cutFrom: board.id,
+    cutAt: half(piece.x),
     length: half(piece.length),
     width: left,
     widthEnd: Math.abs(left - right) < 1 ? null : right,

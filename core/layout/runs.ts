@@ -41,6 +41,8 @@ export function runsOf(board: RackBoard, taken: readonly Taken[], shop: Pick<Sho
   const blocks = board.defects
     .filter((d) => !besideBand(d, band))
     .map((d) => ({ from: d.x, to: d.x + d.length, sound: HIDEABLE.includes(d.kind) }));
+  for (const { from, to } of board.held ?? [])
+    blocks.push({ from: from - shop.kerf, to: to ?? board.length, sound: false });
   for (const each of taken)
     if (each.board === board.id)
       blocks.push({ from: each.x - shop.kerf, to: each.x + each.length + shop.kerf, sound: false });

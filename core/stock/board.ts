@@ -36,6 +36,8 @@ export const boardSchema = v.strictObject({
   ),
   /** the board this is an offcut of; empty when it came whole */
   cutFrom: v.optional(text("cut from", 40), ""),
+  /** where it began on that board, mm from its left end */
+  cutAt: v.optional(distance("place on the board it was cut from", 12000)),
   /** its grain turns: under the planer it tears, whichever end goes first */
   tears: v.optional(v.boolean("The board tears under the planer or it does not."), false),
   /** its corners were rounded when it was dressed: so much comes off each edge before it can be glued, mm */
@@ -48,7 +50,22 @@ export type Defect = Board["defects"][number];
 /** A board as this piece sees it: who else has it. */
 export interface RackBoard extends Board {
   reservedBy: { piece: string; name: string } | null;
+  /** stretches that are kept for other pieces of its commission, while the rest is free for it; mm, `to` null: to its other end */
+  held?: readonly { piece: string; name: string; from: number; to: number | null }[];
 }
+
+/** The board alone, without who has it. */
+export function plainBoard({
+  reservedBy: _by,
+  held: _held,
+  ...board
+}: Board & Partial<Pick<RackBoard, "reservedBy" | "held">>): Board {
+  return board;
+}
+
+/** Whether a stretch of a board is kept for another piece, in part or whole; its name. */
+export const heldBy = ({ held = [] }: Pick<RackBoard, "held">, from: number, to: number): string | null =>
+  held.find((each) => each.from < to - 1e-9 && (each.to ?? Infinity) > from + 1e-9)?.name ?? null;
 
 /** What comes off each edge of a board that is glued, mm: what jointing takes, and whatever of its corners is round. */
 export const edgeLoss = ({ rounded }: Pick<Board, "rounded">, { jointing }: { jointing: number }) =>

@@ -1,8 +1,9 @@
 /** Which boards a panel is made of: whether they are there, free, sound and alike. */
 import { isComposed } from "../construction/geometry";
 import { widestWindow } from "../layout/candidates";
+import { offcutOf } from "../layout/stretches";
 import { grade, mm, set, Verdict, verdict, round1 } from "../verdict/verdict";
-import { edgeLoss, narrowest } from "./board";
+import { edgeLoss, heldBy, narrowest } from "./board";
 import type { PanelFacts } from "./panel-facts";
 
 /** Boards that differ by more dry apart, percent. @source common practice */
@@ -20,36 +21,59 @@ export function chosen({ laid, at, name }: PanelFacts): Verdict | null {
   });
 }
 
-export function gone({ missing, piece }: PanelFacts): Verdict | null {
+export function gone({ missing, piece, rack, at, shop }: PanelFacts): Verdict | null {
   if (missing.length === 0) return null;
+  const { strips } = piece.panels.top;
+  // a stretch that was kept for it while the rest was sawn for another piece lies on an offcut now
+  const length = at.core.length + shop.lengthAllowance;
+  const moved = strips.map((strip) => {
+    if (!missing.includes(strip.board)) return strip;
+    const left = rack.flatMap(({ id, cutFrom, cutAt, length: long }) =>
+      cutFrom === strip.board && cutAt !== undefined ? [{ id, from: cutAt, length: long }] : [],
+    );
+    const on = offcutOf({ from: strip.slide, to: strip.slide + length }, left, shop);
+    return on ? { ...strip, board: on.id, slide: Math.max(0, round1(strip.slide - on.from)) } : strip;
+  });
+  const found = moved.filter((strip) => !strips.includes(strip)).map(({ board }) => board);
   return verdict({
     id: "boards.gone",
     stage: "boards",
     level: "fix",
     subject: missing.map((id) => `strip:${id}`),
     text: `${list(missing)} ${missing.length === 1 ? "is" : "are"} no longer on the rack`,
-    why: "The panel still names a board that was cut up or renamed.",
+    why:
+      found.length > 0
+        ? `The rest was sawn for another piece; what was kept for this one is on ${list(found)}.`
+        : "The panel still names a board that was cut up or renamed.",
     remedies: [
+      ...(found.length > 0 ? [set(`Take ${list(found)} in its place`, ["panels", "top", "strips"], moved)] : []),
       set(
         "Take it out of the panel",
         ["panels", "top", "strips"],
-        piece.panels.top.strips.filter((strip) => !missing.includes(strip.board)),
+        strips.filter((strip) => !missing.includes(strip.board)),
       ),
     ],
   });
 }
 
-export function taken({ laid, piece }: PanelFacts): Verdict | null {
-  const mine = laid.filter(({ board }) => board.reservedBy);
+export function taken({ laid, piece, shop }: PanelFacts): Verdict | null {
+  const kept = (each: (typeof laid)[number]): string | null =>
+    each.board.reservedBy?.name ??
+    heldBy(each.board, each.strip.slide, each.strip.slide + each.length + shop.lengthAllowance);
+  const mine = laid.filter((each) => kept(each) !== null);
   if (mine.length === 0) return null;
   const ids = mine.map(({ board }) => board.id);
+  const [one] = mine;
+  const partly = one.board.reservedBy === null;
   return verdict({
     id: "boards.taken",
     stage: "boards",
     level: "fix",
     subject: ids.map((id) => `strip:${id}`),
-    text: `${list(ids)} ${ids.length === 1 ? "is" : "are"} reserved for ${mine[0].board.reservedBy!.name}`,
-    why: "One board can be in one piece only.",
+    text: `${list(ids)} ${ids.length === 1 ? "is" : "are"} reserved for ${kept(one)}${partly ? " where this piece would cut it" : ""}`,
+    why: partly
+      ? "Pieces of one commission may share a board, each its own stretch of it."
+      : "One board can be in one piece only, or in several of one commission, each with its own stretch.",
     remedies: [
       set(
         `Take ${list(ids)} out of the panel`,

@@ -207,7 +207,7 @@ describe("boards and those who want them", () => {
     const id = await addPiece(shop, withBoards("B1"));
     await pool().query("delete from board_reservation where board_id = 'B1'");
     await pool().query(
-      "insert into board_reservation (workshop_id, board_id, piece_id, piece_name) values ($1, 'B2', $2, 'Table')",
+      "insert into board_reservation (workshop_id, board_id, piece_id, piece_name, commission) values ($1, 'B2', $2::uuid, 'Table', $2::uuid::text)",
       [shop, id],
     );
     await pool().query("delete from board_want");
@@ -302,7 +302,7 @@ it("a shop from before: what its pieces want is read out of them, whatever state
       [workshop, id, JSON.stringify(body)],
     );
   }
-  expect(await migrate(old.href)).toEqual(["003-ground.sql"]);
+  expect(await migrate(old.href)).toEqual(["003-ground.sql", "004-stretches.sql"]);
   expect((await client.query("select board_id from board_want order by board_id")).rows).toEqual([
     { board_id: "A" },
     { board_id: "C" },

@@ -47,7 +47,12 @@ describe("migrations", () => {
   it("are applied once, in order, however often and by however many", async () => {
     expect(await Promise.all([migrate(url), migrate(url), migrate(url)])).toEqual([[], [], []]);
     const { rows } = await pool().query("select name from migration order by applied_at");
-    expect(rows.map((row) => row.name)).toEqual(["001-first.sql", "002-rack.sql", "003-ground.sql"]);
+    expect(rows.map((row) => row.name)).toEqual([
+      "001-first.sql",
+      "002-rack.sql",
+      "003-ground.sql",
+      "004-stretches.sql",
+    ]);
   });
   it("a failing one leaves nothing behind and names itself", async () => {
     const { mkdtemp, writeFile } = await import("node:fs/promises");
@@ -159,11 +164,10 @@ describe("one reservation a board", () => {
       rows: [one],
     } = await pool().query("select workshop_id, board_id, piece_id from board_reservation limit 1");
     await expect(
-      pool().query("insert into board_reservation (workshop_id, board_id, piece_id) values ($1, $2, $3)", [
-        one.workshop_id,
-        one.board_id,
-        one.piece_id,
-      ]),
+      pool().query(
+        "insert into board_reservation (workshop_id, board_id, piece_id, commission) values ($1, $2, $3, '')",
+        [one.workshop_id, one.board_id, one.piece_id],
+      ),
     ).rejects.toThrow(/duplicate key/);
   });
   it("putting a piece away frees its boards, getting it back takes those still free", async () => {

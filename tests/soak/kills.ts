@@ -12,11 +12,15 @@ const WANTED = DEMO_RACK.filter((board) => board.species === "european-ash")
   .slice(0, 14)
   .map((board) => board.id);
 
-/** A piece that names some of the boards, by a throw of dice. */
+/** Editors of one commission, of another and of none: the first two share boards among themselves. */
+const COMMISSIONS = ["House by the weir", "Mill", ""];
+
+/** A small top, so that several of its strips lie on one board; it names some of the boards, each from another place, by a throw of dice. */
 export const wanting =
   (roll: (most: number) => number) =>
   (piece: Piece): Piece => ({
     ...piece,
+    form: { ...piece.form, top: { ...piece.form.top, length: 500 } },
     panels: {
       top: {
         ...piece.panels.top,
@@ -24,7 +28,7 @@ export const wanting =
           board,
           face: "bark-up",
           turned: false,
-          slide: 0,
+          slide: 180 * roll(9),
           width: null,
         })),
       },
@@ -35,8 +39,9 @@ export const wanting =
 export async function editors(shop: Shop, base: Piece, count: number): Promise<Editor[]> {
   const made: Editor[] = [];
   while (made.length < count) {
-    const { status, json } = await ask(shop, "POST", "/api/pieces", { kind: "import", text: JSON.stringify(base) });
-    if (status === 200) made.push(new Editor(shop, (json as { id: string }).id, base));
+    const own = { ...base, commission: COMMISSIONS[made.length % COMMISSIONS.length] };
+    const { status, json } = await ask(shop, "POST", "/api/pieces", { kind: "import", text: JSON.stringify(own) });
+    if (status === 200) made.push(new Editor(shop, (json as { id: string }).id, own));
   }
   return made;
 }

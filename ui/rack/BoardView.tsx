@@ -3,7 +3,7 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { firstFault } from "../../core/piece/fields";
 import type { Shop } from "../../core/piece/shop";
-import { Board, boardSchema, DEFECTS, narrowest, RackBoard } from "../../core/stock/board";
+import { Board, boardSchema, DEFECTS, narrowest, plainBoard, RackBoard } from "../../core/stock/board";
 import { boardFaults, millingPlan } from "../../core/stock/milling-plan";
 import { findSpecies, Species, SPECIES } from "../../core/wood/species";
 import { Choice, DateField, FieldRow, LengthField, NumberField, TextField, Tick } from "../fields/fields";
@@ -46,13 +46,12 @@ const fresh = (today: string): Board => ({
   tears: false,
   rounded: 0,
 });
-const plain = ({ reservedBy: _, ...board }: RackBoard): Board => board;
 
 /** One board: its picture to point defects on, everything known of it, what milling leaves, and what has happened to it. */
 export function BoardView({ found, left, history, shop, ownSpecies, today }: Given) {
   const router = useRouter();
   const { say, withUnit } = useUnit();
-  const [stands, setStands] = useState<Board | null>(found ? plain(found) : null);
+  const [stands, setStands] = useState<Board | null>(found ? plainBoard(found) : null);
   const [board, setBoard] = useState<Board>(stands ?? fresh(today));
   const [kind, setKind] = useState<(typeof DEFECTS)[number]>("knot");
   const [message, setMessage] = useState<{ text: string; theirs: Board | null } | null>(null);
@@ -81,7 +80,7 @@ export function BoardView({ found, left, history, shop, ownSpecies, today }: Giv
     }
     const json = await answer.json();
     if (!answer.ok) {
-      setMessage({ text: json.message, theirs: json.stands ? plain(json.stands) : null });
+      setMessage({ text: json.message, theirs: json.stands ? plainBoard(json.stands) : null });
       return;
     }
     setStands(board);

@@ -5,7 +5,7 @@ import Link from "next/link";
 import { memo, useCallback, useEffect, useRef, useState } from "react";
 import { boardScene } from "../../core/drawing/boards";
 import { M3_PER_BOARD_FOOT } from "../../core/units/lumber";
-import type { Board, RackBoard } from "../../core/stock/board";
+import { Board, plainBoard, RackBoard } from "../../core/stock/board";
 import { ANY_BOARD, RackPage } from "../../core/stock/rack-query";
 import { findSpecies, Species } from "../../core/wood/species";
 import { SceneView } from "../drawing/SceneView";
@@ -55,7 +55,7 @@ export function RackView({ first, ownSpecies, today }: { first: RackPage; ownSpe
         setMessage(answer.message);
         return;
       }
-      const { reservedBy: _, ...plain } = board;
+      const plain = plainBoard(board);
       setOff(plain);
       setMessage(`${board.id} is off the rack.`);
       again();
