@@ -56,15 +56,20 @@ function mutate(record: unknown, { kind, at, value }: Mutation): unknown {
   }
   if (Array.isArray(holder)) {
     if (kind === "delete") holder.splice(Number(key), 1);
-    else if (kind === "repeat" && JSON.stringify(holder[0] ?? 0).length < 600)
+    else if (kind === "repeat" && isFlat(holder[0]) && JSON.stringify(holder[0] ?? 0).length < 600)
       holder.push(...Array.from({ length: 2000 }, () => holder[0]));
     else if (kind === "add") holder.push(value);
     else holder[Number(key)] = value;
   } else if (kind === "delete") delete holder[key];
-  else if (kind === "add") holder[JSON.stringify(value).slice(0, 20)] = value;
+  else if (kind === "add") holder[isFlat(value) ? JSON.stringify(value).slice(0, 20) : "deep"] = value;
   else holder[key] = value;
   return record;
 }
+
+/** Nested no deeper than a record is: what is can't be written out from deep in a draw. */
+const isFlat = (value: unknown, deep = 0): boolean =>
+  deep < 20 &&
+  (value === null || typeof value !== "object" || Object.values(value).every((each) => isFlat(each, deep + 1)));
 
 interface Place {
   holder: Record<string, unknown> | unknown[];
