@@ -44,7 +44,9 @@ export const mutated = (bases: readonly unknown[]): fc.Arbitrary<unknown> =>
     .tuple(fc.constantFrom(...bases), fc.array(mutation, { minLength: 1, maxLength: 4 }))
     .map(([base, mutations]) => mutations.reduce(mutate, structuredClone(base)));
 
-function mutate(record: unknown, { kind, at, value }: Mutation): unknown {
+function mutate(record: unknown, { kind, at, value: drawn }: Mutation): unknown {
+  // a value that is drawn twice must not be put into itself
+  const value = isFlat(drawn) ? structuredClone(drawn) : drawn;
   const places = placesOf(record);
   if (places.length === 0) return value;
   const { holder, key } = places[at % places.length];
