@@ -6,7 +6,7 @@ import type { Piece } from "../piece/schema";
 import { outlineOf, shapedTop } from "../construction/top/outline";
 import { alignmentPlaces } from "../glueup/alignment";
 import type { Shop } from "../piece/shop";
-import { Board, edgeLoss, narrowest } from "../stock/board";
+import { Board, edgeLoss, narrowest, RackBoard } from "../stock/board";
 import { dimension, Item, line, rect, Scene, seedOf } from "./scene";
 
 /** The pencilled triangle over all strips: it stands on the front edge, and lies right only when every strip does. */
@@ -158,7 +158,7 @@ function defectOnStrip(
 export function boardScene(
   board: Board,
   colour: [string, string],
-  { longest, widest, pale }: { longest: number; widest: number; pale: boolean },
+  { longest, widest, pale, kept = [] }: { longest: number; widest: number; pale: boolean; kept?: RackBoard["held"] },
 ): Scene {
   const end = board.widthEnd ?? board.width;
   const items: Item[] =
@@ -203,6 +203,15 @@ export function boardScene(
           },
         ];
   for (const d of board.defects) items.push(...defectItems(d));
+  for (const { from, to } of kept)
+    items.push({
+      kind: "rect",
+      x: from,
+      y: 0,
+      w: Math.max(1, (to ?? board.length) - from),
+      h: narrowest(board),
+      ink: "wash",
+    });
   return {
     id: `rack-${board.id}`,
     title: `${board.id}: ${board.length} by ${board.width} by ${board.thickness} mm`,

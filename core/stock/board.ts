@@ -1,5 +1,6 @@
 /** A real board on the rack. x runs along it from its left end, y across it from its lower edge, as it lies bark side up. */
 import * as v from "valibot";
+import { mm } from "../verdict/verdict";
 import { between, choice, date, distance, moisture, size, text } from "../piece/fields";
 
 export const DEFECTS = ["knot", "check", "sap", "wane", "split"] as const;
@@ -62,6 +63,15 @@ export function plainBoard({
 }: Board & Partial<Pick<RackBoard, "reservedBy" | "held">>): Board {
   return board;
 }
+
+/** Whether others have only stretches of a board, and the rest is free for pieces of their commission. */
+export const isShared = ({ held = [] }: Pick<RackBoard, "held">): boolean => held.some(({ to }) => to !== null);
+
+/** Who has a board, and where they have only a stretch of it; lengths written as “12 mm”. */
+export const holdersSaid = ({ reservedBy, held = [] }: Pick<RackBoard, "reservedBy" | "held">): string | null =>
+  isShared({ held })
+    ? held.map(({ name, from, to }) => `${name}, ${mm(from)} to ${to === null ? "its end" : mm(to)}`).join("; ")
+    : (reservedBy?.name ?? null);
 
 /** Whether a stretch of a board is kept for another piece, in part or whole; its name. */
 export const heldBy = ({ held = [] }: Pick<RackBoard, "held">, from: number, to: number): string | null =>

@@ -256,7 +256,7 @@ export function wrongWith({ method, path }: Asked, { status, body }: Answered): 
     return null;
   try {
     const { message } = JSON.parse(body) as { message?: unknown };
-    return typeof message === "string" && /^[A-Z“].*[.?]( \([^)]*\))?$/s.test(message) && message.length < 600
+    return typeof message === "string" && /^[A-Z“].*[.?]( \(.*\))?$/s.test(message) && message.length < 600
       ? null
       : `${status} without a sentence: ${body.slice(0, 300)}`;
   } catch {

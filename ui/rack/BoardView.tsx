@@ -3,7 +3,7 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { firstFault } from "../../core/piece/fields";
 import type { Shop } from "../../core/piece/shop";
-import { Board, boardSchema, DEFECTS, narrowest, plainBoard, RackBoard } from "../../core/stock/board";
+import { Board, boardSchema, DEFECTS, holdersSaid, narrowest, plainBoard, RackBoard } from "../../core/stock/board";
 import { boardFaults, millingPlan } from "../../core/stock/milling-plan";
 import { findSpecies, Species, SPECIES } from "../../core/wood/species";
 import { Choice, DateField, FieldRow, LengthField, NumberField, TextField, Tick } from "../fields/fields";
@@ -110,8 +110,8 @@ export function BoardView({ found, left, history, shop, ownSpecies, today }: Giv
             <p className="lede">
               {gone
                 ? `It is no longer on the rack: it was ${left}.`
-                : found?.reservedBy
-                  ? `Reserved for ${found.reservedBy.name}.`
+                : found && holdersSaid(found)
+                  ? say(`Reserved for ${holdersSaid(found)}.`)
                   : found
                     ? "Free."
                     : "As it stands before you, bark side up."}{" "}

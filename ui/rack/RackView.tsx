@@ -5,7 +5,7 @@ import Link from "next/link";
 import { memo, useCallback, useEffect, useRef, useState } from "react";
 import { boardScene } from "../../core/drawing/boards";
 import { M3_PER_BOARD_FOOT } from "../../core/units/lumber";
-import { Board, plainBoard, RackBoard } from "../../core/stock/board";
+import { Board, holdersSaid, isShared, plainBoard, RackBoard } from "../../core/stock/board";
 import { ANY_BOARD, RackPage } from "../../core/stock/rack-query";
 import { findSpecies, Species } from "../../core/wood/species";
 import { SceneView } from "../drawing/SceneView";
@@ -248,7 +248,7 @@ const Row = memo(function Row({
   ownSpecies: readonly Species[];
   takeOff: (board: RackBoard) => Promise<void>;
 }) {
-  const { length, withUnit } = useUnit();
+  const { length, say, withUnit } = useUnit();
   const wood = findSpecies(board.species, ownSpecies);
   return (
     <>
@@ -264,7 +264,8 @@ const Row = memo(function Row({
           scene={boardScene(board, wood?.colour ?? ["#dcc8a2", "#b39868"], {
             longest: Math.max(PICTURE.length, board.length),
             widest: Math.max(board.width, board.widthEnd ?? 0),
-            pale: board.reservedBy !== null,
+            pale: board.reservedBy !== null && !isShared(board),
+            kept: isShared(board) ? board.held : [],
           })}
           height="to-width"
           width={PICTURE.width}
@@ -291,7 +292,7 @@ const Row = memo(function Row({
           {[
             board.cutFrom && `offcut of ${board.cutFrom}`,
             board.defects.map((each) => each.kind).join(", "),
-            board.reservedBy && `reserved for ${board.reservedBy.name}`,
+            holdersSaid(board) && `reserved for ${say(holdersSaid(board)!)}`,
           ]
             .filter(Boolean)
             .join("; ")}
