@@ -147,3 +147,21 @@ export async function failuresOf(
   );
   return rows;
 }
+
+/** Pieces of one commission that are drawn together, at most. Ours: each is planned while the page is waited for. */
+const TOGETHER = 16;
+
+/** The pieces on the bench of a commission, by name, and how many more there are than are drawn together. */
+export async function piecesOfCommission(
+  workshop: string,
+  commission: string,
+): Promise<{ ids: string[]; more: number }> {
+  const { rows } = await pool().query<{ id: string }>(
+    `select p.id from piece p join piece_state s on s.workshop_id = p.workshop_id and s.piece_id = p.id and s.n = p.head
+      where p.workshop_id = $1 and not p.put_away and lower(btrim(s.body ->> 'commission')) = lower(btrim($2))
+      order by s.body ->> 'name', p.id`,
+    [workshop, commission],
+  );
+  const ids = rows.map(({ id }) => id);
+  return { ids: ids.slice(0, TOGETHER), more: Math.max(0, ids.length - TOGETHER) };
+}

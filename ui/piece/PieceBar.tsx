@@ -64,7 +64,10 @@ export function PieceBar() {
     <TopBar
       where={
         <>
-          <Link href="/" className="hover:text-white max-lg:hidden">
+          <Link
+            href={piece.commission.trim() ? `/commissions/${encodeURIComponent(piece.commission.trim())}` : "/"}
+            className="hover:text-white max-lg:hidden"
+          >
             {piece.commission || "Bench"}
           </Link>{" "}
           <span className="px-1 max-lg:hidden">/</span> <b className="font-semibold text-white">{piece.name}</b>
