@@ -1,4 +1,6 @@
 /** Splayed legs under rails, and the pieces of one commission: drawn together, sharing a board. */
+import { plainBoard } from "../../core/stock/board";
+import { demoBoard } from "../../core/testing/boards";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import {
   choose,
@@ -38,7 +40,7 @@ describe("splayed legs under rails", () => {
     const { page } = maker;
     const table = await named("Splayed by hand", 1500, 850);
     await go(page, `/pieces/${table}/form`);
-    await press(page, "Splayed legs, rails");
+    await (await page.waitForSelector(`::-p-xpath(//button[@role="radio"][.//text()="Splayed legs, rails"])`))!.click();
     await page.waitForSelector('[data-verdict="form.splay-end"][data-level="holds"]');
     await typeField(page, "Splay toward the sides, degrees", "20");
     await page.waitForSelector('[data-verdict="form.splay-side"][data-level="tight"]');
@@ -81,12 +83,9 @@ describe("pieces of one commission", () => {
 
   it("share a board, and each is told what the other has of it", async () => {
     const { page } = maker;
-    const board = await page.evaluate(async () => {
-      const rack = (await (await fetch("/api/rack?free=1&longest=2300&from=0")).json()) as {
-        boards: { id: string; species: string; length: number; reservedBy: unknown }[];
-      };
-      return rack.boards.find(({ species, reservedBy }) => species === "european-ash" && reservedBy === null)!.id;
-    });
+    const board = "Shared1";
+    const boards = [plainBoard(demoBoard({ id: board, width: 450 }))];
+    expect((await post("/api/rack", { kind: "put", boards })).status).toBe(200);
     const taking = (name: string, slide: number) =>
       makePiece((piece) => ({
         ...piece,
