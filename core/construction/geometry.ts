@@ -92,6 +92,8 @@ export interface Standing {
   under: number;
   /** whether it stands in from the top's ends and sides by the overhangs that are chosen, or by choices of its own */
   keeps: { end: boolean; side: boolean };
+  /** it hangs on a wall: its height is where it is hung */
+  hangs?: true;
   /** the top may end with what stands below it, as that of a case does */
   flush?: boolean;
   /** the base from above, from outside to outside */

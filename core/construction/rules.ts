@@ -30,7 +30,7 @@ function height({ form, brief, at }: FormFacts): Verdict {
   const stands = Math.round((at.under + at.top.thickness) * 10) / 10;
   if (Math.abs(stands - form.height) > AS_PLANNED) return asMeasured({ form, at }, stands);
   const { low, high } = use.height;
-  const inside = form.height >= low && form.height <= high;
+  const inside = at.hangs || (form.height >= low && form.height <= high);
   const usual = form.height < low ? low : high;
   return verdict({
     id: "form.height",
@@ -41,9 +41,11 @@ function height({ form, brief, at }: FormFacts): Verdict {
       off > 5
         ? `The top stands at ${mm(form.height)}, the brief asks for ${mm(brief.topHeight)}`
         : `Top at ${mm(form.height)}, as the brief asks`,
-    why: inside
-      ? `${use.nouns} stand between ${low} and ${high} mm.`
-      : `Outside the ${low} to ${high} mm of ${use.nouns.toLowerCase()}: try it with ${use.triedWith}.`,
+    why: at.hangs
+      ? "It hangs on a wall: what is below it, and who reaches into it, say how high."
+      : inside
+        ? `${use.nouns} stand between ${low} and ${high} mm.`
+        : `Outside the ${low} to ${high} mm of ${use.nouns.toLowerCase()}: try it with ${use.triedWith}.`,
     limit: brief.topHeight,
     actual: form.height,
     unit: "mm",

@@ -3,6 +3,7 @@ import { fine, grade, mm, Remedy, Verdict, verdict } from "../verdict/verdict";
 
 /** Load on a shelf, N for each mm of its length: about 25 kg a metre. @source common practice: books and shoes */
 const LOAD = 0.25;
+export const SHELF_LOAD = LOAD;
 /** Sag that is seen, mm a m; wood creeps to about twice what it does at first. @source common practice; Wood Handbook, from memory */
 const SAG = { seen: 1.7, creep: 2 };
 

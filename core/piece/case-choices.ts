@@ -2,6 +2,7 @@
 import * as v from "valibot";
 import { alcoveSchema } from "./alcove-choices";
 import { between, choice, count, distance, list, size } from "./fields";
+import { hangSchema, USUAL_HANG } from "./hang-choices";
 import { legFrameSchema, USUAL_LEG_FRAME } from "./leg-frame-choices";
 
 /**
@@ -12,8 +13,8 @@ export const HOLDS = ["nothing", "drawer", "drawers-through", "door-left", "door
 /** Whether what it holds is drawn out. */
 export const isDrawn = (holds: (typeof HOLDS)[number]) => holds === "drawer" || holds === "drawers-through";
 
-/** What is below a case. */
-export const STANDS = ["sides", "plinth", "frame"] as const;
+/** What is below a case: its own sides, a plinth, a frame of legs, or nothing where it hangs on a wall. */
+export const STANDS = ["sides", "plinth", "frame", "wall"] as const;
 
 export const RUNS_ON = ["runners", "slides"] as const;
 /** Side-hung slides of steel as they are sold: half an inch a side. @source common practice */
@@ -59,12 +60,14 @@ const caseSchema = v.strictObject({
   /** from the top's back edge to the case's back */
   behind: distance("overhang at the back", 300),
   /** of the bottom's underside above the floor */
-  lift: distance("bottom above the floor", 500),
+  lift: distance("bottom above the floor", 2000),
   /** on its own sides, on a plinth, or on a frame of legs: as high as the bottom lies */
   stands: v.optional(choice("what the case stands on", STANDS), "sides"),
   /** of the plinth behind the case's front */
   setBack: v.optional(distance("set-back of the plinth", 150), 40),
   frame: v.optional(legFrameSchema, USUAL_LEG_FRAME),
+  /** by what it hangs on the wall */
+  hang: v.optional(hangSchema, USUAL_HANG),
   kick: v.boolean("A kick board is there or not."),
   relief: distance("foot relief", 150),
   back: choice("back", BACKS),
@@ -160,6 +163,7 @@ export const USUAL_CASE: CaseChoices = {
     wall: false,
     backs: USUAL_BACKS,
     stands: "sides",
+    hang: USUAL_HANG,
     setBack: 40,
     alcove: null,
   },

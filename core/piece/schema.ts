@@ -36,7 +36,7 @@ const briefSchema = v.strictObject({
   seating: choice("seating", ["chairs", "bench"]),
   place: choice("place", ["indoors", "porch"]),
   climate: climateSchema,
-  topHeight: size("top height", 150, 1500),
+  topHeight: size("top height", 150, 2400),
   match: text("what it must match"),
   deadline: v.nullable(date("deadline")),
   ...thingsField,
@@ -56,7 +56,7 @@ const formSchema = v.strictObject({
     ...outlineFields,
   }),
   overhang: v.strictObject({ end: distance("end overhang", 1500), side: distance("side overhang", 800) }),
-  height: size("height", 150, 1500),
+  height: size("height", 150, 2400),
   leg: v.strictObject({
     section: size("leg section", 15, 300),
     across: v.nullable(size("leg section across the top", 15, 300)),

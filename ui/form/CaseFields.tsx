@@ -32,9 +32,43 @@ export function CaseFields() {
             { value: "sides", name: "Its own sides" },
             { value: "plinth", name: "A plinth" },
             { value: "frame", name: "A frame of legs" },
+            { value: "wall", name: "Nothing: it hangs on a wall" },
           ]}
           onTake={(value) => set("What the case stands on", at("stands"), value)}
         />
+        {choice.stands === "wall" && (
+          <>
+            {size("Hanging rail", choice.hang.rail, "hang", "rail")}
+            <Choice
+              label="The wall is"
+              value={choice.hang.wall}
+              options={[
+                { value: "masonry", name: "Masonry, plugs" },
+                { value: "studs", name: "Studs" },
+              ]}
+              onTake={(value) => set("What the wall is", at("hang", "wall"), value)}
+            />
+            {choice.hang.wall === "studs" ? (
+              size("Studs stand apart", choice.hang.studs, "hang", "studs")
+            ) : (
+              <NumberField
+                label="Screws in the wall"
+                value={choice.hang.fixings}
+                onTake={(to) => set("Screws in the wall", at("hang", "fixings"), to)}
+              />
+            )}
+            <NumberField
+              label="One carries, pulled out, kg"
+              value={choice.hang.pulls}
+              onTake={(to) => set("What a screw holds pulled out", at("hang", "pulls"), to)}
+            />
+            <NumberField
+              label="One carries, across, kg"
+              value={choice.hang.bears}
+              onTake={(to) => set("What a screw carries across", at("hang", "bears"), to)}
+            />
+          </>
+        )}
         {choice.stands === "plinth" && size("Plinth set back", choice.setBack, "setBack")}
         {choice.stands === "sides" && size("Foot relief", choice.relief, "relief")}
         {choice.stands === "sides" && (

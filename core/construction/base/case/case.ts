@@ -44,6 +44,7 @@ export interface Case extends PieceGeometry {
   foot: number;
   legs: LegFrame | null;
   plinth: Plinth | null;
+  onWall: Hung | null;
   /** beside it, in an alcove */
   fillers: Filler[];
   /** across the piece, of the rails under the top and between drawers */
@@ -59,6 +60,21 @@ export interface Case extends PieceGeometry {
   pull: CaseChoices["drawers"]["pull"];
   doors: Door[];
   loose: LooseShelf[];
+}
+
+/** A rail that the case hangs by: in which bay, how long between what stands beside it. */
+export interface HangRail {
+  id: string;
+  bay: number;
+  across: Span;
+}
+
+/** By what it hangs on a wall: rails of one height, where their screws go in, x from the middle. */
+export interface Hung {
+  rails: HangRail[];
+  y: Span;
+  z: Span;
+  fixings: number[];
 }
 
 /** Four boards on the floor below the case, from outside to outside. */

@@ -12,6 +12,7 @@ import { KICK, shelvesOf } from "./place";
 import { backContacts } from "./back-contacts";
 import { railKind, shelfKind } from "./kinds";
 import { fillerContacts } from "./filler";
+import { hungContacts } from "./hung";
 import { plinthContacts } from "./plinth";
 import { legFrameContacts } from "../leg-frame/parts";
 
@@ -25,7 +26,7 @@ const ends = ({ from, to }: Span, low: number, high: number, z: number): [Place,
 ];
 
 /** A screw for so much of the back's edge, and so far into what is behind it, mm. @source common practice */
-const BACK_SCREWS = { every: 220, into: 22 };
+export const BACK_SCREWS = { every: 220, into: 22 };
 
 export function contactsOf(at: Case, form: Form): Contact[] {
   const { case: choice } = form;
@@ -40,6 +41,7 @@ export function contactsOf(at: Case, form: Form): Contact[] {
         })
       : []),
     ...fillerContacts(at),
+    ...hungContacts(at),
     ...(at.plinth ? plinthContacts(at, at.plinth, choice.slot) : []),
     ...(at.backed === "sheet" ? atBack(at) : []),
     ...backContacts(at, form),

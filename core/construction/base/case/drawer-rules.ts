@@ -89,7 +89,7 @@ export function pulledOver({ at: place, form, weight, species }: CaseFacts): Ver
   const { drawers, deep, feet } = place;
   const high = form.height;
   const tallForDepth = high > TALL.times * (deep.to - deep.from);
-  if (drawers.length === 0 && !tallForDepth) return null;
+  if (place.onWall || (drawers.length === 0 && !tallForDepth)) return null;
   const front = Math.max(...feet.map(({ z, width }) => z + width / 2));
   const middle = (deep.from + deep.to) / 2;
   const out = drawers.length > 0 ? CLIMBS.out * Math.max(...drawers.map((each) => each.deep.to - each.deep.from)) : 0;

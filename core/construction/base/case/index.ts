@@ -2,6 +2,8 @@ import { KIND_RULES } from "../../../joinery/joint-rules";
 import { listed, mm } from "../../../verdict/verdict";
 import type { Base } from "../base";
 import { backAgainst } from "./back-contacts";
+import { backParts } from "./back-parts";
+import { hungAgainst } from "./hung";
 import { caseDimensions } from "./dimensions";
 import { jointsOf, meetingsOf } from "../contact";
 import { legFrameSaid } from "../leg-frame/place";
@@ -27,13 +29,16 @@ export const caseBase: Base<Case> = {
   jointRules: KIND_RULES,
   moveRules: CASE_MOVE_RULES,
   small: caseSmall,
-  against: backAgainst,
+  against: (at, form) => [
+    ...backAgainst(at, form),
+    ...hungAgainst(at, ["M", ...backParts(at, form).map(({ id }) => id)]),
+  ],
   poses: casePoses,
   work: caseWork,
   dimensions: caseDimensions,
   setOuts: () => [],
-  describe: (_, { bays, drawers, doors, loose, backed, legs, plinth }) =>
-    `A case of ${bays.length === 1 ? "one bay" : `${bays.length} bays`}${withAll([counted(drawers.length, "drawer"), counted(doors.length, "door"), counted(loose.length, "loose shelf", "loose shelves")])}, ${{ none: "open behind", sheet: "a back of sheet", boards: "a back of boards", framed: "a framed back" }[backed]}${legs ? ", on a frame of legs" : plinth ? ", on a plinth" : ""}.`,
+  describe: (_, { bays, drawers, doors, loose, backed, legs, plinth, onWall }) =>
+    `A case of ${bays.length === 1 ? "one bay" : `${bays.length} bays`}${withAll([counted(drawers.length, "drawer"), counted(doors.length, "door"), counted(loose.length, "loose shelf", "loose shelves")])}, ${{ none: "open behind", sheet: "a back of sheet", boards: "a back of boards", framed: "a framed back" }[backed]}${legs ? ", on a frame of legs" : plinth ? ", on a plinth" : onWall ? `, hung on a wall by ${onWall.rails.length > 1 ? "rails" : "a rail"} behind` : ""}.`,
   sizes: (_, { outside, deep, under, foot, side, inner, bays, drawers, legs }) => [
     ...(legs ? [["Leg frame", legFrameSaid(legs)] as [string, string]] : []),
     ["Case", `${mm(outside.to - outside.from)} by ${mm(deep.to - deep.from)}, ${mm(under - foot)} high`],

@@ -13,6 +13,7 @@ import { drawerParts } from "./drawer-parts";
 import type { Case } from "./case";
 import { KICK, shelvesOf } from "./place";
 import { fillerParts } from "./filler";
+import { hungParts } from "./hung";
 import { plinthParts } from "./plinth";
 import { framesOf, RUNNER, Runner, runnersOf } from "./frames";
 
@@ -50,6 +51,7 @@ export function caseParts({ form, at }: BaseFacts<Case>): AssemblyPart[] {
     ...(at.legs ? legFrameParts(at.legs) : []),
     ...fillerParts(at),
     ...(at.plinth ? plinthParts(at.plinth) : []),
+    ...hungParts(at),
   ];
 }
 

@@ -13,6 +13,7 @@ import type { Bay, Case, Division, Drawer, Opening } from "./case";
 import type { Span } from "../leg-frame/place";
 import { doorPanels, doorsOf } from "./door";
 import { drawerOf, drawerPanels } from "./drawer";
+import { placeHung } from "./hung";
 import { looseShelfPanels, looseShelves } from "./loose-shelf";
 import { placePlinth, plinthFeet } from "./plinth";
 
@@ -78,13 +79,16 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
     left = made.to + inner;
     return made;
   });
+  const hung = choice.stands === "wall" ? placeHung(choice.hang, { bays, insideBack, inner, under }) : null;
   const rail = Math.min(choice.rails, Math.max(1, (deep.to - insideBack) / 2));
-  const space = { front: deep.to, back: insideBack };
+  // drawers of the first row stop before the rail it hangs by
+  const space = { front: deep.to, back: hung ? hung.z.to : insideBack };
   const middle = (deep.from + deep.to) / 2;
   const drawers = bays.flatMap((bay, i) =>
     bay.openings.flatMap((opening, j) => {
       if (!isDrawn(opening.holds)) return [];
-      const through = opening.holds === "drawers-through";
+      // nobody draws one out of a wall
+      const through = opening.holds === "drawers-through" && !hung;
       const drawer = drawerOf(choice.drawers, bay, opening, through ? { ...space, back: middle } : space);
       if (!drawer) return [];
       const one = { ...drawer, bay: i, row: j };
@@ -100,18 +104,21 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
       ? placePlinth({ x: outside, z: deep }, { height: choice.lift, thickness: inner, setBack: choice.setBack })
       : null;
   const relief = raised ? 0 : choice.relief;
-  const feet = legs
-    ? legFrameFeet(legs)
-    : plinth
-      ? plinthFeet(plinth)
-      : feetOf(half, side, deep, reliefOf(relief, under));
+  const feet = hung
+    ? []
+    : legs
+      ? legFrameFeet(legs)
+      : plinth
+        ? plinthFeet(plinth)
+        : feetOf(half, side, deep, reliefOf(relief, under));
   const dividers = bays.slice(1).map(({ from }) => from - inner / 2);
   const at: Case = {
     kind: "case",
     keeps: { end: true, side: true },
     flush: true,
+    ...(hung ? { hangs: true as const } : {}),
     ...{ top, core, under, side, inner, back, deep, inside, insideBack, high, rail, bays, feet },
-    ...{ outside, legs, plinth, relief },
+    ...{ outside, legs, plinth, onWall: hung, relief },
     backed: choice.back,
     fillers: choice.alcove ? fillersOf(choice.alcove, { wide: 2 * half, high: height, up: under }) : [],
     lift: choice.lift,
@@ -124,11 +131,11 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
     doors: doorsOf(choice.doors, bays, { side, inner, front: deep.to }),
     loose: looseShelves(bays, {
       front: deep.to,
-      back: insideBack,
+      back: space.back,
       inner,
       door: choice.doors.mount === "overlay" ? 0 : choice.doors.thickness,
     }),
-    frame: frameRound(feet),
+    frame: hung ? { length: 2 * half, width: 2 * Math.max(Math.abs(deep.from), Math.abs(deep.to)) } : frameRound(feet),
     bearers: bearersOf(inside, { deep, insideBack, rail, inner, dividers }),
     posts: [],
     through: null,

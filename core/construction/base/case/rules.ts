@@ -7,6 +7,7 @@ import type { LegFrame } from "../leg-frame/place";
 import { frameFits, frameHeight, frameLegs } from "../leg-frame/rules";
 import { ALCOVE_RULES } from "./alcove-rules";
 import { bayAdded } from "./divide";
+import { hungHolds, hungUp, hungWhere } from "./hung-rules";
 import { pullsFit } from "./pull-rules";
 import { slidesCarry, slidesGoIn } from "./slide-rules";
 import { cupsGoIn } from "./door-rules";
@@ -50,6 +51,9 @@ export const CASE_RULES: readonly Rule<CaseFacts>[] = [
   (facts) => facts.at.legs && frameHeight(facts.at.legs, at("frame"), raising(facts.at.legs)),
   (facts) => facts.at.legs && frameFits(facts.at.legs, at("frame")),
   plinthHigh,
+  hungHolds,
+  hungUp,
+  hungWhere,
   pulledOver,
   ...ALCOVE_RULES,
 ];

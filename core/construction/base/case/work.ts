@@ -4,6 +4,8 @@ import type { BaseWork, WorkFacts } from "../base";
 import { legFrameSteps } from "../leg-frame/work";
 import { ofDoor } from "./door";
 import { doorSteps } from "./door-work";
+import { hangKind } from "./hung";
+import { hangHoles, hangStep } from "./hung-work";
 import { plinthStep } from "./plinth-work";
 import { drawerSteps } from "./drawer-work";
 import { ofSize } from "./drawer";
@@ -13,10 +15,8 @@ import { PIN } from "./loose-shelf";
 import type { Case } from "./case";
 import { shelvesOf } from "./place";
 import { backSteps } from "./back-work";
+import { BACK_SCREWS } from "./contacts";
 import { railKind, shelfKind } from "./kinds";
-
-/** A back of sheet is screwed so often along its edges, mm. @source common practice */
-const BACK_SCREWS = 220;
 
 /** The order of a case: panels, joints, a dry fit, insides finished, everything between the sides closed at once; then back and drawers. */
 export function caseWork({
@@ -40,7 +40,8 @@ export function caseWork({
   const runners = runnersOf(at);
   const kinds = [...new Set(runners.map(({ kind }) => kind))];
   const panels = ["case-side", "case-bottom", ...(dividers.length > 0 ? ["divider"] : []), ...shelves];
-  const between = ["case-bottom", ...panels.slice(2), "case-rail", ...frames, ...(kick ? ["kick"] : [])];
+  const hangs = [...new Set((at.onWall?.rails ?? []).map(({ bay }) => hangKind(bay)))];
+  const between = ["case-bottom", ...panels.slice(2), "case-rail", ...frames, ...hangs, ...(kick ? ["kick"] : [])];
   const sized = panels.map((kind) => `${kind}-size`);
   const several = bays.length > 1;
   const sheets = [
@@ -72,7 +73,7 @@ export function caseWork({
     step({
       id: "case-dovetails",
       title: `Dovetail the rails under the top${raised ? " and the bottom" : ""} into the sides`,
-      detail: `Tails first, on both rails and to one gauge; the sides’ sockets are marked from the very tails that go there, each corner numbered. They go in from above: the top hides them.${raised ? ` The bottom’s, from edge to edge, go in from below, and the ${legs ? "frame" : "plinth"} hides those.` : ""}`,
+      detail: `Tails first, on both rails and to one gauge; the sides’ sockets are marked from the very tails that go there, each corner numbered. They go in from above: the top hides them.${raised ? ` The bottom’s, from edge to edge, go in from below, ${at.onWall ? "and are seen from there only" : `and the ${legs ? "frame" : "plinth"} hides those`}.` : ""}`,
       parts: ["case-rail", "case-side", ...(raised ? ["case-bottom"] : [])],
       after: ["case-housings", ...milled],
       hours: raised ? 6 : 2.5,
@@ -90,6 +91,7 @@ export function caseWork({
         "case-dovetails",
         ...(frames.length > 0 || kinds.length > 0 ? ["frames"] : []),
         ...(grooved ? ["rail-holes"] : []),
+        ...(at.onWall ? ["hang-holes"] : []),
       ],
       hours: TIME.dryFit,
       check: "Every opening square within half a millimetre: drawers show the rest.",
@@ -145,6 +147,7 @@ export function caseWork({
       : []),
     ...(frame ? frame.steps : []),
     ...(plinth ? [plinthStep({ milled, fullHours, clampHours })] : []),
+    ...(at.onWall ? [hangHoles(at.onWall, milled, hangs)] : []),
     ...drawerSteps(
       at,
       form.case.drawers.above,
@@ -165,14 +168,14 @@ export function caseWork({
           step({
             id: "back",
             title: "Screw the back on",
-            detail: `Its inner face is finished first, drawers and doors are fitted through the open back. A screw every ${BACK_SCREWS} mm, the first at two corners with the case held square.`,
+            detail: `Its inner face is finished first, drawers and doors are fitted through the open back. A screw every ${BACK_SCREWS.every} mm, the first at two corners with the case held square.`,
             parts: ["case-back"],
             after: [...made, "cut-sheets"],
             hours: 0.75,
           }),
         ]
       : []),
-    ...(form.case.wall
+    ...(form.case.wall && !at.onWall
       ? [
           step({
             id: "wall",
@@ -190,35 +193,37 @@ export function caseWork({
   return {
     steps: [...steps, ...last],
     levelling: [
-      step({
-        id: "cut-feet",
-        ...(legs && frame
-          ? {
-              title: "Level the frame and stand the case on it",
-              detail: `Legs sawn to length on the flat floor, eased 2 mm. The case upside down, the frame on it, even all round; screws up through the strips, tight in front, those behind in the middle of their slots of ${fine(form.case.slot)}.`,
-              parts: ["stand-leg"],
-              after: [whole, frame.closed],
-              hours: 1,
-              check: `The gap is ${mm(legs.gap)} all round, and nothing rocks.`,
-            }
-          : plinth
-            ? {
-                title: "Set the case on its plinth",
-                detail: `The plinth levelled on the flat floor, the case set on it, even at both ends; screws down through the bottom, tight in front, those at the ends and behind in the middle of their slots of ${fine(form.case.slot)}.`,
-                parts: ["plinth-front", "plinth-back", "plinth-side"],
-                after: [whole, "plinth"],
-                hours: 1,
-                check: "No rock, no light between plinth and bottom.",
-              }
-            : {
-                title: "Level the feet and ease them",
-                detail: "On the flat floor, marked from a block: a shaving, no more. Chamfer every foot 2 mm.",
-                parts: ["case-side"],
-                after: [whole],
-                hours: 0.5,
-                check: "No rock on a flat floor.",
-              }),
-      }),
+      at.onWall
+        ? hangStep(at, at.onWall, form.case.hang, [whole])
+        : step({
+            id: "cut-feet",
+            ...(legs && frame
+              ? {
+                  title: "Level the frame and stand the case on it",
+                  detail: `Legs sawn to length on the flat floor, eased 2 mm. The case upside down, the frame on it, even all round; screws up through the strips, tight in front, those behind in the middle of their slots of ${fine(form.case.slot)}.`,
+                  parts: ["stand-leg"],
+                  after: [whole, frame.closed],
+                  hours: 1,
+                  check: `The gap is ${mm(legs.gap)} all round, and nothing rocks.`,
+                }
+              : plinth
+                ? {
+                    title: "Set the case on its plinth",
+                    detail: `The plinth levelled on the flat floor, the case set on it, even at both ends; screws down through the bottom, tight in front, those at the ends and behind in the middle of their slots of ${fine(form.case.slot)}.`,
+                    parts: ["plinth-front", "plinth-back", "plinth-side"],
+                    after: [whole, "plinth"],
+                    hours: 1,
+                    check: "No rock, no light between plinth and bottom.",
+                  }
+                : {
+                    title: "Level the feet and ease them",
+                    detail: "On the flat floor, marked from a block: a shaving, no more. Chamfer every foot 2 mm.",
+                    parts: ["case-side"],
+                    after: [whole],
+                    hours: 0.5,
+                    check: "No rock on a flat floor.",
+                  }),
+          }),
       ...(at.fillers.length > 0
         ? [
             step({
@@ -237,7 +242,11 @@ export function caseWork({
     apart: ["sand-base", "glue-base"],
     closing: "glue-base",
     closed: [...made, ...(back > 0 ? ["back"] : [])],
-    standing: ["cut-feet", ...(at.fillers.length > 0 ? ["fillers"] : []), ...(form.case.wall ? ["wall"] : [])],
+    standing: [
+      "cut-feet",
+      ...(at.fillers.length > 0 ? ["fillers"] : []),
+      ...(form.case.wall && !at.onWall ? ["wall"] : []),
+    ],
     seen: [
       "case-side",
       ...(legs ? ["stand-leg", "stand-rail", "stand-end"] : []),
