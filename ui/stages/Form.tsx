@@ -89,7 +89,13 @@ export function FormStage() {
       ) : (
         <>
           <SceneView scene={scenes[0]} height={270} onEdit={fromDrawing} onPick={pick} picked={part} />
-          <SceneView scene={scenes[1]} height={250} onEdit={fromDrawing} onPick={pick} picked={part} />
+          <SceneView
+            scene={scenes[1]}
+            height={plan.geometry.hangs ? 430 : 250}
+            onEdit={fromDrawing}
+            onPick={pick}
+            picked={part}
+          />
           {scenes[2] && <SceneView scene={scenes[2]} height={230} onEdit={fromDrawing} onPick={pick} picked={part} />}
         </>
       )}

@@ -76,6 +76,12 @@ describe("a case that hangs on a wall, worked by hand", () => {
     );
     expect(left + right).toBeLessThan(18);
   });
+  it("as many screws as are asked for, shared by the rails' lengths, one at least in each", () => {
+    const three = (fixings: number) =>
+      caseOf(hung(bays(...[1, 2, 3].map(() => rows([null, "nothing"]))), set("hang.fixings", fixings))).onWall!.fixings
+        .length;
+    expect([1, 3, 4, 5, 8].map(three)).toEqual([3, 3, 4, 5, 8]);
+  });
   it("studs say where the screws go: as many as the rail crosses, two in each", () => {
     const studs = hung(set("hang.wall", "studs"), set("hang.studs", 400));
     // 840 less 40 at each end hold two at 400, one behind the other

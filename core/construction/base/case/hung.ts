@@ -36,14 +36,16 @@ export function placeHung(
 /** A screw stays so far from a rail's end, mm. @source common practice */
 const END = 40;
 
-/** So many over all rails, each rail at least one, those of a rail evenly. */
+/** So many over all rails: each rail has one, every further one goes where they stand farthest apart. Those of a rail stand evenly. */
 function spread(rooms: readonly { across: Span }[], wanted: number): number[] {
-  const long = rooms.reduce((sum, { across: { from, to } }) => sum + to - from, 0);
-  return rooms.flatMap(({ across: { from, to } }) => {
-    const count = Math.max(1, Math.round((wanted * (to - from)) / Math.max(1, long)));
-    if (count === 1) return [(from + to) / 2];
+  const counts = rooms.map(() => 1);
+  const apart = (i: number) => (rooms[i].across.to - rooms[i].across.from) / counts[i];
+  for (let left = wanted - rooms.length; left > 0 && rooms.length > 0; left -= 1)
+    counts[rooms.reduce((best, _, i) => (apart(i) > apart(best) + 1e-9 ? i : best), 0)] += 1;
+  return rooms.flatMap(({ across: { from, to } }, i) => {
+    if (counts[i] === 1) return [(from + to) / 2];
     const [first, last] = [Math.min(from + END, (from + to) / 2), Math.max(to - END, (from + to) / 2)];
-    return Array.from({ length: count }, (_, i) => first + ((last - first) * i) / (count - 1));
+    return Array.from({ length: counts[i] }, (__, n) => first + ((last - first) * n) / (counts[i] - 1));
   });
 }
 
