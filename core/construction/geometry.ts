@@ -162,6 +162,8 @@ export interface PieceGeometry extends Standing {
   core: PanelCore;
   /** the top is of two halves; none where it is whole */
   parting?: Parting;
+  /** leaves that hang at its long sides; none where none do */
+  drop?: Drop;
   /** of a top seen as the blank it is cut from: how long the top itself is, mm */
   blankOf?: number;
 }
@@ -173,6 +175,17 @@ export interface Parting {
   /** one leaf along the table, and how far all of them open it */
   leaf: number;
   opens: number;
+}
+
+/** Leaves that hang at a top's long sides: in front 1, behind −1; the line each turns about, from the top's middle and above the floor. mm */
+export interface Drop {
+  sides: readonly (1 | -1)[];
+  leaf: number;
+  joint: "rule" | "square";
+  /** of a rule joint: the step above, the round about the knuckle */
+  fillet: number;
+  round: number;
+  axis: { y: number; out: number };
 }
 
 /** How far from the top's front edge whatever comes up to it stands, from and to; null where nothing does. */

@@ -5,6 +5,7 @@ import { USUAL_BOUGHT } from "./bought-choices";
 import { USUAL_BENT } from "./bent-choices";
 import { USUAL_BOX } from "./box-choices";
 import { USUAL_CASE } from "./case-choices";
+import { USUAL_DROP } from "./drop-choices";
 import { USUAL_EXISTING } from "./existing-choices";
 import { NO_OWN } from "./own-choices";
 import { USUAL_PARTING } from "./parting-choices";
@@ -62,6 +63,7 @@ export function freshPiece(name: string, day: string): Piece {
       shelf: USUAL_SHELF,
       ...USUAL_TOP,
       parting: USUAL_PARTING,
+      drop: USUAL_DROP,
       slabs: USUAL_SLABS,
       ring: USUAL_RING,
     },

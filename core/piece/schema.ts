@@ -15,6 +15,7 @@ import { dovetailFields } from "./dovetail-choices";
 import { existingFields } from "./existing-choices";
 import { MOST_TIMES } from "./most-times";
 import { NO_OWN, ownSchema } from "./own-choices";
+import { dropFields } from "./drop-choices";
 import { partingFields } from "./parting-choices";
 import { plankFields } from "./plank-choices";
 import { ringFields } from "./ring-choices";
@@ -89,6 +90,7 @@ const formSchema = v.strictObject({
   ...shelfFields,
   ...topConstructionFields,
   ...partingFields,
+  ...dropFields,
   ...slabFields,
   ...ringFields,
 });

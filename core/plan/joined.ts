@@ -12,6 +12,7 @@ import { framedTop, slats, stiffeners } from "../movement/flat";
 import { linksOf } from "../movement/meetings";
 import { topMovement } from "../movement/year";
 import { pegParts } from "../construction/top/pegs";
+import { dropParts, dropPoses, dropSmall } from "../construction/dropping/parts";
 import { partedPoses, partingParts } from "../construction/parting/parts";
 import { ringAdded } from "../construction/ring/parts";
 import { inlaysOf } from "../construction/top/inlays";
@@ -118,7 +119,11 @@ export const JOINED = SHAPE.stage(
     (facts) => {
       const [parted, ring] = [partingParts(facts), ringAdded(facts)];
       const both = <K extends "parts" | "joints" | "meetings">(of: K) => [...parted[of], ...ring[of]];
-      return { parts: both("parts"), joints: both("joints"), meetings: both("meetings"), small: parted.small };
+      const { form, at } = facts;
+      return {
+        parts: [...both("parts"), ...dropParts(at)],
+        ...{ joints: both("joints"), meetings: both("meetings"), small: [...parted.small, ...dropSmall(form, at)] },
+      };
     },
   )
   .otherwise({ parts: [], joints: [], meetings: [], small: [] })
@@ -178,7 +183,7 @@ export const JOINED = SHAPE.stage(
     "form",
     ({ assembled, geometry, piece }) => ({ parts: assembled, at: geometry, kind: piece.form.kind }),
     ({ parts, at, kind }) => {
-      const poses = [...(baseOf(kind).poses?.(at, parts) ?? []), ...partedPoses(at, parts)];
+      const poses = [...(baseOf(kind).poses?.(at, parts) ?? []), ...partedPoses(at, parts), ...dropPoses(at)];
       return poses.length > 0 ? { parts, poses } : { parts };
     },
   )

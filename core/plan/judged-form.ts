@@ -7,6 +7,7 @@ import { CURVE_RULES } from "../construction/curve-rules";
 import { RING_RULES } from "../construction/ring/rules";
 import { FIT_RULES } from "../construction/fit-rules";
 import { FORM_RULES } from "../construction/rules";
+import { DROP_RULES } from "../construction/dropping/rules";
 import { PARTING_RULES } from "../construction/parting/rules";
 import { SLAB_RULES } from "../construction/top/slab-rules";
 import { OUTDOOR_RULES } from "../outdoors/rules";
@@ -109,6 +110,12 @@ export const FORM_JUDGED = WORK.stage(
       stiffeners: held.stiffeners,
     }),
     ({ stiffeners, ...facts }) => judge("form", PARTING_RULES, { ...facts, stiffeners: stiffeners?.x ?? [] }),
+  )
+  .stage(
+    "dropJudged",
+    "form",
+    ({ piece, geometry, species, weight }) => ({ form: piece.form, at: geometry, brief: piece.brief, species, weight }),
+    (facts) => judge("form", DROP_RULES, facts),
   )
   .stage(
     "slabsJudged",

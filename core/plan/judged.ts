@@ -166,6 +166,7 @@ export const allJudged = (at: Values): Judged[] =>
     at.ringJudged,
     at.curvesJudged,
     at.partingJudged,
+    at.dropJudged,
     at.slabsJudged,
     at.woodJudged,
     at.outdoorsJudged,

@@ -18,6 +18,7 @@ import { PANEL_RULES } from "../stock/rules";
 import { INLAY_RULES } from "../construction/top/inlay-rules";
 import { STRIPE_RULES } from "../movement/stripe-rules";
 import { OWN_RULES } from "../construction/own/rules";
+import { DROP_RULES } from "../construction/dropping/rules";
 import { PARTING_RULES } from "../construction/parting/rules";
 import { SLAB_RULES } from "../construction/top/slab-rules";
 import { SHELF_RULES } from "../construction/fitting/shelf-rules";
@@ -34,6 +35,7 @@ export const RULE_COUNT: Record<Stage, number> = {
     WOOD_RULES.length +
     OUTDOOR_RULES.length +
     PARTING_RULES.length +
+    DROP_RULES.length +
     RING_RULES.length +
     CURVE_RULES.length +
     SLAB_RULES.length +

@@ -13,6 +13,7 @@ import { blankStep } from "./blanks";
 import { afterEdges, edgeSteps, withCurves } from "./edges";
 import { COATS, finishSteps } from "./finish";
 import { GluedPanel, panelSteps } from "./panel";
+import { dropEdgeSteps, dropHangSteps } from "./dropping";
 import { drawSteps, openSteps } from "./parting";
 import { roundShelf, shelfOnStretchers, shelfSteps } from "./shelf";
 import { fieldKinds } from "./slabs";
@@ -186,6 +187,9 @@ export function stepsFor(inputs: OrderInputs): Step[] {
         waitFor: "the filling to harden before it is sanded",
       }),
     );
+  const leaves = standing.filter((each) => each.parts.includes("drop-leaf")).map(({ id }) => id);
+  const moulded = dropEdgeSteps(at, [made.at(-1)!.id, ...leaves.slice(-1)]);
+  out.push(...moulded);
   out.push(
     step({
       id: "sand-top",
@@ -198,9 +202,10 @@ export function stepsFor(inputs: OrderInputs): Step[] {
               ? "Sand the top, both faces"
               : "Brush the top’s sawn face, sand the face below",
       detail: `${top.sawnFace === null ? "" : "Above, only splinters go: along the grain, by hand. Below: t"}${top.sawnFace === null ? "T" : ""}o ${coats.oily ? "180 or 220" : "150"} grit; raise the grain once. Sign and date it below, with the shop’s mark punched in before the first coat.`,
-      parts: [...field, ...parts.filter(({ id }) => id === "leaf").map(({ id }) => id)],
+      parts: [...field, ...parts.filter(({ id }) => id === "leaf" || id === "drop-leaf").map(({ id }) => id)],
       after: [
         filled.length > 0 ? "fill" : made.at(-1)!.id,
+        ...moulded.map(({ id }) => id),
         ...edges.top.filter(({ id }) => id.endsWith("-after")).map(({ id }) => id),
       ],
       hours: TIME.sand,
@@ -211,7 +216,9 @@ export function stepsFor(inputs: OrderInputs): Step[] {
     top: field,
     seen: [
       ...base.seen,
-      ...["shelf", "shelf-slat", "leaf", "leaf-rail"].filter((kind) => parts.some(({ id }) => id === kind)),
+      ...["shelf", "shelf-slat", "leaf", "leaf-rail", "drop-leaf"].filter((kind) =>
+        parts.some(({ id }) => id === kind),
+      ),
     ],
     // feet are sawn before the first coat: their end grain is sealed with it
     closed: [
@@ -239,7 +246,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
       waitFor: "the finish to cure",
     }),
   );
-  const opened = openSteps(piece.form, at, "attach");
+  const opened = [...openSteps(piece.form, at, "attach"), ...dropHangSteps(piece.form, at, "attach")];
   out.push(...opened);
   out.push(
     step({

@@ -20,6 +20,7 @@ import { BoughtFields } from "../form/BoughtFields";
 import { BoxFields } from "../form/BoxFields";
 import { CaseOpenings } from "../form/CaseOpenings";
 import { CaseFields } from "../form/CaseFields";
+import { DropFields } from "../form/DropFields";
 import { ExistingFields } from "../form/ExistingFields";
 import { PlankFields } from "../form/PlankFields";
 import { SplayedFields } from "../form/SplayedFields";
@@ -138,6 +139,7 @@ export function FormStage() {
           </Group>
         )}
         {form.kind !== "case" && form.kind !== "box" && <PartingFields />}
+        {form.kind === "leg-and-apron" && <DropFields />}
         {(plan.geometry.seats.length > 0 || piece.form.shelf.kind !== "none") && <ShelfFields />}
       </FieldRow>
       <OwnParts />

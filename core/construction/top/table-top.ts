@@ -6,6 +6,7 @@ import type { Stiffeners } from "../../movement/flat";
 import type { Form } from "../../piece/schema";
 import type { PieceGeometry } from "../geometry";
 import { isWhole, slatLines } from "./core";
+import { topEdges } from "../dropping/parts";
 import { halves } from "../parting/parts";
 import { endBoards, frameOf, inFrame, withTongues } from "./ends";
 import { keptAt, outlineOf, shapedTop } from "./outline";
@@ -43,7 +44,7 @@ function panelOf({ form, at }: TopFacts): AssemblyPart {
       part({ id: "T", kind: "top", shape: { ...size, face: seen(shaped, top, holes) }, place }),
       form,
     );
-    return { ...panel, cuts: over.map((cut) => through(cut, top)) };
+    return { ...panel, cuts: [...over.map((cut) => through(cut, top)), ...topEdges(at)] };
   }
   const panel = striped(part({ id: "T", kind: "top", shape: size, place }), form);
   return form.ends === "none" ? panel : { ...panel, ...PANEL };

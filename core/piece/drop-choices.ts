@@ -1,0 +1,33 @@
+/** Fields of the form: leaves that hang down at a top's long sides and are held up by folding brackets. */
+import * as v from "valibot";
+import { between, choice, count, distance, size } from "./fields";
+
+export const DROPS = ["none", "both", "front"] as const;
+/** A moulded joint that shows no gap when the leaf hangs, or square edges. */
+export const DROP_JOINTS = ["rule", "square"] as const;
+
+const dropSchema = v.strictObject({
+  kind: choice("leaves that hang down", DROPS),
+  /** across the table, its moulded edge with it */
+  leaf: size("drop leaf across the table", 80, 900),
+  joint: choice("joint of a drop leaf", DROP_JOINTS),
+  /** the step above the round of the top's edge */
+  fillet: distance("step above a rule joint", 15),
+  hinges: v.nullable(count("hinges of a drop leaf", 2, 8)),
+  /** as they are sold: how far one reaches under the leaf, what it carries at that end, how thick it is folded */
+  brackets: v.strictObject({
+    count: count("brackets of a drop leaf", 1, 6),
+    reach: size("reach of a bracket", 50, 600),
+    carries: between("what a bracket carries", 1, 300, " kg"),
+    folded: size("thickness of a folded bracket", 5, 80),
+    height: size("height of a bracket", 50, 500),
+  }),
+});
+export type DropChoices = v.InferOutput<typeof dropSchema>;
+
+/** @source common practice */
+export const USUAL_DROP: DropChoices = {
+  ...{ kind: "none", leaf: 280, joint: "rule", fillet: 3, hinges: null },
+  brackets: { count: 2, reach: 250, carries: 60, folded: 18, height: 90 },
+};
+export const dropFields = { drop: v.optional(dropSchema, USUAL_DROP) };

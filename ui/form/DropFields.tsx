@@ -1,0 +1,69 @@
+"use client";
+import { dropHindrance } from "../../core/construction/dropping/drop";
+import { AutoNumberField } from "../fields/auto";
+import { Choice, LengthField, NumberField } from "../fields/fields";
+import { hingesAt } from "../../core/construction/dropping/parts";
+import { usePiece } from "../piece/PieceProvider";
+import { useSet } from "../piece/useSet";
+import { Group } from "./Group";
+
+/** Leaves that hang at the top's long sides: how they are hinged and held up. */
+export function DropFields() {
+  const { piece } = usePiece();
+  const { set } = useSet();
+  const { drop, top } = piece.form;
+  const at = (...path: string[]) => ["form", "drop", ...path];
+  const size = (label: string, value: number, ...path: string[]) => (
+    <LengthField key={label} label={label} value={value} onTake={(to) => set(label, at(...path), to)} />
+  );
+  const planned = drop.kind !== "none" && dropHindrance(piece.form) === null;
+  const { brackets } = drop;
+  return (
+    <Group name="Leaves that hang">
+      <Choice
+        label="A leaf hangs"
+        value={drop.kind}
+        options={[
+          { value: "none", name: "Nowhere" },
+          { value: "both", name: "At both long sides" },
+          { value: "front", name: "In front only" },
+        ]}
+        onTake={(value) => set("A leaf hangs", at("kind"), value)}
+      />
+      {planned && (
+        <>
+          {size("A leaf across the table", drop.leaf, "leaf")}
+          <Choice
+            label="Its joint"
+            value={drop.joint}
+            options={[
+              { value: "rule", name: "Moulded, round in cove" },
+              { value: "square", name: "Square edges" },
+            ]}
+            onTake={(value) => set("Joint of the leaves", at("joint"), value)}
+          />
+          {drop.joint === "rule" && size("Step above the round", drop.fillet, "fillet")}
+          <AutoNumberField
+            label="Hinges a leaf"
+            value={drop.hinges}
+            auto={hingesAt(piece.form, top.length).length}
+            onTake={(to) => set("Hinges a leaf", at("hinges"), to)}
+          />
+          <NumberField
+            label="Brackets a leaf"
+            value={brackets.count}
+            onTake={(to) => set("Brackets a leaf", at("brackets", "count"), to)}
+          />
+          {size("They reach", brackets.reach, "brackets", "reach")}
+          <NumberField
+            label="One carries there, kg"
+            value={brackets.carries}
+            onTake={(to) => set("What a bracket carries", at("brackets", "carries"), to)}
+          />
+          {size("Folded, thick", brackets.folded, "brackets", "folded")}
+          {size("and high", brackets.height, "brackets", "height")}
+        </>
+      )}
+    </Group>
+  );
+}
