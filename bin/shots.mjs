@@ -46,11 +46,7 @@ try {
   await page.waitForFunction(() => !document.querySelector("[data-planned=waiting]"));
   const ids = await page.$$eval("[data-piece]", (cards) => cards.map((card) => card.dataset.piece));
   const table = ids[0];
-  const [chest, box, slabs] = [
-    await named("Newspaper table"),
-    await named("Lift-lid table"),
-    await named("Table of two slabs"),
-  ];
+  const [chest, box] = [await named("Newspaper table"), await named("Lift-lid table")];
   /** A piece further down the bench than its first page. */
   async function named(name) {
     const more = await page.$("::-p-xpath(//button[starts-with(normalize-space(.), 'Show more')])");
@@ -69,7 +65,7 @@ try {
     ["movement-breadboard", `/pieces/${ids[3]}/movement`],
     ["sources", `/pieces/${ids[3]}/sources`],
     ["case", `/pieces/${chest}/form`],
-    ["slabs", `/pieces/${slabs}/form`],
+    ["commission", "/commissions/Orchard%20cottage"],
     ["rack", "/rack"],
     ["cards", `/pieces/${table}/cards`],
     ["species", "/species"],

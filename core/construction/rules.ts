@@ -105,7 +105,8 @@ function topThickness({ at, form }: FormFacts) {
 }
 
 function sideOverhang({ form, at }: FormFacts) {
-  if (at.through || !at.keeps.side) return null;
+  // where leaves hang, they say how far in the legs stand
+  if (at.through || !at.keeps.side || at.drop) return null;
   const judged = usualRange("form.side-overhang", "top", "Side overhang", {
     actual: form.overhang.side,
     range: useOf(form).overhang,

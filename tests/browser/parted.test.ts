@@ -91,3 +91,26 @@ describe("a top of two slabs", () => {
     ]);
   });
 });
+
+describe("leaves that hang", () => {
+  it("are chosen, typed on the drawing where they hang, mended by a press, and go up in space", async () => {
+    const { page } = maker;
+    const table = await named("Hangs by hand");
+    await go(page, `/pieces/${table}/form`);
+    await choose(page, "A leaf hangs", "both");
+    await page.waitForSelector('[data-verdict="form.drop-hinges"]');
+    await typeField(page, "A leaf across the table", "300");
+    await typeDimension(page, "Side overhang", "30");
+    await page.waitForSelector('[data-verdict="form.drop-hinges"][data-level="fix"]');
+    await press(page, "Set the legs 54 mm in from the sides");
+    await page.waitForSelector('[data-verdict="form.drop-hinges"][data-level="holds"]');
+    await typeDimension(page, "A leaf across the table", "250");
+    await saved(page);
+    expect((await recordOf(table)).form).toMatchObject({ overhang: { side: 54 }, drop: { kind: "both", leaf: 250 } });
+    await press(page, "See it in space");
+    await page.waitForSelector("[data-space]");
+    await page.select("section[aria-label='In space'] label:nth-of-type(2) select", "leaves-up");
+    await go(page, `/pieces/${table}/boards`);
+    expect(await words(page, "main")).toMatch(/front leaf.*back leaf/s);
+  });
+});

@@ -77,19 +77,36 @@ export function legAndApronDimensions(form: Form, at: LegAndApron): { plan: Item
           ]
         : []),
     ],
-    side: straight
-      ? [dimension([-hz, 0], [-hz + across, 0], { offset: -18, value: across, edit: section })]
-      : [
-          dimension([-hz, at.rail.lowerEdge], [-hz + across, at.rail.lowerEdge], {
-            offset: -24,
-            value: across,
-            edit: section,
-          }),
-          dimension([hz - inset - footAcross, 0], [hz - inset, 0], {
-            offset: -18,
-            value: footAcross,
-            edit: square ? { path: ["form", "leg", "foot"], name: "Leg foot" } : undefined,
-          }),
-        ],
+    side: [
+      ...leafDimension(at),
+      ...(straight
+        ? [dimension([-hz, 0], [-hz + across, 0], { offset: -18, value: across, edit: section })]
+        : [
+            dimension([-hz, at.rail.lowerEdge], [-hz + across, at.rail.lowerEdge], {
+              offset: -24,
+              value: across,
+              edit: section,
+            }),
+            dimension([hz - inset - footAcross, 0], [hz - inset, 0], {
+              offset: -18,
+              value: footAcross,
+              edit: square ? { path: ["form", "leg", "foot"], name: "Leg foot" } : undefined,
+            }),
+          ]),
+    ],
   };
+}
+
+/** A leaf that hangs, beside it. */
+function leafDimension({ drop, top }: LegAndApron): Item[] {
+  if (!drop) return [];
+  // as seen from the right-hand end, the front is on the left
+  const x = -(drop.axis.out + top.thickness);
+  return [
+    dimension([x, drop.axis.y - drop.leaf], [x, drop.axis.y], {
+      offset: 16,
+      value: drop.leaf,
+      edit: { path: ["form", "drop", "leaf"], name: "A leaf across the table" },
+    }),
+  ];
 }
