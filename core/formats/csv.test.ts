@@ -6,7 +6,8 @@ import { SPECIES } from "../wood/species";
 import { readTable, squeezed, writeTable } from "./csv";
 import { readLogger } from "./logger-csv";
 import { fileColumn } from "./rack-columns";
-import { readRack, writeRack, writeTally } from "./rack-csv";
+import { readRack, writeRack } from "./rack-csv";
+import { writeTally } from "./tally-csv";
 import { readReadings } from "./readings-csv";
 
 const MOST = { letters: 10_000, rows: 20, columns: 5, cell: 100 };

@@ -6,7 +6,8 @@ import { randomRack } from "../testing/boards";
 import { freshPiece } from "../piece/fresh";
 import { SPECIES } from "../wood/species";
 import { writeCutList } from "./cut-list-csv";
-import { readRack, writeRack, writeTally } from "./rack-csv";
+import { readRack, writeRack } from "./rack-csv";
+import { writeTally } from "./tally-csv";
 
 const TODAY = "2026-11-23";
 const read = (text: string) => readRack(text, SPECIES, TODAY);

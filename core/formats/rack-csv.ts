@@ -1,8 +1,7 @@
 /** The rack as CSV: one board a line. Ours has lengths in mm and defects as `kind@x,y,length,width` joined by `|`; merchants' lists are read too. */
 import { firstFault } from "../piece/fields";
 import { Board, boardSchema, Defect } from "../stock/board";
-import { formatInches, MM_PER_FOOT, MM_PER_INCH } from "../units/length";
-import { boardFeet, M3_PER_BOARD_FOOT, QUARTERS } from "../units/lumber";
+import { M3_PER_BOARD_FOOT } from "../units/lumber";
 import { Bounds, quoted, readTable, squeezed, writeTable } from "./csv";
 import { Column, COLUMNS, fileColumn, FileColumn, plainNumber, readNominal, readSize, yesOrNo } from "./rack-columns";
 
@@ -61,30 +60,6 @@ export function writeRack(boards: readonly Board[]): string {
       board.rounded || "",
       board.cutAt ?? "",
     ]),
-  );
-}
-
-/** The rack as a merchant's tally: quarters where the thickness is one, inches and feet, board feet. */
-export function writeTally(boards: readonly Board[]): string {
-  const quarters = (mm: number) =>
-    Object.keys(QUARTERS).find((name) => Math.abs(QUARTERS[name].rough - mm) < 0.5) ??
-    `${formatInches(mm / MM_PER_INCH, 32)}"`;
-  return writeTable(
-    ["Tag", "Species", "Thickness", "Width in", "Length", "BF", "MC %", "Place", "Price"],
-    boards.map((board) => {
-      const feet = Math.floor(board.length / MM_PER_FOOT + 1e-9);
-      return [
-        board.id,
-        board.species,
-        quarters(board.thickness),
-        formatInches(board.width / MM_PER_INCH, 32),
-        `${feet}' ${formatInches((board.length - feet * MM_PER_FOOT) / MM_PER_INCH, 16)}"`,
-        boardFeet(board.length, board.width, board.thickness).toFixed(2),
-        board.moisture,
-        board.shelf,
-        board.price,
-      ];
-    }),
   );
 }
 

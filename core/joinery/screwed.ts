@@ -19,6 +19,8 @@ export interface Screwed extends Joint {
   /** how long the slots are, along the face or across it, in which the screws let the part go; null where they hold it still */
   slot: number | null;
   slotWay: "along" | "across";
+  /** the last of them holds all the same, in a round hole: the others let the part go from there */
+  tight?: true;
   /** how a card says where they stand and which way their slots run, where the face is only a spot round each */
   spots?: { where: string; slots: string };
 }
@@ -36,6 +38,7 @@ export interface ScrewedInputs {
   at?: number;
   slot?: number | null;
   slotWay?: Screwed["slotWay"];
+  tight?: true;
   spots?: Screwed["spots"];
 }
 
@@ -50,6 +53,7 @@ export const screwed = ({
   at,
   slot = null,
   slotWay = "along",
+  tight,
   spots,
 }: ScrewedInputs): Screwed => ({
   ...meets,
@@ -57,6 +61,7 @@ export const screwed = ({
   screws,
   screw: { ...SCREW, long },
   ...{ through, at: at ?? section.thickness / 2, section, slot, slotWay },
+  ...(tight ? { tight } : {}),
   ...(spots ? { spots } : {}),
   behind: into.depth,
   length: 0,
@@ -68,6 +73,9 @@ export const screwed = ({
 /** Where the screws stand along the face. */
 const along = ({ screws, section }: Screwed): number[] =>
   Array.from({ length: screws }, (_, i) => (section.width * (i + 0.5)) / screws);
+
+/** Whether the screw of that number holds where the others let go. */
+const isTight = ({ tight, screws }: Screwed, i: number) => tight === true && i === screws - 1;
 
 export function screwedBodies(joint: Screwed): JointBodies {
   const { through, at, screw, behind, slot } = joint;
@@ -98,8 +106,8 @@ function slots(joint: Screwed, long: number): JointBody[] {
     ],
     holes: [],
   };
-  return along(joint).map((y): JointBody =>
-    long - d < 0.1
+  return along(joint).map((y, i): JointBody =>
+    long - d < 0.1 || isTight(joint, i)
       ? round("x", d, [-joint.through, y, joint.at], joint.through)
       : {
           shape: { length: joint.through, width: long, thickness: d, end },
@@ -111,8 +119,8 @@ function slots(joint: Screwed, long: number): JointBody[] {
 }
 
 export const screwedHeld = (joint: Screwed): Held[] =>
-  along(joint).map((y) =>
-    joint.slot === null
+  along(joint).map((y, i) =>
+    joint.slot === null || isTight(joint, i)
       ? { kind: "screw", name: "its screw", from: y, to: y }
       : {
           ...{ kind: "slot", name: "its screw in a slot", from: y, to: y },
@@ -144,6 +152,7 @@ export function screwedCard(joint: Screwed): SettingCard {
             what: `Slot through the part, ${spots ? spots.slots : `${joint.slotWay} it`}`,
             setting: `${mm(screw.diameter)} by ${fine(joint.slot)}: the screw in its middle under a washer, a turn loose`,
           },
+      ...(joint.tight ? [{ what: "The last one", setting: `tight, through a hole of ${mm(screw.diameter)}` }] : []),
       {
         what: "Pilot hole behind it",
         setting: `${fine(screw.pilot)}, ${fine(Math.max(0, screw.long - through))} deep`,

@@ -16,7 +16,7 @@ export const isDrawn = (holds: (typeof HOLDS)[number]) => holds === "drawer" || 
 /** What is below a case: its own sides, a plinth, a frame of legs, or nothing where it hangs on a wall. */
 export const STANDS = ["sides", "plinth", "frame", "wall"] as const;
 
-export const RUNS_ON = ["runners", "slides"] as const;
+export const RUNS_ON = ["runners", "slides", "hung"] as const;
 /** Side-hung slides of steel as they are sold: half an inch a side. @source common practice */
 const USUAL_SLIDES = { thick: 12.7, height: 45, length: null as number | null, load: 35 };
 const USUAL_PULL = { kind: "none" as "none" | "knob" | "bar", centres: 128 };
@@ -107,7 +107,7 @@ const caseSchema = v.strictObject({
     beside: distance("gap beside a drawer", 10),
     behind: distance("gap behind a drawer", 200),
     tails: v.nullable(count("tails on a drawer's side", 1, 16)),
-    /** on wooden runners, their front dovetailed to them; or on bought slides, a front of its own screwed before a box */
+    /** on wooden runners, their front dovetailed to them; hung by grooves in their sides; or on bought slides, a front of its own screwed before a box */
     on: v.optional(choice("what drawers run on", RUNS_ON), "runners"),
     slides: v.optional(
       v.strictObject({

@@ -1,8 +1,4 @@
 /** A board that serves two pieces of one commission: each has its own stretch of it, and keeps it while the other is sawn. */
-import { cpSync, mkdtempSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join } from "node:path";
-import { Client } from "pg";
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { withoutSawn, withSawn } from "../../core/layout/done";
 import type { Piece } from "../../core/piece/schema";
@@ -13,7 +9,6 @@ import { differencesInBooks } from "../../store/books";
 import { rack } from "../../store/boards";
 import { pool } from "../../store/database";
 import { historyOf } from "../../store/history";
-import { migrate } from "../../store/migrate";
 import { addPiece, importPiece, openPiece, savePiece, setPutAway } from "../../store/pieces";
 import { findDatabase, onlyShop, piece } from "./shop";
 
@@ -251,48 +246,4 @@ describe("sawing a board that keeps a stretch for another piece", () => {
     });
     expect(await differencesInBooks()).toEqual([]);
   });
-});
-
-it("a shop from before: every reservation is of a whole board, and of its piece's commission", async () => {
-  const old = new URL(process.env.DATABASE_URL!);
-  await pool().query("drop database if exists before_stretches");
-  await pool().query("create database before_stretches");
-  old.pathname = "/before_stretches";
-  const folder = mkdtempSync(join(tmpdir(), "taller-migrations-"));
-  for (const file of ["001-first.sql", "002-rack.sql", "003-ground.sql"])
-    cpSync(join("store/migrations", file), join(folder, file));
-  await migrate(old.href, folder);
-  const client = new Client({ connectionString: old.href });
-  await client.connect();
-  const {
-    rows: [{ id: workshop }],
-  } = await client.query("insert into workshop (name, shop) values ('Old', '{}') returning id");
-  const ids: string[] = [];
-  for (const [board, commission] of [
-    ["A", " House "],
-    ["B", ""],
-  ]) {
-    const {
-      rows: [{ id }],
-    } = await client.query("insert into piece (workshop_id) values ($1) returning id", [workshop]);
-    ids.push(id);
-    await client.query(
-      "insert into piece_state (workshop_id, piece_id, n, label, body) values ($1, $2, 1, 'Begun', $3)",
-      [workshop, id, JSON.stringify({ commission })],
-    );
-    await client.query("insert into board (workshop_id, id, body) values ($1, $2, '{}')", [workshop, board]);
-    await client.query("insert into board_reservation (workshop_id, board_id, piece_id) values ($1, $2, $3)", [
-      workshop,
-      board,
-      id,
-    ]);
-  }
-  expect(await migrate(old.href)).toEqual(["004-stretches.sql"]);
-  expect(
-    (await client.query("select board_id, stretch::text, commission from board_reservation order by board_id")).rows,
-  ).toEqual([
-    { board_id: "A", stretch: "{[0,)}", commission: "house" },
-    { board_id: "B", stretch: "{[0,)}", commission: ids[1] },
-  ]);
-  await client.end();
 });

@@ -126,6 +126,7 @@ export function CaseFields() {
           value={drawers.on}
           options={[
             { value: "runners", name: "Wooden runners" },
+            { value: "hung", name: "Strips in their sides" },
             { value: "slides", name: "Bought slides, fronts of their own" },
           ]}
           onTake={(value) => set("What drawers run on", at("drawers", "on"), value)}

@@ -1,5 +1,6 @@
 import * as v from "valibot";
-import { writeRack, writeTally } from "../../../core/formats/rack-csv";
+import { writeRack } from "../../../core/formats/rack-csv";
+import { writeTally } from "../../../core/formats/tally-csv";
 import { list, text } from "../../../core/piece/fields";
 import { boardSchema } from "../../../core/stock/board";
 import { putBoards, rack, standingOf } from "../../../store/boards";

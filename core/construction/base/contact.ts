@@ -35,7 +35,7 @@ export interface Contact {
   /** of dovetails; null or nothing: as the width asks for */
   tails?: number | null;
   /** of screws */
-  screws?: Pick<ScrewedInputs, "screws" | "through" | "long" | "slot" | "slotWay" | "spots">;
+  screws?: Pick<ScrewedInputs, "screws" | "through" | "long" | "slot" | "slotWay" | "tight" | "spots">;
   /** of a mitre: a strip from side to side, or loose tenons; how its boards are cut */
   mitre?: { spline: boolean; set: SettingCard["lines"] };
 }

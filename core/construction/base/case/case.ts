@@ -55,8 +55,9 @@ export interface Case extends PieceGeometry {
   /** middle of each divider */
   dividers: number[];
   drawers: Drawer[];
-  /** drawers run on bought slides: nothing of wood carries them */
+  /** drawers run on bought slides: nothing of wood carries them; or hang by strips in their sides */
   slid: boolean;
+  sideHung: boolean;
   pull: CaseChoices["drawers"]["pull"];
   doors: Door[];
   loose: LooseShelf[];
@@ -138,6 +139,8 @@ export interface Drawer {
   head: { thickness: number; face: number };
   /** bought ones beside it: from `y` up, as long as the box */
   slides: { thick: number; height: number; length: number; y: number } | null;
+  /** by which it hangs: a groove outside in each side, from behind up to where it stops; from its lower edge up, so high, so deep */
+  hanger: { y: number; height: number; depth: number; to: number } | null;
   side: number;
   back: { from: number; to: number };
   bottom: { thickness: number; from: number; groove: number };

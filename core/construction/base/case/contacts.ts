@@ -5,7 +5,7 @@ import { Contact, screwFor } from "../contact";
 import type { Form } from "../../../piece/schema";
 import { ofDoor } from "./door";
 import { atDrawer } from "./drawer-contacts";
-import { besideOf, framesOf, RUNNER, runnersOf } from "./frames";
+import { besideOf, framesOf, RUNNER, Runner, runnersOf } from "./frames";
 import type { Case, Door } from "./case";
 import type { Span } from "../leg-frame/place";
 import { KICK, shelvesOf } from "./place";
@@ -135,6 +135,7 @@ function inBays(at: Case): Contact[] {
 function atRunners(at: Case, slot: number): Contact[] {
   return runnersOf(at).flatMap((runner): Contact[] => {
     const { id, kind, bay, side, x, y, from, to, thickness, divider, beside, front } = runner;
+    if (kind === "hanger") return [hungContact(at, runner, slot)];
     const wide = RUNNER.screwed * (to - from);
     const depth = divider ? at.inner : at.side;
     const z = from + RUNNER.clear + (side < 0 ? Math.min(RUNNER.aside, wide / 4) : 0);
@@ -158,6 +159,21 @@ function atRunners(at: Case, slot: number): Contact[] {
       },
     ];
   });
+}
+
+/** A strip that a drawer hangs on: tight in front, where the drawer stops, the screws behind in slots. */
+function hungContact({ inner, side: thick }: Case, strip: Runner, slot: number): Contact {
+  const { id, side, x, y, from, to, thickness, width, divider, beside } = strip;
+  const depth = divider ? inner : thick;
+  // screws from both sides of a divider pass one another
+  const z = from + (side < 0 ? RUNNER.aside : 0);
+  return {
+    ...{ group: `${divider ? "divider" : "case-side"}+hanger`, enters: id, receives: beside, how: "screws", depth },
+    name: `Strip to ${divider ? "divider" : "side"}`,
+    section: { width: Math.max(1, to - z), thickness },
+    screws: { screws: 3, through: width, long: screwFor(width + depth - RUNNER.over), slot, tight: true },
+    face: side < 0 ? { at: [x, y, z], x: LEFT, y: FRONT } : { at: [x + width, y + thickness, z], x: RIGHT, y: FRONT },
+  };
 }
 
 /** Screws through the back into the edges behind which it lies. */

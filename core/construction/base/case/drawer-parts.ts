@@ -5,7 +5,7 @@ import type { CaseChoices } from "../../../piece/case-choices";
 import type { Form } from "../../../piece/schema";
 import { cut, PULL, turnedAbout } from "./cut";
 import type { Drawer } from "./case";
-import { bottomSize, DRAWER, ofSize } from "./drawer";
+import { bottomSize, DRAWER, HANG, ofSize } from "./drawer";
 import type { Case } from "./case";
 import { holesIn } from "./pull";
 
@@ -28,7 +28,7 @@ export const drawerParts = ({ case: { drawers } }: Form, { drawers: all }: Pick<
   );
 
 function partsOf(drawer: Drawer, solid: boolean, pull: CaseChoices["drawers"]["pull"]): AssemblyPart[] {
-  const { n, across, width, high, deep, side, front, head, slides, back, bottom } = drawer;
+  const { n, across, width, high, deep, side, front, head, slides, back, bottom, hanger } = drawer;
   const opens: Vec = [0, 0, PULL.front];
   const kind = (of: string) => ofSize(of, drawer);
   const named = (of: string, name: string) => ({ kind: kind(of), name, opens, markedFrom: OPENING });
@@ -44,6 +44,7 @@ function partsOf(drawer: Drawer, solid: boolean, pull: CaseChoices["drawers"]["p
     { length: groove, width: width - 2 * side + 2 * groove, thickness: bottom.thickness },
     { at: [across.from + side - groove, bottom.from, inner.front], ...GROOVE },
   );
+  const backed: Place = { at: [across.from, back.from, deep.from], x: [1, 0, 0], y: [0, 1, 0] };
   const sides = [-1, 1].map((way, i): AssemblyPart => {
     const left = way < 0 ? across.from : across.to - side;
     const place: Place = { at: [left + side, high.from, inner.back], ...SIDE };
@@ -61,7 +62,7 @@ function partsOf(drawer: Drawer, solid: boolean, pull: CaseChoices["drawers"]["p
         : [];
     return {
       ...{ id: `V${2 * n - 1 + i}`, letter: "V", ...stick, ...named("drawer-side", "Drawer side") },
-      note: "Its dovetails are included; grooved for the bottom, left and right.",
+      note: `Its dovetails are included; grooved for the bottom inside${hanger ? " and for its strip outside" : ""}, left and right.`,
       shape: { length: inner.front - inner.back, width: high.to - high.from, thickness: side },
       place,
       adds: [...beyond(high.from, back.from), ...beyond(back.to, high.to)],
@@ -72,6 +73,17 @@ function partsOf(drawer: Drawer, solid: boolean, pull: CaseChoices["drawers"]["p
           { length: head.face - deep.from, width: groove, thickness: bottom.thickness },
           { at: [way < 0 ? left + side - groove : left, bottom.from, deep.from], ...GROOVE },
         ),
+        // open behind, where its strip goes in
+        ...(hanger
+          ? [
+              cut(
+                "hanger",
+                place,
+                { length: hanger.to - deep.from, width: hanger.depth, thickness: hanger.height + HANG.play },
+                { at: [way < 0 ? left : left + side - hanger.depth, hanger.y - HANG.play / 2, deep.from], ...GROOVE },
+              ),
+            ]
+          : []),
       ],
     };
   });
@@ -111,8 +123,19 @@ function partsOf(drawer: Drawer, solid: boolean, pull: CaseChoices["drawers"]["p
       ...{ id: `VB${n}`, letter: "VB", ...stick, ...named("drawer-back", "Drawer back") },
       note: `As long as its front; ends ${DRAWER.lower} mm below the sides, on the bottom.`,
       shape: { length: width, width: back.to - back.from, thickness: side },
-      place: { at: [across.from, back.from, deep.from], x: [1, 0, 0], y: [0, 1, 0] },
-      ...{ adds: [], cuts: [] },
+      place: backed,
+      adds: [],
+      // the strips pass its pins
+      cuts: hanger
+        ? [across.from, across.to - hanger.depth].map((x) =>
+            cut(
+              "hanger",
+              backed,
+              { length: side, width: hanger.depth, thickness: hanger.height + HANG.play },
+              { at: [x, hanger.y - HANG.play / 2, deep.from], ...GROOVE },
+            ),
+          )
+        : [],
     },
     {
       ...{ id: `X${n}`, kind: bottomKind, name: "Drawer bottom", letter: "X", make: "solid", opens },

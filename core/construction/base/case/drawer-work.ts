@@ -2,7 +2,7 @@ import { FRAME_CLAMPS, Step, stepOf as step } from "../../../steps/step";
 import { fine, listed, mm } from "../../../verdict/verdict";
 import type { Case } from "./case";
 import type { Times } from "./door-work";
-import { DRAWER, ofSize, SLIDE } from "./drawer";
+import { DRAWER, HANG, ofSize, SLIDE } from "./drawer";
 import { bored } from "./pull";
 
 /** Drawers after the case: each from its own opening. */
@@ -10,12 +10,13 @@ export function drawerSteps(
   { drawers, pull }: Case,
   above: number,
   { fullHours, clampHours, milled }: Times,
-  { run, sheet }: { run: boolean; sheet: boolean },
+  { run, sheet, strips }: { run: boolean; sheet: boolean; strips: number },
 ): Step[] {
   if (drawers.length === 0) return [];
   if (drawers[0].slides) return slidSteps({ drawers, pull, above, sheet }, { fullHours, clampHours, milled });
   const kinds = (of: string) => [...new Set(drawers.map((each) => ofSize(of, each)))];
   const closed = run ? "runners" : "glue-base";
+  const [{ hanger, high, side, head }] = drawers;
   return [
     step({
       id: "drawers-fronts",
@@ -29,7 +30,7 @@ export function drawerSteps(
     step({
       id: "drawers-dovetails",
       title: "Dovetail the drawers and groove them",
-      detail: `The bottom’s groove first, ${mm(DRAWER.up)} above the lower edge, in sides and front: the lowest tail hides its end. Tails on both sides at once, taped together; pins from the tails.`,
+      detail: `The bottom’s groove first, ${mm(DRAWER.up)} above the lower edge, in sides and front: the lowest tail hides its end. Tails on both sides at once, taped together; pins from the tails.${hanger ? ` Then the strips’ grooves outside: ${fine(hanger.height + HANG.play)} wide and ${fine(hanger.depth)} of ${fine(side)} deep, ${fine(hanger.y - high.from)} above the lower edge${drawers.some((each) => each.hanger!.y - each.high.from !== hanger.y - high.from) ? " on drawer 1, in the middle of the others’ height" : ""}, through the back’s pins and open behind, stopped ${mm(HANG.stop)} before the front’s inner face.` : ""}`,
       parts: [...kinds("drawer-front"), ...kinds("drawer-side"), ...kinds("drawer-back")],
       after: ["drawers-fronts"],
       hours: 2.5 * drawers.length,
@@ -49,17 +50,52 @@ export function drawerSteps(
       clampHours,
       check: "No wind: it lies flat on the saw’s table.",
     }),
-    step({
-      id: "drawers-stops",
-      title: "Plane the drawers in, set the stops",
-      detail: `Sides planed to the pins until it runs without shake; bottoms in from behind. Stops on the rail behind the front, glued to bare wood, lower than the ${mm(DRAWER.up)} below the bottom; wax where it runs.${bored(pull)}`,
-      parts: [...kinds("drawer-side"), ...kinds("drawer-bottom")],
-      after: ["drawers-glue"],
-      hours: 1 * drawers.length,
-      check: "Pushed with one finger it closes and stops flush.",
-    }),
+    hanger
+      ? stripsStep(strips, {
+          hanger,
+          head,
+          bored: bored(pull),
+          parts: ["hanger", ...kinds("drawer-bottom")],
+          drawers: drawers.length,
+        })
+      : step({
+          id: "drawers-stops",
+          title: "Plane the drawers in, set the stops",
+          detail: `Sides planed to the pins until it runs without shake; bottoms in from behind. Stops on the rail behind the front, glued to bare wood, lower than the ${mm(DRAWER.up)} below the bottom; wax where it runs.${bored(pull)}`,
+          parts: [...kinds("drawer-side"), ...kinds("drawer-bottom")],
+          after: ["drawers-glue"],
+          hours: 1 * drawers.length,
+          check: "Pushed with one finger it closes and stops flush.",
+        }),
   ];
 }
+
+/** What side-hung drawers hang on is set from the drawers themselves, and stops them. */
+const stripsStep = (
+  strips: number,
+  {
+    hanger,
+    head,
+    bored: pulls,
+    parts,
+    drawers,
+  }: {
+    hanger: NonNullable<Case["drawers"][number]["hanger"]>;
+    head: Case["drawers"][number]["head"];
+    bored: string;
+    parts: string[];
+    drawers: number;
+  },
+): Step =>
+  step({
+    id: "drawers-stops",
+    title: "Set the strips, hang the drawers",
+    detail: `A pair of boards as high as the strips’ lower edges stand above the rail below, one on each side, and the strip on it: its front end ${fine(head.face - hanger.to)} behind the case’s front, where the groove ends: that stops the drawer flush. The front screw first, tight; the others in the middle of their slots, a turn loose. Strips planed until the drawer runs without shake; bottoms in from behind; wax.${pulls}`,
+    parts,
+    after: ["drawers-glue"],
+    hours: 0.5 * drawers + 0.2 * strips,
+    check: "Pushed with one finger it closes and stops flush; the gap below it is even from side to side.",
+  });
 
 /** Boxes on bought slides after the case: sized from the openings and the slides that came, fronts last. */
 function slidSteps(

@@ -27,6 +27,9 @@ export const SLIDE = {
   sold: [250, 300, 350, 400, 450, 500, 550, 600, 700],
 };
 
+/** A side-hung drawer: its strips so high, so deep in its sides, stopped so far behind the front's inner face; air below it and in the groove; mm. @source common practice */
+export const HANG = { height: 14, depth: 7, stop: 15, below: 2, play: 0.5, above: 4 };
+
 /** How long its slides are: as typed, or the longest that is sold and goes in; null where none does. @param room  from the front's back to what is behind */
 export const slideLength = (typed: number | null, room: number): number | null =>
   typed ?? SLIDE.sold.findLast((each) => each <= room) ?? null;
@@ -38,9 +41,15 @@ export function drawerOf(
   opening: Span,
   space: { front: number; back: number },
 ): Omit<Drawer, "bay" | "row"> | null {
-  const box =
-    choice.on === "slides" ? onSlides(choice, { bay, opening }, space) : onRunners(choice, { bay, opening }, space);
-  return box && whole(choice, box, opening);
+  const room = { bay, opening };
+  if (choice.on === "slides") {
+    const box = onSlides(choice, room, space);
+    return box && whole(choice, box, opening);
+  }
+  const box = onRunners(choice, room, space);
+  if (choice.on === "runners") return whole(choice, box, opening);
+  const drawer = whole(choice, { ...box, high: { ...box.high, from: box.high.from + HANG.below } }, opening);
+  return drawer && hungBy(drawer);
 }
 
 /** A drawer's box before what goes into it: from outside to outside, its front, what its sides enter. */
@@ -61,6 +70,19 @@ function onRunners(
     ...{ across, high, deep: { from: back + behind, to: face }, slides: null },
     front: { thickness: front, from: high.from + DRAWER.clear, to: high.to, across },
     head: { thickness: front, face },
+  };
+}
+
+/** Its strips lie in the middle of its sides, or above the bottom's groove where that is in the way. */
+function hungBy<D extends Omit<Drawer, "bay" | "row">>(drawer: D): D {
+  const { high, side, bottom, head } = drawer;
+  const y = Math.max((high.from + high.to - HANG.height) / 2, bottom.from + bottom.thickness + HANG.above);
+  return {
+    ...drawer,
+    hanger: {
+      ...{ y, height: HANG.height, depth: Math.min(HANG.depth, side * DRAWER.share) },
+      to: head.face - head.thickness - HANG.stop,
+    },
   };
 }
 
@@ -104,7 +126,7 @@ function whole(
   if (width - 2 * side < DRAWER.least || behindFront < DRAWER.least || backTo - backFrom < DRAWER.least / 2)
     return null;
   return {
-    ...{ n: 0, size: 1, turned: null, ...box, width, side, bottom },
+    ...{ n: 0, size: 1, turned: null, hanger: null, ...box, width, side, bottom },
     opening: opening.to - opening.from,
     back: { from: backFrom, to: backTo },
   };

@@ -1,6 +1,7 @@
 /** What drawers run on and what keeps them from tipping: a rail in front, runners and kickers from it to the back. mm */
 import { isDrawn } from "../../../piece/case-choices";
 import type { Bay, Case, Division } from "./case";
+import { HANG } from "./drawer";
 
 /** @source common practice */
 export const RUNNER = {
@@ -41,7 +42,7 @@ export const framesOf = ({
 /** A runner or a kicker: on which side of its bay, what it is tenoned into in front and screwed to beside it, where it lies. */
 export interface Runner {
   id: string;
-  kind: "runner" | "kicker";
+  kind: "runner" | "kicker" | "hanger";
   bay: number;
   side: -1 | 1;
   /** the rail in front */
@@ -52,6 +53,8 @@ export interface Runner {
   x: number;
   y: number;
   thickness: number;
+  /** out from what stands beside it */
+  width: number;
   /** z, from the back to the rail */
   from: number;
   to: number;
@@ -70,12 +73,13 @@ export function besideOf({ bays, dividers }: Pick<Case, "bays" | "dividers">, ba
 export function runnersOf(at: Case): Runner[] {
   const { bays, deep, insideBack, rail, inner, under } = at;
   if (at.slid) return [];
+  if (at.sideHung) return hangersOf(at);
   const to = deep.to - rail;
   const pair = (bay: number) =>
     ([-1, 1] as const).map((side) => {
       const { id, divider } = besideOf(at, bay, side);
       const x = side < 0 ? bays[bay].from : bays[bay].to - RUNNER.width;
-      return { bay, side, beside: id, divider, x, thickness: inner, to };
+      return { bay, side, beside: id, divider, x, thickness: inner, width: RUNNER.width, to };
     });
   const runners = framesOf(at).flatMap(({ id, bay, at: { from: y }, behind, through }) => {
     if (behind) return [];
@@ -96,4 +100,27 @@ export function runnersOf(at: Case): Runner[] {
     ...runners.filter(room).map((each, i) => ({ ...each, id: `Y${i + 1}` })),
     ...kickers.filter(room).map((each, i) => ({ ...each, id: `YK${i + 1}` })),
   ];
+}
+
+/** Strips YH1, YH2 on what stands beside each drawer that hangs by its sides: they fill the gap and the groove but for its play. */
+function hangersOf(at: Case): Runner[] {
+  const { drawers, bays, onWall, insideBack } = at;
+  return drawers
+    .flatMap(({ bay, across, hanger }) =>
+      hanger
+        ? ([-1, 1] as const).map((side): Omit<Runner, "id"> => {
+            const { id, divider } = besideOf(at, bay, side);
+            const gap = side < 0 ? across.from - bays[bay].from : bays[bay].to - across.to;
+            const width = gap + hanger.depth - HANG.play;
+            return {
+              ...{ kind: "hanger", bay, side, front: "", beside: id, divider, width },
+              x: side < 0 ? bays[bay].from : bays[bay].to - width,
+              ...{ y: hanger.y, thickness: hanger.height, to: hanger.to },
+              from: (onWall ? onWall.z.to : insideBack) + RUNNER.clear,
+            };
+          })
+        : [],
+    )
+    .filter(({ from, to }) => to - from > RUNNER.width)
+    .map((each, i) => ({ ...each, id: `YH${i + 1}` }));
 }

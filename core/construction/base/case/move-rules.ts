@@ -69,7 +69,7 @@ function runnersHave({ stopped, form, at: { bays } }: Facts): Verdict | null {
   if (!runs) return null;
   const lack = stopped
     .filter(({ link, axis }) => link.kind === "slot" && link.play?.axis === axis)
-    .filter(({ link }) => /\+(runner|kicker)/.test(link.id))
+    .filter(({ link }) => /\+(runner|kicker|hanger)/.test(link.id))
     .reduce((most, { excess }) => Math.max(most, Math.abs(excess)), 0);
   const { slot } = form.case;
   const level: Level = lack > 0.05 ? "fix" : "holds";

@@ -15,7 +15,7 @@ import { KICK, shelvesOf } from "./place";
 import { fillerParts } from "./filler";
 import { hungParts } from "./hung";
 import { plinthParts } from "./plinth";
-import { framesOf, RUNNER, Runner, runnersOf } from "./frames";
+import { framesOf, Runner, runnersOf } from "./frames";
 
 type Plain = Omit<AssemblyPart, "adds" | "cuts"> & { cuts?: Worked[] };
 
@@ -139,13 +139,24 @@ const drawerRails = (at: Case): Plain[] =>
     };
   });
 
-const runner = ({ id, kind, x, y, thickness, from, to }: Runner): Plain => ({
-  ...{ id, kind, name: kind === "kicker" ? "Kicker" : "Runner", letter: kind === "kicker" ? "YK" : "Y", ...stick },
-  note:
-    kind === "kicker"
-      ? "Keeps a drawer from tipping as it is drawn out: tenoned in front, screwed through slots to what stands beside it."
-      : "Tenoned into the rail in front, where it is glued; screwed through slots to what stands beside it, which moves along it.",
-  shape: { length: to - from, width: RUNNER.width, thickness },
+const RUNNERS = {
+  runner: {
+    ...{ name: "Runner", letter: "Y" },
+    note: "Tenoned into the rail in front, where it is glued; screwed through slots to what stands beside it, which moves along it.",
+  },
+  kicker: {
+    ...{ name: "Kicker", letter: "YK" },
+    note: "Keeps a drawer from tipping as it is drawn out: tenoned in front, screwed through slots to what stands beside it.",
+  },
+  hanger: {
+    ...{ name: "Strip for a drawer", plural: "Strips for drawers", letter: "YH" },
+    note: "Hard, straight in the grain, waxed: its drawer hangs on it and stops at its front end; tight in front, slots behind.",
+  },
+};
+
+const runner = ({ id, kind, x, y, thickness, width, from, to }: Runner): Plain => ({
+  ...{ id, kind, ...stick, ...RUNNERS[kind] },
+  shape: { length: to - from, width, thickness },
   // along it from the back, across it to the right, up
   place: { at: [x, y, from], x: [0, 0, 1], y: [1, 0, 0] },
   opens: [0, 0, PULL.back / 2],

@@ -88,7 +88,7 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
     bay.openings.flatMap((opening, j) => {
       if (!isDrawn(opening.holds)) return [];
       // nobody draws one out of a wall
-      const through = opening.holds === "drawers-through" && !hung;
+      const through = opening.holds === "drawers-through" && !hung && choice.drawers.on !== "hung";
       const drawer = drawerOf(choice.drawers, bay, opening, through ? { ...space, back: middle } : space);
       if (!drawer) return [];
       const one = { ...drawer, bay: i, row: j };
@@ -127,6 +127,7 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
     dividers,
     drawers: classed(drawers),
     slid: choice.drawers.on === "slides",
+    sideHung: choice.drawers.on === "hung",
     pull: choice.drawers.pull,
     doors: doorsOf(choice.doors, bays, { side, inner, front: deep.to }),
     loose: looseShelves(bays, {

@@ -7,6 +7,7 @@ import type { LegFrame } from "../leg-frame/place";
 import { frameFits, frameHeight, frameLegs } from "../leg-frame/rules";
 import { ALCOVE_RULES } from "./alcove-rules";
 import { bayAdded } from "./divide";
+import { hangs } from "./hung-drawer-rules";
 import { hungHolds, hungUp, hungWhere } from "./hung-rules";
 import { pullsFit } from "./pull-rules";
 import { slidesCarry, slidesGoIn } from "./slide-rules";
@@ -29,6 +30,7 @@ export const CASE_RULES: readonly Rule<CaseFacts>[] = [
   drawersMade,
   drawnBehind,
   drawersRun,
+  hangs,
   slidesGoIn,
   slidesCarry,
   pullsFit,

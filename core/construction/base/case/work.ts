@@ -38,7 +38,7 @@ export function caseWork({
   const shelves = [...new Set(shelvesOf(at).map(({ bay }) => shelfKind(bay)))];
   const frames = [...new Set(framesOf(at).map(({ bay }) => railKind(bay)))];
   const runners = runnersOf(at);
-  const kinds = [...new Set(runners.map(({ kind }) => kind))];
+  const kinds = [...new Set(runners.filter(({ kind }) => kind !== "hanger").map(({ kind }) => kind))];
   const panels = ["case-side", "case-bottom", ...(dividers.length > 0 ? ["divider"] : []), ...shelves];
   const hangs = [...new Set((at.onWall?.rails ?? []).map(({ bay }) => hangKind(bay)))];
   const between = ["case-bottom", ...panels.slice(2), "case-rail", ...frames, ...hangs, ...(kick ? ["kick"] : [])];
@@ -152,10 +152,7 @@ export function caseWork({
       at,
       form.case.drawers.above,
       { fullHours, clampHours, milled },
-      {
-        run: kinds.length > 0,
-        sheet: form.case.drawers.bottom === "sheet",
-      },
+      { run: kinds.length > 0, strips: runners.length, sheet: form.case.drawers.bottom === "sheet" },
     ),
     ...doorSteps(at, form.case.doors, { fullHours, clampHours, milled }),
   ];
