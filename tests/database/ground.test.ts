@@ -1,6 +1,3 @@
-import { cpSync, mkdtempSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join } from "node:path";
 import { Client } from "pg";
 import { afterAll, beforeAll, beforeEach, describe, expect, it, vi } from "vitest";
 import { withSawn } from "../../core/layout/done";
@@ -12,7 +9,6 @@ import { demoBoard } from "../../core/testing/boards";
 import { addBoard, boardOf, changeBoard, putBoards, rack, standingOf } from "../../store/boards";
 import { differencesInBooks, mendBooks } from "../../store/books";
 import { pool, transaction } from "../../store/database";
-import { migrate } from "../../store/migrate";
 import {
   addPiece,
   deletePiece,
@@ -270,44 +266,6 @@ describe("saving", () => {
     ).toBe(0.02);
     expect((await stateOf(shop, id, 1))!.joints.buttons.spacing).toBe(open.piece.joints.buttons.spacing);
   });
-});
-
-it("a shop from before: what its pieces want is read out of them, whatever state they are in", async () => {
-  const old = new URL(process.env.DATABASE_URL!);
-  await pool().query("drop database if exists before_ground");
-  await pool().query("create database before_ground");
-  old.pathname = "/before_ground";
-  const folder = mkdtempSync(join(tmpdir(), "taller-migrations-"));
-  for (const file of ["001-first.sql", "002-rack.sql"]) cpSync(join("store/migrations", file), join(folder, file));
-  await migrate(old.href, folder);
-  const client = new Client({ connectionString: old.href });
-  await client.connect();
-  const {
-    rows: [{ id: workshop }],
-  } = await client.query("insert into workshop (name, shop) values ('Old', '{}') returning id");
-  const bodies = [
-    {
-      panel: { strips: [{ board: "A" }, { board: "B" }] },
-      cutting: { sections: [{ board: "C" }, { board: "B" }], sawn: [{ board: { id: "B" } }] },
-    },
-    { name: "of the first version" },
-    { panel: { strips: 7 }, cutting: null },
-  ];
-  for (const body of bodies) {
-    const {
-      rows: [{ id }],
-    } = await client.query("insert into piece (workshop_id) values ($1) returning id", [workshop]);
-    await client.query(
-      "insert into piece_state (workshop_id, piece_id, n, label, body) values ($1, $2, 1, 'Begun', $3)",
-      [workshop, id, JSON.stringify(body)],
-    );
-  }
-  expect(await migrate(old.href)).toEqual(["003-ground.sql", "004-stretches.sql"]);
-  expect((await client.query("select board_id from board_want order by board_id")).rows).toEqual([
-    { board_id: "A" },
-    { board_id: "C" },
-  ]);
-  await client.end();
 });
 
 describe("while the database rests", () => {
