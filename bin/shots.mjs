@@ -65,7 +65,7 @@ try {
     ["movement-breadboard", `/pieces/${ids[3]}/movement`],
     ["sources", `/pieces/${ids[3]}/sources`],
     ["case", `/pieces/${chest}/form`],
-    ["commission", "/commissions/Orchard%20cottage"],
+    ["commission", "/commissions/House%20by%20the%20weir"],
     ["rack", "/rack"],
     ["cards", `/pieces/${table}/cards`],
     ["species", "/species"],

@@ -126,6 +126,21 @@ describe("the demo tells true stories", () => {
     const strips = striped.cutting.placed.filter(({ piece }) => piece.part.startsWith("stripe"));
     expect(strips).toHaveLength(9);
   });
+  it("a window table on splayed legs under rails is ready to cut, for the house the dining table goes to", () => {
+    const table = plan("20-window-table");
+    expect(table.verdicts.filter((each) => each.level === "fix").map((each) => each.text)).toEqual([]);
+    expect(table.cutting.missing).toEqual([]);
+    expect(table.cards[0].lines[0]).toEqual({
+      what: "Rail, both ends",
+      // tan 9° cos 7°, and sin 9° sin 7°
+      setting: "8.9° off square, the blade 1.1° over",
+    });
+    const commissions = ["1-dining-table", "20-window-table"].map((file) => {
+      const piece = readPiece(readFileSync(`demo/pieces/${file}.json`, "utf8"));
+      return piece.ok && piece.piece.commission;
+    });
+    expect(commissions).toEqual(["House by the weir", "House by the weir"]);
+  });
   it("no board stands in two pieces", () => {
     const boards = readdirSync("demo/pieces").flatMap((file) => {
       const made = plan(file.replace(".json", ""));
