@@ -37,6 +37,18 @@ describe("pieces of one commission together", () => {
     const texts = both.scene.items.flatMap((item) => (item.kind === "text" ? [item.text] : []));
     expect(texts).toEqual(["Table", "2 × Bench"]);
   });
+  it("a piece whose feet stand wider than its top takes the room of its feet", () => {
+    const wide = member(
+      "w",
+      piece("Splayed", at("form.kind", "splayed-frame"), at("form.splayedFrame.setIn", { end: 20, side: 20 })),
+    );
+    const { frame, top } = wide.plan.geometry;
+    expect(frame.length).toBeGreaterThan(top.length + 50);
+    expect(commissionOf([wide, table]).scene.bounds.w).toBeCloseTo(
+      frame.length + 350 + table.plan.geometry.top.length,
+      6,
+    );
+  });
   it("each setting once: what both are planed and ripped at names the parts of both, and nothing is lost", () => {
     const rails = both.settings.find(({ machine, setting }) => machine === "planer" && setting === 25)!;
     expect(rails.pieces.map(({ name }) => name)).toEqual(["Table", "Bench"]);

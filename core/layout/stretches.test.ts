@@ -87,6 +87,12 @@ describe("where a stretch lies once the rest of its board is cut", () => {
       ),
     ).toEqual([{ board: "R1", from: 5, to: 9 }]);
   });
+  it("the saw cut that was kept beyond it may be made already: that is no wood of it", () => {
+    const [left] = [[{ id: "B1.1", from: 800, length: 700 }]];
+    expect(offcutOf({ from: 900, to: 1500 + shop.kerf }, left, shop)?.id).toBe("B1.1");
+    expect(offcutOf({ from: 900, to: 1502 + shop.kerf }, left, shop)).toBeUndefined();
+    expect(offcutOf({ from: 798, to: 1400 }, left, shop)).toBeUndefined();
+  });
   it("any stretch beside the cuts that is long enough to keep lies whole on one of the board's offcuts", () => {
     const random = fc.record({
       x: fc.integer({ min: 20, max: 1200 }),

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { bodyOf } from "../../../assembly/part";
 import { boundsOf, stood } from "../../../assembly/solid";
+import { bodiesOf, heldBy } from "../../../joinery/kinds";
 import type { Patch } from "../../../piece/patch";
 import { bays, caseOf, chest, eight, rows, set } from "../../../testing/cases";
 import { clashes } from "../../../testing/clashes";
@@ -42,6 +43,10 @@ describe("drawers that hang by their sides, worked by hand", () => {
   it("is tight in front, slots behind: the side moves along the strip, and a strip without slots is told", () => {
     const joint = plan.joints.find(({ id }) => id === "case-side+hanger")!;
     expect(joint).toMatchObject({ kind: "screwed", screws: 3, slot: 12, tight: true });
+    // from behind: two that let the side go, one that holds it in front
+    expect(heldBy(joint).map(({ kind }) => kind)).toEqual(["slot", "slot", "screw"]);
+    const holes = bodiesOf(joint).own.map(({ shape }) => shape.width);
+    expect(holes).toEqual([12, 12, 5]);
     const card = plan.cards.find((each) => each.joint === joint.id)!;
     expect(card.lines).toContainEqual({ what: "The last one", setting: "tight, through a hole of 5 mm" });
     expect(find(plan, "movement.runners").level).toBe("holds");

@@ -81,6 +81,8 @@ describe("a case that hangs on a wall, worked by hand", () => {
       caseOf(hung(bays(...[1, 2, 3].map(() => rows([null, "nothing"]))), set("hang.fixings", fixings))).onWall!.fixings
         .length;
     expect([1, 3, 4, 5, 8].map(three)).toEqual([3, 3, 4, 5, 8]);
+    // in one rail of 840: 40 from each end, evenly between
+    expect(caseOf(plan).onWall!.fixings.map(Math.round)).toEqual([-380, -127, 127, 380]);
   });
   it("studs say where the screws go: as many as the rail crosses, two in each", () => {
     const studs = hung(set("hang.wall", "studs"), set("hang.studs", 400));

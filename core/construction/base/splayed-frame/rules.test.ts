@@ -1,16 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { Patch } from "../../../piece/patch";
-import { at, find, planOf, tableWith } from "../../../testing/plans";
-
-const set = (path: string, value: unknown) => at(`form.splayedFrame.${path}`, value);
-/** A side table 700 by 500, 550 high, 20 thick, whose legs splay 8° each way. */
-const TABLE: Patch[] = [
-  ...[at("form.kind", "splayed-frame"), at("form.use", "side"), at("form.height", 550), at("brief.topHeight", 550)],
-  ...[at("form.top.length", 700), at("form.top.width", 500), at("form.top.thickness", 20)],
-  ...[set("setIn.end", 90), set("setIn.side", 80), set("section", 40), set("foot", 40)],
-  ...[set("rail.depth", 70), set("rail.thickness", 20), set("rail.reveal", 4)],
-];
-const table = (...patches: Patch[]) => planOf(tableWith(...TABLE, ...patches));
+import { at, find } from "../../../testing/plans";
+import { set, table } from "../../../testing/splays";
 
 describe("what is wrong is said, and mended", () => {
   it.each([

@@ -8,21 +8,13 @@ import { dot, unit, Vec } from "../../../assembly/vector";
 import type { Patch } from "../../../piece/patch";
 import { USUAL_SPLAYED_FRAME } from "../../../piece/splayed-frame-choices";
 import { bodiesOfParts, clashes } from "../../../testing/clashes";
-import { at, find, planOf, tableWith } from "../../../testing/plans";
+import { at, find } from "../../../testing/plans";
+import { set, table } from "../../../testing/splays";
 import { CORNERS, innerAt, legBody, legCut, legsOf } from "./legs";
 import type { SplayedFrame } from "./place";
 import { endCut, halfAt, levelOf, shoulderOf, Stick, stickBody, widthOf } from "./sticks";
 
 const SEED = Number(process.env.SEED ?? 20261126);
-const set = (path: string, value: unknown) => at(`form.splayedFrame.${path}`, value);
-/** A side table 700 by 500, 550 high, 20 thick: heads 90 in from the ends and 80 from the sides, 8° each way, legs 40 that stay square. */
-const TABLE: Patch[] = [
-  ...[at("form.kind", "splayed-frame"), at("form.use", "side"), at("form.height", 550), at("brief.topHeight", 550)],
-  ...[at("form.top.length", 700), at("form.top.width", 500), at("form.top.thickness", 20)],
-  ...[set("setIn.end", 90), set("setIn.side", 80), set("section", 40), set("foot", 40)],
-  ...[set("rail.depth", 70), set("rail.thickness", 20), set("rail.reveal", 4)],
-];
-const table = (...patches: Patch[]) => planOf(tableWith(...TABLE, ...patches));
 const boxOf = ({ length, width, thickness }: { length: number; width: number; thickness: number }): Vec[] =>
   [0, length].flatMap((x) => [0, width].flatMap((y) => [0, thickness].map((z): Vec => [x, y, z])));
 const rad = (degrees: number) => (degrees * Math.PI) / 180;
@@ -124,6 +116,36 @@ describe("a side table whose legs splay 8° each way under rails that lean with 
       ["glue-base", "cut-feet"],
     ])
       expect(ids.indexOf(first), `${first} before ${then}`).toBeLessThan(ids.indexOf(then));
+  });
+});
+
+describe("stretchers low between the legs", () => {
+  const boxed = table(set("low", { kind: "box", height: 120, depth: 34, thickness: 20 }), set("foot", 30));
+  const lows = (boxed.geometry as SplayedFrame).lows;
+  it("all round, those at the ends lie 12 above the others, so that no mortise meets another", () => {
+    const [ends, sides] = ["across", "along"].map((run) => lows.filter((each) => each.run === run));
+    expect(sides.map(({ lower, upper }) => [lower, upper])).toEqual([
+      [120, 154],
+      [120, 154],
+    ]);
+    expect(ends.map(({ lower }) => lower)).toEqual([154 + 12, 154 + 12]);
+    expect(clashes(boxed.assembly.parts)).toEqual([]);
+  });
+  it("slots square to an aslant end begin so far from its edge that they keep their wall at the bottom", () => {
+    for (const stick of lows) {
+      const joint = boxed.joints.find(({ enters }) => enters === stick.kind)!;
+      if (joint.kind !== "blind-tenon") throw new Error("It is a loose tenon.");
+      const wall = joint.walls.find(({ where }) => where.startsWith("beside its slot"))!;
+      expect(wall.left).toBeGreaterThanOrEqual(Math.min(8, joint.section.width / 8) - 1e-9);
+      expect(wall.left).toBeCloseTo(joint.shoulders.end - stick.end * joint.mortiseDepth, 9);
+    }
+  });
+  it("an H runs between the end stretchers, sawn to their lean", () => {
+    const h = table(set("low", { kind: "h", height: 120, depth: 34, thickness: 20 }));
+    const [one, , middle] = (h.geometry as SplayedFrame).lows;
+    expect(middle.reach).toBeCloseTo(one.outer - levelOf(one), 9);
+    expect(middle.end).toBeCloseTo(T, 9);
+    expect(clashes(h.assembly.parts)).toEqual([]);
   });
 });
 
