@@ -6,6 +6,7 @@ import type { Place } from "../../assembly/place";
 import { smallList } from "../../assembly/small";
 import { boundsOf, bulkOf, stood } from "../../assembly/solid";
 import { add, times, Vec } from "../../assembly/vector";
+import { openedScene } from "../../drawing/opened";
 import type { Patch } from "../../piece/patch";
 import { at, find, planOf, tableWith } from "../../testing/plans";
 import { topEdges } from "./parts";
@@ -54,6 +55,18 @@ describe("a table with a leaf at each long side, worked by hand", () => {
     expect(find(plan, "brief.clear-up").text).toMatch(/^Leaves up it is 1117 mm wide/);
     expect(find(plan, "form.opens").level).toBe("holds");
     expect(find(plan, "form.fit").level).toBe("holds");
+  });
+  it("is drawn from above with its leaves up, each as wide as its board, 1117 over all", () => {
+    const scene = openedScene({ ...plan, form: tableWith(...TABLE).form })!;
+    expect(scene.title).toBe("The table with both leaves up: 1117 mm wide.");
+    expect([scene.bounds.y, scene.bounds.h]).toEqual([expect.closeTo(-558.5, 6), expect.closeTo(1117, 6)]);
+    const values = scene.items.flatMap((item) => (item.kind === "dimension" ? [item.value] : []));
+    expect(values).toEqual([expect.closeTo(1117, 6), 280, 280]);
+    const one = table(set("kind", "front"));
+    const front = openedScene({ ...one, form: tableWith(...TABLE, set("kind", "front")).form })!;
+    // the back edge stays where the top ends
+    expect([front.bounds.y, front.bounds.h]).toEqual([expect.closeTo(-558.5, 6), expect.closeTo(858.5, 6)]);
+    expect(one.geometry.drop!.sides).toEqual([1]);
   });
   it("the mould takes a step and what stands outside a quarter circle from the top, a cove from the leaf", () => {
     const whole = 1200 * 600 * 28;
