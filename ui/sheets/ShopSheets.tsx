@@ -79,6 +79,14 @@ export function ShopSheets() {
                     ],
                   ]
                 : []),
+              ...(plan.geometry.drop
+                ? [
+                    [
+                      "With its leaves up",
+                      `${withUnit(openTop(piece.form).width)} wide, ${plan.geometry.drop.sides.length} of ${withUnit(plan.geometry.drop.leaf)}`,
+                    ],
+                  ]
+                : []),
               ...base.sizes(piece.form, plan.geometry).map(([what, sizes]) => [what, say(sizes)]),
               ...(piece.times > 1
                 ? [["Made", `${piece.times} alike; joints, cut list and glue-ups are for all of them`]]
