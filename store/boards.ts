@@ -5,35 +5,8 @@ import type { Board, RackBoard } from "../core/stock/board";
 import { RACK_PAGE, RackQuery, RackSum } from "../core/stock/rack-query";
 import { pool, transaction } from "./database";
 import { note } from "./history";
+import { EACH, EACH_HOLDER, gathered, HolderRow, HOLDERS, reservations, Row } from "./holders";
 import { handOver, lockBoards, lockRack } from "./reservations";
-
-/** A board as it is kept, with whoever has it. */
-export interface Row {
-  body: Board;
-  /** written by a Taller that knew every bound: what is older is mended as it is read */
-  checked: boolean;
-  piece: string | null;
-  name: string | null;
-  /** the stretches that are kept, and whether all of them are for pieces of the commission that asks */
-  held: NonNullable<RackBoard["held"]> | null;
-  ours: boolean | null;
-}
-
-/** What a row says of who has a board. */
-export const HOLDERS = "r.piece_id as piece, r.piece_name as name, r.held, r.ours";
-/**
- * Whoever has boards of workshop $1, once a board.
- *
- * @param asks  the parameter of a piece that asks, such as "$2": what it has itself counts as free
- */
-export const reservations = (asks: string | null): string =>
-  `left join (
-     select h.board_id, (array_agg(h.piece_id order by h.reserved_at, h.piece_id))[1] as piece_id,
-            string_agg(h.piece_name, ' and ' order by h.reserved_at, h.piece_id) as piece_name,
-            jsonb_agg(jsonb_build_object('piece', h.piece_id, 'name', h.piece_name, 'from', lower(each), 'to', upper(each)) order by lower(each)) as held,
-            ${asks ? "bool_and(h.commission = (select commission_of(s.body ->> 'commission', p.id) from piece p join piece_state s on s.workshop_id = p.workshop_id and s.piece_id = p.id and s.n = p.head where p.workshop_id = $1 and p.id = " + asks + "::uuid))" : "false"} as ours
-       from (select *, unnest(stretch) as each from board_reservation where workshop_id = $1${asks ? ` and piece_id is distinct from ${asks}::uuid` : ""}) h
-      group by h.board_id) r on r.board_id = b.id`;
 
 /** Boards on the rack, of one species or all, with whoever has reserved them. Boards reserved by `forPiece` itself count as free. */
 export async function rack(
@@ -55,13 +28,14 @@ const SORTS = { name: "b.name_order", length: "b.length desc, b.name_order", wid
 /** One page of the rack: boards that match, from the `from`th on. Counting is a query of its own, so that the page itself stays quick. */
 export async function rackPage(workshop: string, asked: RackQuery, from: number): Promise<RackBoard[]> {
   const { where, values } = matching(workshop, asked);
-  const text = `select b.body, b.checked, ${HOLDERS} from board b ${reservations(null)} where ${where} order by ${SORTS[asked.sort]} limit ${RACK_PAGE} offset $${values.length + 1}`;
-  const { rows } = await pool().query<Row>({
+  const page = `select workshop_id, id, body, checked, name_order, length, width from board b where ${where} order by ${SORTS[asked.sort]} limit ${RACK_PAGE} offset $${values.length + 1}`;
+  const text = `select ${EACH} from (${page}) b ${EACH_HOLDER} order by ${SORTS[asked.sort]}`;
+  const { rows } = await pool().query<HolderRow>({
     name: prepared(text),
     text,
     values: [...values, Math.max(0, Math.floor(from))],
   });
-  return rows.flatMap(asRackBoard);
+  return gathered(rows).flatMap(asRackBoard);
 }
 
 /** How many boards match, how much wood that is, m³, and how many of each species there are at all. */
@@ -207,11 +181,11 @@ export async function addBoard(workshop: string, board: Board): Promise<boolean>
 
 /** One board, on the rack or gone; `at` says which version this is. */
 export async function boardOf(workshop: string, id: string): Promise<{ board: RackBoard; left: string | null } | null> {
-  const { rows } = await pool().query<Row & { left_why: string | null }>(
-    `select b.body, b.checked, b.left_why, ${HOLDERS} from board b ${reservations(null)} where b.workshop_id = $1 and b.id = $2`,
+  const { rows } = await pool().query<HolderRow & { left_why: string | null }>(
+    `select ${EACH}, b.left_why from board b ${EACH_HOLDER} where b.workshop_id = $1 and b.id = $2`,
     [workshop, id],
   );
-  const board = rows[0] && asRackBoard(rows[0])[0];
+  const [board] = gathered(rows).flatMap(asRackBoard);
   return board ? { board, left: rows[0].left_why } : null;
 }
 

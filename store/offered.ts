@@ -1,5 +1,6 @@
 import type { RackBoard } from "../core/stock/board";
-import { asRackBoard, HOLDERS, reservations, Row } from "./boards";
+import { asRackBoard } from "./boards";
+import { HOLDERS, reservations, Row } from "./holders";
 import { pool } from "./database";
 
 /** Boards of one wood that a piece looks through, and how many of that wood there are. */

@@ -5,8 +5,9 @@ import type { Piece } from "../../core/piece/schema";
 import { applyPatches } from "../../core/piece/patch";
 import { USUAL_SHOP } from "../../core/piece/shop";
 import { planPiece } from "../../core/plan";
+import { ANY_BOARD } from "../../core/stock/rack-query";
 import { differencesInBooks } from "../../store/books";
-import { rack } from "../../store/boards";
+import { boardOf, rack, rackPage } from "../../store/boards";
 import { pool } from "../../store/database";
 import { historyOf } from "../../store/history";
 import { addPiece, importPiece, openPiece, savePiece, setPutAway } from "../../store/pieces";
@@ -61,6 +62,14 @@ describe("pieces of one commission on one board", () => {
       piece: first,
       name: "From 0 and From 903",
     });
+    // and the rack shows it once, with both
+    const { board } = (await boardOf(shop, "B1"))!;
+    expect(board.held!.map(({ name, from, to }) => [name, from, to])).toEqual([
+      ["From 0", 0, 903],
+      ["From 903", 903, 1506],
+    ]);
+    const shown = (await rackPage(shop, { ...ANY_BOARD, text: "B1" }, 0)).filter(({ id }) => id === "B1");
+    expect(shown.map(({ reservedBy }) => reservedBy!.name)).toEqual(["From 0 and From 903"]);
     expect(await differencesInBooks()).toEqual([]);
   });
 
