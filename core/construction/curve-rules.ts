@@ -69,21 +69,33 @@ function hindered({ choice, parts }: Curve, all: readonly AssemblyPart[]): strin
 function curvesGo(facts: CurveFacts): Verdict | null {
   const all = curvesIn(facts);
   if (all.length === 0) return null;
-  const bad = all.map((curve) => ({ curve, why: hindered(curve, facts.parts) })).find(({ why }) => why !== null);
-  const { curve } = bad ?? {};
+  const bad = all.flatMap((curve) => {
+    const why = hindered(curve, facts.parts);
+    return why === null ? [] : [{ curve, why }];
+  });
+  const [first] = bad;
+  /** every one that can't be as it is, changed alike: one that is left would keep the verdict */
+  const each = (label: string, change: (choice: CurveChoice) => CurveChoice | null): Remedy => ({
+    label,
+    patches: bad.map(({ curve: { kind, choice } }) => ({ path: ["kinds", kind, "curve"], value: change(choice) })),
+  });
+  const below = (choice: CurveChoice): CurveChoice => ({ ...choice, edge: "lower" });
+  const onlyBelow = bad.every(
+    ({ curve }) =>
+      curve.choice.edge !== "lower" && hindered({ ...curve, choice: below(curve.choice) }, facts.parts) === null,
+  );
+  const many = bad.length > 1;
   return verdict({
     id: "form.curves",
     stage: "form",
-    subject: bad ? [bad.curve.kind] : all.map(({ kind }) => kind),
-    level: bad ? "fix" : "holds",
-    text: bad ? `${bad.why}: it can’t be hollowed there` : "Nothing is cut or lies where edges are hollowed",
+    subject: first ? bad.map(({ curve }) => curve.kind) : all.map(({ kind }) => kind),
+    level: first ? "fix" : "holds",
+    text: first ? `${first.why}: it can’t be hollowed there` : "Nothing is cut or lies where edges are hollowed",
     why: "Joints are cut while the part is square, and keep their wood; what bears on an edge needs it straight.",
-    remedies: curve
+    remedies: first
       ? [
-          ...(curve.choice.edge === "lower"
-            ? []
-            : [set("Hollow its lower edge", ["kinds", curve.kind, "curve"], { ...curve.choice, edge: "lower" })]),
-          straight(curve),
+          ...(onlyBelow ? [each(many ? "Hollow their lower edges" : "Hollow its lower edge", below)] : []),
+          each(many ? "Leave them straight" : "Leave it straight", () => null),
         ]
       : [],
   });

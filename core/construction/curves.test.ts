@@ -67,6 +67,20 @@ describe("what stands in a curve's way is told, with a way out", () => {
       [at("form.crossRails", 1), curve("long-rail", { ...LOWER, rise: 60 })],
     ],
     ["form.curves", "a leg has no lower edge", [curve("leg", LOWER)]],
+    [
+      "form.curves",
+      "several at once: a leg, and rails under the top",
+      [
+        curve("leg", LOWER),
+        curve("long-rail", { ...LOWER, edge: "upper" }),
+        curve("end-rail", { ...LOWER, edge: "both" }),
+      ],
+    ],
+    [
+      "form.curves",
+      "two rails that can both be hollowed below",
+      [curve("long-rail", { ...LOWER, edge: "upper" }), curve("end-rail", { ...LOWER, edge: "upper" })],
+    ],
     ["form.curve-left", "too little is left", [...H, curve("middle-stretcher", { ...LOWER, rise: 35 })]],
     ["form.curve-grain", "the grain runs out", [...H, curve("end-stretcher", { ...LOWER, rise: 45, straight: 150 })]],
   ];

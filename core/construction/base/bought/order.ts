@@ -48,7 +48,8 @@ export function orderScene(at: Bought): Scene {
       x: -Math.max(half, foot / 2),
       y: 0,
       w: Math.max(half, foot / 2) + aside + half,
-      h: height + plate.thickness,
+      // with a top measured as thick as the whole is high nothing is left: it is drawn all the same
+      h: Math.max(1, height + plate.thickness),
     },
     margin: [36, 60, 44, 24],
     items: [...end, ...above.map((item) => shifted(item, aside))],

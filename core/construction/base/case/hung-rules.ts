@@ -45,6 +45,7 @@ export function hungHolds(facts: CaseFacts): Verdict | null {
   const down = own + HANGS_ON;
   const each = { pull: pull / hang.pulls, bear: down / hang.bears };
   const screws = hung.fixings.length * (hang.wall === "studs" ? 2 : 1);
+  const inside = place.inside.to - place.inside.from;
   const said = screws === 1 ? "1 screw carries" : `${screws} screws carry`;
   const wanted = Math.ceil(each.pull + each.bear);
   const share = screws > 0 ? (each.pull + each.bear) / screws : Infinity;
@@ -73,7 +74,7 @@ export function hungHolds(facts: CaseFacts): Verdict | null {
             ...(hang.wall === "masonry" && wanted <= 24
               ? [set(`Screw it with ${wanted}`, at("hang", "fixings"), wanted)]
               : []),
-            ...(hang.wall === "studs" && hang.studs > 400
+            ...(hang.wall === "studs" && hang.studs > 400 && wanted <= 2 * (Math.floor((inside - 80) / 400) + 1)
               ? [set("Fix it to studs 400 mm apart", at("hang", "studs"), 400)]
               : []),
           ],

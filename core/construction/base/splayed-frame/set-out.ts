@@ -61,7 +61,7 @@ export function splayFrameSetOut(at: SplayedFrame, species: Species): Scene {
   return {
     id: "splay-frame-set-out",
     title: `A leg from the front, ${legs.end.degrees.toFixed(1)}°, and from the end, ${legs.side.degrees.toFixed(1)}°.`,
-    bounds: { x: 0, y: 0, w: whole, h: under },
+    bounds: { x: 0, y: 0, w: Math.max(1, whole), h: Math.max(1, under) },
     margin: [34, 56, 44, 34],
     items: [
       ...front.items,

@@ -27,7 +27,7 @@ export function splaySetOut(at: Splayed, species: Species): Scene {
   return {
     id: "splay-set-out",
     title: `A leg at ${lean.degrees.toFixed(1)}° from upright, ${Math.round(lean.length)} mm over both points.`,
-    bounds: { x: 0, y: 0, w: Math.max(first.foot, reach), h: under },
+    bounds: { x: 0, y: 0, w: Math.max(first.foot, reach), h: Math.max(1, under) },
     margin: [34, 56, 44, 20],
     items: [
       { kind: "face", points: bar, colour: species.colour, seed: 31, grain: 0, id: "arm" },

@@ -30,7 +30,7 @@ export function setOutScene(at: XFrame, species: Species): Scene {
   return {
     id: "x-set-out",
     title: `One X full size: ${Math.round(floor)} mm across the floor, ${Math.round(head)} mm across the heads, ${Math.round(high)} mm between the level lines, legs ${strip.width} mm wide leaning ${lean.degrees.toFixed(1)}°.`,
-    bounds: { x: -widest - OFF, y: 0, w: 2 * (widest + OFF), h: high },
+    bounds: { x: -widest - OFF, y: 0, w: Math.max(1, 2 * (widest + OFF)), h: Math.max(1, high) },
     margin: [40, 56, 40, 56],
     items: [
       ...drawn(-1),
