@@ -22,16 +22,25 @@ export function dropHindrance({ drop, kind, ends, field, top, parting, leg }: Fo
 export const roundOf = ({ top, drop }: Pick<Form, "top" | "drop">): number =>
   drop.joint === "rule" ? Math.max(1, top.thickness - drop.fillet - RULE.inset) : 0;
 
+/** From the top's middle to the line a leaf turns about: below the round's middle, or beside a square edge. */
+const axisOut = (form: Pick<Form, "top" | "drop">): number =>
+  form.top.width / 2 + (form.drop.joint === "rule" ? -roundOf(form) : RULE.air);
+
+/** What leaves that are up add to the top's width, mm. */
+export const addedUp = (form: Form): number =>
+  form.drop.kind === "none" || dropHindrance(form)
+    ? 0
+    : (form.drop.kind === "both" ? 2 : 1) * (axisOut(form) + RULE.air + form.drop.leaf - form.top.width / 2);
+
 /** The same geometry with its leaves; the same where none hang. */
 export function dropped<G extends PieceGeometry>(at: G, form: Form): G {
   if (form.drop.kind === "none" || dropHindrance(form)) return at;
   const { leaf, joint, fillet } = form.drop;
   const round = roundOf(form);
-  const half = at.top.width / 2;
   const drop: Drop = {
     ...{ leaf, joint, fillet, round },
     sides: form.drop.kind === "both" ? [1, -1] : [1],
-    axis: joint === "rule" ? { y: at.under + RULE.inset, out: half - round } : { y: at.under, out: half + RULE.air },
+    axis: { y: at.under + (joint === "rule" ? RULE.inset : 0), out: axisOut(form) },
   };
   const panels = drop.sides.map((side, i): PanelPlace => ({
     ...{ id: `drop-${i + 1}`, kind: "drop-leaf", part: dropId(drop, i) },

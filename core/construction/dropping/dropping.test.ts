@@ -9,6 +9,9 @@ import { add, times, Vec } from "../../assembly/vector";
 import { openedScene } from "../../drawing/opened";
 import type { Patch } from "../../piece/patch";
 import { at, find, planOf, tableWith } from "../../testing/plans";
+import { openTop } from "../parting/parting";
+import { placed } from "../placed";
+import { widthUp } from "./drop";
 import { topEdges } from "./parts";
 
 const SEED = Number(process.env.SEED ?? 20261126);
@@ -154,6 +157,31 @@ it("any leaf swings from level to plumb without touching the top, the frame or t
     }),
     { seed: SEED, numRuns: 12 },
   );
+});
+
+it("is as wide as it is sat at: one number of what leaves add, whatever their joint, none where they can't hang", () => {
+  const some = fc.record({
+    kind: fc.constantFrom("both", "front"),
+    joint: fc.constantFrom("rule", "square"),
+    leaf: fc.integer({ min: 100, max: 400 }),
+    thickness: fc.integer({ min: 18, max: 35 }),
+  });
+  fc.assert(
+    fc.property(some, ({ kind, joint, leaf, thickness }) => {
+      const { form } = tableWith(
+        ...[...TABLE, set("kind", kind), set("joint", joint), set("leaf", leaf)],
+        at("form.top.thickness", thickness),
+      );
+      const geometry = placed(form, []);
+      expect(openTop(form).width).toBeCloseTo(widthUp(geometry), 9);
+      // a square leaf shows whole, with a gap of a millimetre; a moulded one loses what lies over the round
+      const each = (widthUp(geometry) - form.top.width) / geometry.drop!.sides.length;
+      expect(each).toBeCloseTo(joint === "square" ? leaf + 1 : leaf + 0.5 - (thickness - 6), 9);
+    }),
+    { seed: SEED, numRuns: 40 },
+  );
+  const round = tableWith(...TABLE, at("form.top.outline", "ellipse")).form;
+  expect(openTop(round).width).toBe(600);
 });
 
 describe("what is wrong is said, and mended", () => {

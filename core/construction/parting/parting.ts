@@ -3,7 +3,7 @@ import { CUT_LOST, rowLength } from "../../panels/row";
 import type { BaseName } from "../../piece/base-choices";
 import { measuredOr } from "../../piece/measured";
 import type { AsBuilt, Form } from "../../piece/schema";
-import { dropHindrance, roundOf, RULE } from "../dropping/drop";
+import { addedUp } from "../dropping/drop";
 import type { PanelPlace, PanelRow, Parting, PieceGeometry } from "../geometry";
 
 /** Bases whose own frame is parted with the top, and those that carry a top drawn together from two. */
@@ -73,11 +73,5 @@ export const halfAt = ({ parting }: Pick<PieceGeometry, "parting">, x: number): 
 /** The top as it is sat at when all its leaves are in. */
 export const openTop = (form: Form): { length: number; width: number } => ({
   length: form.top.length + (letsLeavesIn(form) ? form.parting.leaves * form.parting.leaf : 0),
-  width: form.top.width + leavesUp(form),
+  width: form.top.width + addedUp(form),
 });
-
-/** What leaves that hang add to a top's width once they are up, mm. */
-const leavesUp = (form: Form): number =>
-  form.drop.kind === "none" || dropHindrance(form)
-    ? 0
-    : (form.drop.kind === "both" ? 2 : 1) * (form.drop.leaf + RULE.air - roundOf(form));

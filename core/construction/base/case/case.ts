@@ -76,6 +76,8 @@ export interface Hung {
   y: Span;
   z: Span;
   fixings: number[];
+  /** screws at each of them, one above the other */
+  each: number;
 }
 
 /** Four boards on the floor below the case, from outside to outside. */

@@ -5,7 +5,7 @@ import { Contact, screwFor } from "../contact";
 import type { Form } from "../../../piece/schema";
 import { ofDoor } from "./door";
 import { atDrawer } from "./drawer-contacts";
-import { besideOf, framesOf, RUNNER, Runner, runnersOf } from "./frames";
+import { besideOf, framesOf, RUNNER, Runner, runnersOf, STUBS_APART } from "./frames";
 import type { Case, Door } from "./case";
 import type { Span } from "../leg-frame/place";
 import { KICK, shelvesOf } from "./place";
@@ -15,9 +15,6 @@ import { fillerContacts } from "./filler";
 import { hungContacts } from "./hung";
 import { plinthContacts } from "./plinth";
 import { legFrameContacts } from "../leg-frame/parts";
-
-/** Stub tenons from both sides of a divider leave so much between each and its middle, with the mortise's own depth, mm. @source common practice */
-const BETWEEN = 3.5;
 
 /** Ends of what lies between two that stand: its left end and its right, y from the back to the front. */
 const ends = ({ from, to }: Span, low: number, high: number, z: number): [Place, Place] => [
@@ -113,7 +110,7 @@ function inBays(at: Case): Contact[] {
         ...{ ...rest, face, receives: id, group: `${divider ? "divider" : "case-side"}+${kind}` },
         name: `${rest.name} to ${divider ? "divider" : "side"}`,
         // a divider has its neighbour's tenons on the other side
-        ...(rest.how === "stub" && divider ? { depth: inner, most: inner / 2 - BETWEEN } : {}),
+        ...(rest.how === "stub" && divider ? { depth: inner, most: inner / 2 - STUBS_APART } : {}),
       };
     });
   return [

@@ -16,7 +16,7 @@ export function drawerSteps(
   if (drawers[0].slides) return slidSteps({ drawers, pull, above, sheet }, { fullHours, clampHours, milled });
   const kinds = (of: string) => [...new Set(drawers.map((each) => ofSize(of, each)))];
   const closed = run ? "runners" : "glue-base";
-  const [{ hanger, high, side, head }] = drawers;
+  const [{ hanger, side, head }] = drawers;
   return [
     step({
       id: "drawers-fronts",
@@ -30,7 +30,7 @@ export function drawerSteps(
     step({
       id: "drawers-dovetails",
       title: "Dovetail the drawers and groove them",
-      detail: `The bottom’s groove first, ${mm(DRAWER.up)} above the lower edge, in sides and front: the lowest tail hides its end. Tails on both sides at once, taped together; pins from the tails.${hanger ? ` Then the strips’ grooves outside: ${fine(hanger.height + HANG.play)} wide and ${fine(hanger.depth)} of ${fine(side)} deep, ${fine(hanger.y - high.from)} above the lower edge${drawers.some((each) => each.hanger!.y - each.high.from !== hanger.y - high.from) ? " on drawer 1, in the middle of the others’ height" : ""}, through the back’s pins and open behind, stopped ${mm(HANG.stop)} before the front’s inner face.` : ""}`,
+      detail: `The bottom’s groove first, ${mm(DRAWER.up)} above the lower edge, in sides and front: the lowest tail hides its end. Tails on both sides at once, taped together; pins from the tails.${hanger ? ` Then the strips’ grooves outside: ${fine(hanger.height + HANG.play)} wide and ${fine(hanger.depth)} of ${fine(side)} deep, ${eachSaid(drawers, (each) => each.hanger!.y - each.high.from)} above the lower edge, through the back’s pins and open behind, stopped ${mm(HANG.stop)} before the front’s inner face.` : ""}`,
       parts: [...kinds("drawer-front"), ...kinds("drawer-side"), ...kinds("drawer-back")],
       after: ["drawers-fronts"],
       hours: 2.5 * drawers.length,
@@ -56,7 +56,7 @@ export function drawerSteps(
           head,
           bored: bored(pull),
           parts: ["hanger", ...kinds("drawer-bottom")],
-          drawers: drawers.length,
+          drawers,
         })
       : step({
           id: "drawers-stops",
@@ -68,6 +68,15 @@ export function drawerSteps(
           check: "Pushed with one finger it closes and stops flush.",
         }),
   ];
+}
+
+/** A height of every drawer: those that are alike share a setting. mm */
+function eachSaid(drawers: Case["drawers"], of: (drawer: Case["drawers"][number]) => number): string {
+  const heights = new Map<string, number[]>();
+  for (const drawer of drawers) heights.set(fine(of(drawer)), [...(heights.get(fine(of(drawer))) ?? []), drawer.n]);
+  return [...heights]
+    .map(([up, all]) => (heights.size > 1 ? `${up} on ${listed(all.map((n) => `drawer ${n}`))}` : up))
+    .join(", ");
 }
 
 /** What side-hung drawers hang on is set from the drawers themselves, and stops them. */
@@ -84,16 +93,16 @@ const stripsStep = (
     head: Case["drawers"][number]["head"];
     bored: string;
     parts: string[];
-    drawers: number;
+    drawers: Case["drawers"];
   },
 ): Step =>
   step({
     id: "drawers-stops",
     title: "Set the strips, hang the drawers",
-    detail: `A pair of boards as high as the strips’ lower edges stand above the rail below, one on each side, and the strip on it: its front end ${fine(head.face - hanger.to)} behind the case’s front, where the groove ends: that stops the drawer flush. The front screw first, tight; the others in the middle of their slots, a turn loose. Strips planed until the drawer runs without shake; bottoms in from behind; wax.${pulls}`,
+    detail: `In the case a board on each side holds the strips level: their lower edges stand ${eachSaid(drawers, (each) => each.hanger!.y - each.high.from + HANG.below)} above what lies below the drawer. A strip’s front end stands ${fine(head.face - hanger.to)} behind the case’s front, where the groove ends: that stops the drawer flush. The front screw first, tight; the others in the middle of their slots, a turn loose. Strips planed until the drawer runs without shake; bottoms in from behind; wax.${pulls}`,
     parts,
     after: ["drawers-glue"],
-    hours: 0.5 * drawers + 0.2 * strips,
+    hours: 0.5 * drawers.length + 0.2 * strips,
     check: "Pushed with one finger it closes and stops flush; the gap below it is even from side to side.",
   });
 
@@ -105,15 +114,7 @@ function slidSteps(
   const kinds = (of: string) => [...new Set(drawers.map((each) => ofSize(of, each)))];
   const box = [...kinds("drawer-box-front"), ...kinds("drawer-side"), ...kinds("drawer-back")];
   const { thick, length } = drawers[0].slides!;
-  // halfway up each box: drawers of one height share a setting
-  const heights = new Map<string, number[]>();
-  for (const { n, high, slides } of drawers) {
-    const up = fine(slides!.y - high.from);
-    heights.set(up, [...(heights.get(up) ?? []), n]);
-  }
-  const set = [...heights].map(([up, of]) =>
-    heights.size > 1 ? `${up} on ${listed(of.map((n) => `drawer ${n}`))}` : up,
-  );
+  const set = eachSaid(drawers, ({ slides, high }) => slides!.y - high.from);
   return [
     step({
       id: "drawers-dovetails",
@@ -141,7 +142,7 @@ function slidSteps(
     step({
       id: "drawers-slides",
       title: "Screw the slides on",
-      detail: `In the case a batten of one height holds each pair level, ${mm(drawers[0].front.thickness)} behind the case’s front for the drawer’s own; two screws in their slots first. Their lower edges stand above the box’s own by ${set.join(", ")}, in the opening ${SLIDE.rise} mm more. Run each, then the last screws.`,
+      detail: `In the case a batten of one height holds each pair level, ${mm(drawers[0].front.thickness)} behind the case’s front for the drawer’s own; two screws in their slots first. Their lower edges stand above the box’s own by ${set}, in the opening ${SLIDE.rise} mm more. Run each, then the last screws.`,
       parts: kinds("drawer-side"),
       after: ["drawers-glue"],
       hours: 0.5 * drawers.length,

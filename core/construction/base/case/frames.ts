@@ -3,6 +3,9 @@ import { isDrawn } from "../../../piece/case-choices";
 import type { Bay, Case, Division } from "./case";
 import { HANG } from "./drawer";
 
+/** Stub tenons from both sides of a divider leave so much between each and its middle, with the mortise's own depth, mm. @source common practice */
+export const STUBS_APART = 3.5;
+
 /** @source common practice */
 export const RUNNER = {
   width: 32,

@@ -1,6 +1,6 @@
 /** Rules of drawers that hang by grooves in their sides. */
 import { fine, grade, mm, set, Verdict, verdict } from "../../../verdict/verdict";
-import { HANG } from "./drawer";
+import { DRAWER, HANG } from "./drawer";
 import { at, CaseFacts } from "./facts";
 
 /** Wood of a side behind its groove, what bears on a strip, what stands above it; mm. @source common practice */
@@ -32,7 +32,7 @@ export function hangs({ at: place }: CaseFacts): Verdict | null {
       : over < SIDE.over || bears < SIDE.bears
         ? "tight"
         : grade(left, "at least", SIDE.good, SIDE.least);
-  const thick = Math.ceil(HANG.depth / 0.45);
+  const thick = Math.ceil(HANG.depth / DRAWER.share);
   return verdict({
     id: "form.drawers-hang",
     stage: "form",

@@ -70,9 +70,13 @@ describe("drawers that hang by their sides, worked by hand", () => {
   });
   it("grooves are cut with the drawer's, strips set from the drawers and are their stops", () => {
     const of = (id: string) => plan.steps.find((step) => step.id === id)!;
-    expect(of("drawers-dovetails").detail).toContain("14.5 mm wide and 5.4 mm of 12.0 mm deep, 60.5 mm above");
+    expect(of("drawers-dovetails").detail).toContain("14.5 mm wide and 5.4 mm of 12.0 mm deep, 60.5 mm on drawer 1");
     expect(of("drawers-stops").title).toBe("Set the strips, hang the drawers");
-    expect(of("drawers-stops").detail).toContain("its front end 35.0 mm behind the case’s front");
+    // of 140, of 160, and of what is left: 2 below each, half of what its sides are high less the strip
+    expect(of("drawers-stops").detail).toContain("62.5 mm on drawer 1, 72.5 mm on drawer 2,");
+    expect(of("drawers-stops").detail).toContain("A strip’s front end stands 35.0 mm behind the case’s front");
+    const alike = hung(bays(rows([null, "drawer"], [null, "drawer"]))).steps.find(({ id }) => id === "drawers-stops")!;
+    expect(alike.detail).toMatch(/stand [\d.]+ mm above what lies below the drawer/);
     expect(plan.steps.some(({ id }) => id === "runners")).toBe(false);
     expect(find(plan, "form.drawers-hang")).toMatchObject({ level: "holds", actual: 4.9 });
   });

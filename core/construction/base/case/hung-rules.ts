@@ -3,6 +3,7 @@ import { grade, Level, listed, mm, set, Verdict, verdict } from "../../../verdic
 import { SHELF_LOAD } from "../../sag";
 import { USUAL } from "../../usual";
 import { at, CaseFacts, openingsOf } from "./facts";
+import { HUNG, studsBehind } from "./hung";
 import { shelvesOf } from "./place";
 
 /** Contents of a drawer, kg for each litre. @source common practice: linen, tools, paper */
@@ -11,6 +12,8 @@ const IN_DRAWER = 0.25;
 const HANGS_ON = 25;
 /** A hanging case with its bottom lower than this is sat on, higher than that not reached, mm. @source common practice */
 const USE = { low: 200, high: 1650 };
+/** Studs that stand close, mm. @source common practice */
+const CLOSE = 400;
 const GRAVITY = 9.81;
 
 /** What lies in it when it is full, kg. */
@@ -44,7 +47,7 @@ export function hungHolds(facts: CaseFacts): Verdict | null {
   const pull = (own * (deep / 2) + HANGS_ON * deep) / lever;
   const down = own + HANGS_ON;
   const each = { pull: pull / hang.pulls, bear: down / hang.bears };
-  const screws = hung.fixings.length * (hang.wall === "studs" ? 2 : 1);
+  const screws = hung.fixings.length * hung.each;
   const inside = place.inside.to - place.inside.from;
   const said = screws === 1 ? "1 screw carries" : `${screws} screws carry`;
   const wanted = Math.ceil(each.pull + each.bear);
@@ -74,8 +77,8 @@ export function hungHolds(facts: CaseFacts): Verdict | null {
             ...(hang.wall === "masonry" && wanted <= 24
               ? [set(`Screw it with ${wanted}`, at("hang", "fixings"), wanted)]
               : []),
-            ...(hang.wall === "studs" && hang.studs > 400 && wanted <= 2 * (Math.floor((inside - 80) / 400) + 1)
-              ? [set("Fix it to studs 400 mm apart", at("hang", "studs"), 400)]
+            ...(hang.wall === "studs" && hang.studs > CLOSE && wanted <= hung.each * studsBehind(inside, CLOSE)
+              ? [set(`Fix it to studs ${mm(CLOSE)} apart`, at("hang", "studs"), CLOSE)]
               : []),
           ],
   });
@@ -130,9 +133,8 @@ export function hungWhere({ at: place, form }: CaseFacts): Verdict | null {
   const { onWall: hung, lift } = place;
   if (!hung) return null;
   const rail = hung.y.to - hung.y.from;
-  const least = 40;
   if (openingsOf(place).some(({ opening: { holds } }) => holds === "drawers-through")) return drawnIntoWall(form);
-  const level: Level = rail < least ? "fix" : lift < USE.low || lift > USE.high ? "tight" : "holds";
+  const level: Level = rail < HUNG.least ? "fix" : lift < USE.low || lift > USE.high ? "tight" : "holds";
   const to = lift < USE.low ? USE.low : USE.high;
   const { height } = form;
   return verdict({
@@ -141,7 +143,7 @@ export function hungWhere({ at: place, form }: CaseFacts): Verdict | null {
     subject: ["hang-rail", "case-bottom"],
     level,
     text:
-      rail < least
+      rail < HUNG.least
         ? `The first openings leave the hanging rail ${mm(Math.max(0, Math.round(rail)))}`
         : lift < USE.low
           ? `Its bottom hangs only ${mm(lift)} above the floor: it will be sat and stood on`
@@ -150,7 +152,7 @@ export function hungWhere({ at: place, form }: CaseFacts): Verdict | null {
             : `Its bottom hangs ${mm(lift)} above the floor`,
     why: `Between ${USE.low} and ${USE.high} mm people pass below it and reach into it. What hangs over a worktop leaves 500 mm above that.`,
     remedies:
-      rail < least
+      rail < HUNG.least
         ? [set("Make the openings share the height", at("bays"), shared(form.case.bays))]
         : level === "tight"
           ? [

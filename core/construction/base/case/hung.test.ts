@@ -89,6 +89,28 @@ describe("a case that hangs on a wall, worked by hand", () => {
     // 840 less 40 at each end hold two at 400, one behind the other
     expect(caseOf(studs).onWall!.fixings).toEqual([-200, 200]);
     expect(find(studs, "form.hang-load").text).toMatch(/^4 screws/);
+    const rail = studs.assembly.parts.find(({ id }) => id === "WR")!;
+    const holes = rail.cuts
+      .filter(({ by }) => by === "wall screw")
+      .map(({ shape, place }) => boundsOf(stood(bodyOf({ shape, adds: [], cuts: [] }), place)));
+    // one above the other at each stud: a quarter of 90 from both edges
+    expect(holes.map(({ least, most }) => [(least[0] + most[0]) / 2, (least[1] + most[1]) / 2])).toEqual([
+      [expect.closeTo(220, 6), expect.closeTo(22.5, 6)],
+      [expect.closeTo(220, 6), expect.closeTo(67.5, 6)],
+      [expect.closeTo(620, 6), expect.closeTo(22.5, 6)],
+      [expect.closeTo(620, 6), expect.closeTo(67.5, 6)],
+    ]);
+    const step = (plan: typeof studs, id: string) => plan.steps.find((each) => each.id === id)!.detail;
+    expect(step(studs, "hang-holes")).toContain("two at each place");
+    expect(step(studs, "hang-holes")).toContain("220 mm and 620 mm from the left side’s inner face");
+    expect(step(studs, "cut-feet")).toContain("400 mm apart; two screws in each");
+    expect(step(plan, "hang-holes")).toContain("in the middle of its height, 40 mm, 293 mm, 547 mm and 800 mm");
+    expect(step(plan, "cut-feet")).toContain("never in a joint");
+  });
+  it("closer studs are offered only where they would carry it", () => {
+    const weak = hung(set("hang.wall", "studs"), set("hang.studs", 850), set("hang.pulls", 2), set("hang.bears", 5));
+    expect(find(weak, "form.hang-load").level).toBe("fix");
+    expect(find(weak, "form.hang-load").remedies).toEqual([]);
   });
 });
 

@@ -7,10 +7,10 @@ import type { Contact } from "../contact";
 import type { Span } from "../leg-frame/place";
 import type { Bay, Case, Hung } from "./case";
 import { PULL } from "./cut";
-import { besideOf } from "./frames";
+import { besideOf, STUBS_APART } from "./frames";
 
-/** It lies so far below the rail under the top: a screwdriver reaches the top's screws, and fingers the rail's. mm @source common practice */
-export const HUNG = { below: 12, into: 7, clear: 2 };
+/** It lies so far below the rail under the top, where a screwdriver reaches the top's screws, and so far above what parts the openings; lower than the least it holds no screw. mm @source common practice */
+export const HUNG = { below: 12, clear: 2, least: 40 };
 
 /** Rails of one bay are alike. */
 export const hangKind = (bay: number) => (bay > 0 ? `hang-rail-${bay + 1}` : "hang-rail");
@@ -30,6 +30,8 @@ export function placeHung(
     y: { from: top - rail, to: top },
     z: { from: insideBack, to: insideBack + inner },
     fixings: wall === "studs" ? atStuds(rooms, studs) : spread(rooms, fixings),
+    // one above the other in a stud
+    each: wall === "studs" ? 2 : 1,
   };
 }
 
@@ -49,11 +51,15 @@ function spread(rooms: readonly { across: Span }[], wanted: number): number[] {
   });
 }
 
+/** How many studs a length of rail has behind it at best. mm */
+export const studsBehind = (length: number, apart: number): number =>
+  Math.max(1, Math.floor((length - 2 * END) / apart) + 1);
+
 /** Studs stand in their own rhythm: as many as the rails cross at best, two screws in each are one behind the other. */
 function atStuds(rooms: readonly { across: Span }[], apart: number): number[] {
   if (rooms.length === 0) return [];
   const [from, to] = [rooms[0].across.from, rooms.at(-1)!.across.to];
-  const count = Math.max(1, Math.floor((to - from - 2 * END) / apart) + 1);
+  const count = studsBehind(to - from, apart);
   const first = (from + to) / 2 - ((count - 1) * apart) / 2;
   return Array.from({ length: count }, (_, i) => first + i * apart).filter((x) =>
     rooms.some(({ across }) => x > across.from + END / 2 && x < across.to - END / 2),
@@ -74,10 +80,17 @@ export const hungParts = ({ onWall: hung }: Pick<Case, "onWall">): AssemblyPart[
     adds: [],
     cuts: hung!.fixings
       .filter((x) => x > across.from && x < across.to)
-      .map((x) => ({
-        by: "wall screw",
-        ...round("z", HOLE, [x - across.from, (hung!.y.to - hung!.y.from) / 2, 0], hung!.z.to - hung!.z.from),
-      })),
+      .flatMap((x) =>
+        Array.from({ length: hung!.each }, (_, i) => ({
+          by: "wall screw",
+          ...round(
+            "z",
+            HOLE,
+            [x - across.from, ((hung!.y.to - hung!.y.from) * (i + 0.5)) / hung!.each, 0],
+            hung!.z.to - hung!.z.from,
+          ),
+        })),
+      ),
   }));
 
 /** A wall's screw passes a rail through this, mm. @source common practice */
@@ -93,7 +106,7 @@ export function hungContacts(at: Case): Contact[] {
       return {
         ...{ group: `${beside.divider ? "divider" : "case-side"}+${hangKind(bay)}`, enters: id, receives: beside.id },
         ...{ name: `Hanging rail to ${beside.divider ? "divider" : "side"}`, how: "stub" },
-        ...{ depth: beside.divider ? inner : side, ...(beside.divider ? { most: inner / 2 - HUNG.into / 2 } : {}) },
+        ...{ depth: beside.divider ? inner : side, ...(beside.divider ? { most: inner / 2 - STUBS_APART } : {}) },
         section: { width: y.to - y.from, thickness: z.to - z.from },
         face:
           way < 0

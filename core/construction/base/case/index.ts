@@ -44,7 +44,7 @@ export const caseBase: Base<Case> = {
     ["Case", `${mm(outside.to - outside.from)} by ${mm(deep.to - deep.from)}, ${mm(under - foot)} high`],
     ...(onWall
       ? [
-          ["Hangs", `its bottom ${mm(lift)} above the floor, by ${onWall.fixings.length} screws or pairs`] as [
+          ["Hangs", `its bottom ${mm(lift)} above the floor, by ${onWall.fixings.length * onWall.each} screws`] as [
             string,
             string,
           ],

@@ -147,7 +147,7 @@ export function caseWork({
       : []),
     ...(frame ? frame.steps : []),
     ...(plinth ? [plinthStep({ milled, fullHours, clampHours })] : []),
-    ...(at.onWall ? [hangHoles(at.onWall, milled, hangs)] : []),
+    ...(at.onWall ? [hangHoles(at, at.onWall, milled, hangs)] : []),
     ...drawerSteps(
       at,
       form.case.drawers.above,

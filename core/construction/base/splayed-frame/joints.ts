@@ -7,7 +7,7 @@ import type { Form, JointChoices } from "../../../piece/schema";
 import type { Shop } from "../../../piece/shop";
 import { fine, mm } from "../../../verdict/verdict";
 import { innerAt, legCut, outerAt, Way } from "./legs";
-import { cutSaid, degrees, groupOf } from "./parts";
+import { cutSaid, degrees, groupOf, nameOf } from "./parts";
 import type { SplayedFrame } from "./place";
 import { levelOf, shoulderOf, Stick } from "./sticks";
 
@@ -40,7 +40,7 @@ function sized(at: SplayedFrame, { stick, other, choices, shop }: Sized, count: 
   const group = groupOf(stick);
   const { width, thickness } = shoulderOf(stick, 1);
   const [receives] = group.split("+");
-  const name = `${NAMES[stick.kind]} to ${receives === "splayed-leg" ? "leg" : "end stretcher"}`;
+  const name = `${nameOf(stick)} to ${receives === "splayed-leg" ? "leg" : "end stretcher"}`;
   const meets: Meets = { id: group, group, name, receives, enters: stick.kind, count };
   const setting = choices.groups[group] ?? LOOSE;
   const inputs: TenonInputs = {
@@ -57,14 +57,6 @@ function sized(at: SplayedFrame, { stick, other, choices, shop }: Sized, count: 
   const short = other ? { ...inputs, most: Math.max(1, Math.floor(most * 2) / 2) } : inputs;
   return setting.kind === "loose" ? besideSlot(short, stick) : endJoint(short);
 }
-
-const NAMES: Record<string, string> = {
-  "splay-rail": "Rail",
-  "splay-end-rail": "End rail",
-  "splay-stretcher": "Stretcher",
-  "splay-end-stretcher": "End stretcher",
-  "splay-middle-stretcher": "Middle stretcher",
-};
 
 /** What lies behind a shoulder, and how thick it is there: the tenon stands off a leg's middle, so the nearer of its sides counts twice. */
 function intoOf(at: SplayedFrame, stick: Stick, thickness: number): { depth: number; thickness: number } {
@@ -131,11 +123,11 @@ function besideSlot(inputs: TenonInputs, { end: slope }: Stick): EndJoint {
 }
 
 /** What the saw is set to before any of it is slotted. */
-function sawnTo({ legs, rails }: SplayedFrame, stick: Stick): SettingCard["lines"] {
+function sawnTo({ legs }: SplayedFrame, stick: Stick): SettingCard["lines"] {
   const { gauge, blade } = legCut(legs);
   const first = stick.kind === "splay-rail";
   return [
-    { what: `${NAMES[stick.kind]}, both ends`, setting: cutSaid(stick) },
+    { what: `${nameOf(stick)}, both ends`, setting: cutSaid(stick) },
     ...(stick.slope > 0
       ? [{ what: "Both edges bevelled, parallel", setting: degrees((Math.atan(stick.slope) * 180) / Math.PI) }]
       : []),
@@ -150,7 +142,7 @@ function sawnTo({ legs, rails }: SplayedFrame, stick: Stick): SettingCard["lines
             setting: `${degrees(gauge)} off square, the blade ${degrees(blade)} over`,
           },
           { what: "Leg, along each edge", setting: mm(legs.under * legs.stretch) },
-          ...(legs.backed > 0.05 && rails.length > 0
+          ...(legs.backed > 0.05
             ? [{ what: "Leg, both end faces planed off square", setting: degrees(legs.backed) }]
             : []),
         ]

@@ -1,5 +1,6 @@
 import type { Meeting } from "../../../assembly/meeting";
 import type { AssemblyPart } from "../../../assembly/part";
+import { cross } from "../../../assembly/vector";
 import type { KindOfJoint } from "../../../joinery/kinds";
 import type { BaseFacts } from "../base";
 import { CORNERS, legBody, legCut } from "./legs";
@@ -17,6 +18,9 @@ const WORDS: Record<string, Words> = {
   "splay-end-stretcher": { name: "End stretcher", letter: "U" },
   "splay-middle-stretcher": { name: "Middle stretcher", letter: "R" },
 };
+
+/** How its part is called. */
+export const nameOf = ({ kind }: Pick<Stick, "kind">): string => WORDS[kind].name;
 
 export const degrees = (value: number) => `${value.toFixed(1)}°`;
 
@@ -80,7 +84,7 @@ export const groupOf = ({ kind, holders }: Pick<Stick, "kind" | "holders">): str
   `${holders[0].startsWith("U") ? "splay-end-stretcher" : "splayed-leg"}+${kind}`;
 
 function outwardOf(stick: Stick, { x, y }: Meeting["face"]): 1 | -1 {
-  const z = [x[1] * y[2] - x[2] * y[1], x[2] * y[0] - x[0] * y[2], x[0] * y[1] - x[1] * y[0]];
+  const z = cross(x, y);
   const out = stick.run === "along" ? z[2] : z[0];
   return out * stick.side > 0 ? 1 : -1;
 }

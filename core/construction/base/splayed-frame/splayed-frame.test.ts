@@ -103,6 +103,20 @@ describe("a side table whose legs splay 8° each way under rails that lean with 
       }
     }
   });
+  it("holes for the top's screws run along a leaning rail, in its middle from edge to edge", () => {
+    const screwed = table(at("joints.fastening", "oversized"), at("form.top.length", 1300), at("form.top.width", 900));
+    for (const stick of (screwed.geometry as SplayedFrame).rails) {
+      const rail = screwed.assembly.parts.find((each) => each.id === stick.id)!;
+      const holes = rail.cuts.filter(({ by }) => by === "fastening");
+      expect(holes.length, stick.id).toBeGreaterThan(0);
+      for (const { place, shape } of holes) {
+        // its axis in the rail's own frame: up the face, halfway through it but for what the bevel sets off
+        expect(Math.abs(place.x[1])).toBeCloseTo(1, 9);
+        const [, , middle] = toPiece(place, [0, shape.width / 2, shape.thickness / 2]);
+        expect(middle).toBeCloseTo(10, 6);
+      }
+    }
+  });
   it("is backed, sawn and slotted before it is tapered, and the end frames are glued first", () => {
     const ids = table(set("foot", 28)).steps.map(({ id }) => id);
     for (const [first, then] of [
@@ -116,36 +130,6 @@ describe("a side table whose legs splay 8° each way under rails that lean with 
       ["glue-base", "cut-feet"],
     ])
       expect(ids.indexOf(first), `${first} before ${then}`).toBeLessThan(ids.indexOf(then));
-  });
-});
-
-describe("stretchers low between the legs", () => {
-  const boxed = table(set("low", { kind: "box", height: 120, depth: 34, thickness: 20 }), set("foot", 30));
-  const lows = (boxed.geometry as SplayedFrame).lows;
-  it("all round, those at the ends lie 12 above the others, so that no mortise meets another", () => {
-    const [ends, sides] = ["across", "along"].map((run) => lows.filter((each) => each.run === run));
-    expect(sides.map(({ lower, upper }) => [lower, upper])).toEqual([
-      [120, 154],
-      [120, 154],
-    ]);
-    expect(ends.map(({ lower }) => lower)).toEqual([154 + 12, 154 + 12]);
-    expect(clashes(boxed.assembly.parts)).toEqual([]);
-  });
-  it("slots square to an aslant end begin so far from its edge that they keep their wall at the bottom", () => {
-    for (const stick of lows) {
-      const joint = boxed.joints.find(({ enters }) => enters === stick.kind)!;
-      if (joint.kind !== "blind-tenon") throw new Error("It is a loose tenon.");
-      const wall = joint.walls.find(({ where }) => where.startsWith("beside its slot"))!;
-      expect(wall.left).toBeGreaterThanOrEqual(Math.min(8, joint.section.width / 8) - 1e-9);
-      expect(wall.left).toBeCloseTo(joint.shoulders.end - stick.end * joint.mortiseDepth, 9);
-    }
-  });
-  it("an H runs between the end stretchers, sawn to their lean", () => {
-    const h = table(set("low", { kind: "h", height: 120, depth: 34, thickness: 20 }));
-    const [one, , middle] = (h.geometry as SplayedFrame).lows;
-    expect(middle.reach).toBeCloseTo(one.outer - levelOf(one), 9);
-    expect(middle.end).toBeCloseTo(T, 9);
-    expect(clashes(h.assembly.parts)).toEqual([]);
   });
 });
 
