@@ -10,6 +10,8 @@ interface ThingFacts {
   brief: Pick<Brief, "things">;
   form: Pick<Form, "height">;
   top: PieceGeometry["top"];
+  /** how far feet lift the parts off the floor, mm */
+  lifted?: number;
   parts: readonly AssemblyPart[];
 }
 
@@ -31,10 +33,17 @@ function boxOf(part: AssemblyPart): Box {
   return box;
 }
 
+/** On feet: what stood on the floor reaches down to it by them. */
+const raised = (box: Box, by: number): Box => ({
+  ...box,
+  least: box.least.map((each, axis) => (axis === 1 && each > 0.5 ? each + by : each)),
+  most: box.most.map((each, axis) => (axis === 1 ? each + by : each)),
+});
+
 /** One verdict for each thing, in their order. */
-export function thingRules({ brief, form, top, parts }: ThingFacts): Verdict[] {
+export function thingRules({ brief, form, top, lifted = 0, parts }: ThingFacts): Verdict[] {
   if (brief.things.length === 0) return [];
-  const boxes = parts.map(boxOf);
+  const boxes = parts.map(boxOf).map((box) => (lifted > 0 ? raised(box, lifted) : box));
   return brief.things.map((thing, i) => {
     const facts = { thing, id: `brief.thing-${i + 1}` };
     if (thing.how === "on") return standsOn(facts, top);

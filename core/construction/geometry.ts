@@ -164,6 +164,8 @@ export interface PieceGeometry extends Standing {
   parting?: Parting;
   /** leaves that hang at its long sides; none where none do */
   drop?: Drop;
+  /** bought feet lift its wood so far off the floor: heights are from the wood's underside; where they are, and how wide the wood is there */
+  lifted?: { by: number; spots: readonly { x: number; z: number; wood: number }[] };
   /** of a top seen as the blank it is cut from: how long the top itself is, mm */
   blankOf?: number;
 }

@@ -1,8 +1,12 @@
 import type { AsBuilt, Form } from "../piece/schema";
 import { BaseGeometry, baseOf } from "./base";
 import { dropped } from "./dropping/drop";
+import { feetOf, onFeet } from "./fitting/feet";
 import { parted } from "./parting/parting";
 
-/** Where everything of a piece stands: what its base places, with a top that comes apart where that is chosen. */
-export const placed = (form: Form, asBuilt: readonly AsBuilt[]): BaseGeometry =>
-  dropped(parted(baseOf(form.kind).place(form, asBuilt), form, asBuilt), form);
+/** Where everything of a piece stands: what its base places, with a top that comes apart where that is chosen, on the feet it has. */
+export function placed(form: Form, asBuilt: readonly AsBuilt[]): BaseGeometry {
+  // feet are part of its height: the wood gets what is left
+  const wood = { ...form, height: form.height - (feetOf(form)?.height ?? 0) };
+  return onFeet(dropped(parted(baseOf(form.kind).place(wood, asBuilt), wood, asBuilt), wood), form);
+}

@@ -27,7 +27,7 @@ export const FORM_RULES: ((facts: FormFacts) => Verdict | null)[] = [
 function height({ form, brief, at }: FormFacts): Verdict {
   const off = Math.abs(form.height - brief.topHeight);
   const use = useOf(form);
-  const stands = Math.round((at.under + at.top.thickness) * 10) / 10;
+  const stands = Math.round((at.under + at.top.thickness + (at.lifted?.by ?? 0)) * 10) / 10;
   if (Math.abs(stands - form.height) > AS_PLANNED) return asMeasured({ form, at }, stands);
   const { low, high } = use.height;
   const inside = at.hangs || (form.height >= low && form.height <= high);

@@ -8,6 +8,9 @@ import { View, VIEWS } from "./projection";
 import { dimension, Item, line, Scene, shifted } from "./scene";
 import { Drawable, viewItems } from "./views";
 
+/** Where the floor lies in a view: feet keep the wood off it. */
+const floorOf = ({ lifted }: Drawable["geometry"]) => -(lifted?.by ?? 0);
+
 /** How far a view must reach along and across: over the top, and over what stands past it. */
 const reachOf = ({ top, frame }: Drawable["geometry"]) => ({
   long: Math.max(top.length, frame.length),
@@ -72,14 +75,15 @@ export function frontScene(drawable: Drawable): Scene {
   const { geometry: at, form } = drawable;
   const high = at.under + at.top.thickness;
   const half = at.top.length / 2;
+  const floor = floorOf(at);
   return {
     id: "front",
     title: `Front: ${form.height} mm high, ${Math.round(at.kneeRoom)} mm of knee room. ${baseOf(form.kind).describe(form, at)}`,
-    bounds: { x: -half, y: 0, w: at.top.length, h: high },
+    bounds: { x: -half, y: floor, w: at.top.length, h: high - floor },
     margin: [14, 58, 34, 58],
     items: [
       ...elevation(drawable, VIEWS.front, at.top.length, true),
-      dimension([half, high], [half, 0], {
+      dimension([half, high], [half, floor], {
         offset: 22,
         value: form.height,
         edit: { path: ["form", "height"], name: "Height" },
@@ -98,10 +102,11 @@ export function frontScene(drawable: Drawable): Scene {
 export function sideScene(drawable: Drawable): Scene {
   const { geometry: at, form } = drawable;
   const { wide } = reachOf(at);
+  const floor = floorOf(at);
   return {
     id: "side",
     title: `End: top ${at.top.width} mm wide.`,
-    bounds: { x: -wide / 2, y: 0, w: wide, h: at.under + at.top.thickness },
+    bounds: { x: -wide / 2, y: floor, w: wide, h: at.under + at.top.thickness - floor },
     margin: [14, 62, 44, 20],
     items: [...elevation(drawable, VIEWS.side, at.top.width, true), ...baseOf(form.kind).dimensions(form, at).side],
   };
@@ -125,11 +130,12 @@ export function elevationsScene(drawable: Drawable): Scene {
 /** The whole table small, for the bench. */
 export function thumbScene(drawable: Drawable): Scene {
   const { geometry: at } = drawable;
+  const floor = floorOf(at);
   return {
     id: "thumb",
     title: `A ${useOf(drawable.form).noun} ${at.top.length} mm long and ${drawable.form.height} mm high`,
     margin: [2, 2, 2, 2],
-    bounds: { x: -at.top.length / 2, y: 0, w: at.top.length, h: at.under + at.top.thickness },
+    bounds: { x: -at.top.length / 2, y: floor, w: at.top.length, h: at.under + at.top.thickness - floor },
     items: elevation(drawable, VIEWS.front, at.top.length, false),
   };
 }
@@ -140,12 +146,13 @@ export function choiceScene(drawable: Drawable): Scene {
   const { long: length, wide: width } = reachOf(at);
   const between = 0.12 * length;
   const dx = length / 2 + between + width / 2;
-  const high = at.under + at.top.thickness;
+  const floor = floorOf(at);
+  const high = at.under + at.top.thickness - floor;
   return {
     id: "choice",
     title: baseOf(drawable.form.kind).name,
     margin: [4, 4, 4, 4],
-    bounds: { x: -length / 2, y: 0, w: length + between + width, h: high },
+    bounds: { x: -length / 2, y: floor, w: length + between + width, h: high },
     items: [
       ...viewItems(drawable, VIEWS.front, false),
       ...viewItems(drawable, VIEWS.side, false).map((item) => shifted(item, dx)),
@@ -184,8 +191,8 @@ function elevation(drawable: Drawable, view: View, wide: number, hidden: boolean
       : [];
   const floor = line(
     [
-      [-wide / 2 - 40, 0],
-      [wide / 2 + 40, 0],
+      [-wide / 2 - 40, floorOf(at)],
+      [wide / 2 + 40, floorOf(at)],
     ],
     "faint",
   );

@@ -6,6 +6,7 @@ import { USUAL_BENT } from "./bent-choices";
 import { USUAL_BOX } from "./box-choices";
 import { USUAL_CASE } from "./case-choices";
 import { USUAL_DROP } from "./drop-choices";
+import { USUAL_FEET } from "./feet-choices";
 import { USUAL_EXISTING } from "./existing-choices";
 import { NO_OWN } from "./own-choices";
 import { USUAL_PARTING } from "./parting-choices";
@@ -61,6 +62,7 @@ export function freshPiece(name: string, day: string): Piece {
       case: USUAL_CASE,
       box: USUAL_BOX,
       shelf: USUAL_SHELF,
+      feet: USUAL_FEET,
       ...USUAL_TOP,
       parting: USUAL_PARTING,
       drop: USUAL_DROP,

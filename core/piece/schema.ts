@@ -16,6 +16,7 @@ import { existingFields } from "./existing-choices";
 import { MOST_TIMES } from "./most-times";
 import { NO_OWN, ownSchema } from "./own-choices";
 import { dropFields } from "./drop-choices";
+import { feetFields } from "./feet-choices";
 import { partingFields } from "./parting-choices";
 import { plankFields } from "./plank-choices";
 import { ringFields } from "./ring-choices";
@@ -88,6 +89,7 @@ const formSchema = v.strictObject({
   ...caseFields,
   ...boxFields,
   ...shelfFields,
+  ...feetFields,
   ...topConstructionFields,
   ...partingFields,
   ...dropFields,

@@ -4,6 +4,7 @@ import { smallParts } from "../assembly/small";
 import { touching } from "../assembly/touching";
 import { assemble } from "../construction/assemble";
 import { baseOf } from "../construction/base";
+import { footHoles, footSmall } from "../construction/fitting/feet";
 import { ownStanding } from "../construction/own";
 import { breadboards, slatEnds } from "../movement/breadboard";
 import { fixedScrews } from "../movement/fixed";
@@ -171,12 +172,17 @@ export const JOINED = SHAPE.stage(
       }).parts,
     ],
   )
-  // what holds the top is cut into what bears it
+  // what holds the top is cut into what bears it, and the holes of feet into what stands on them
   .items(
     "assembled",
     "form",
-    ({ jointed, geometry, piece, screws }) => ({ jointed, geometry, joints: piece.joints, screws }),
-    ({ jointed, geometry, joints, screws }) => fastened(jointed, geometry, joints, screws),
+    ({ jointed, geometry, piece, screws }) => ({
+      ...{ jointed, geometry, screws },
+      form: piece.form,
+      joints: piece.joints,
+    }),
+    ({ jointed, geometry, form, joints, screws }) =>
+      footHoles(fastened(jointed, geometry, joints, screws), geometry, form),
   )
   .stage(
     "assembly",
@@ -203,6 +209,7 @@ export const JOINED = SHAPE.stage(
       ...parting.small,
       ...pegParts({ form, at, breadboards: ends }),
       ...(baseOf(form.kind).small?.(at) ?? []),
+      ...footSmall(at, form),
     ],
   )
   .otherwise([])

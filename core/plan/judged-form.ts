@@ -8,6 +8,7 @@ import { RING_RULES } from "../construction/ring/rules";
 import { FIT_RULES } from "../construction/fit-rules";
 import { FORM_RULES } from "../construction/rules";
 import { DROP_RULES } from "../construction/dropping/rules";
+import { FEET_RULES } from "../construction/fitting/feet-rules";
 import { PARTING_RULES } from "../construction/parting/rules";
 import { SLAB_RULES } from "../construction/top/slab-rules";
 import { OUTDOOR_RULES } from "../outdoors/rules";
@@ -31,10 +32,11 @@ export const FORM_JUDGED = WORK.stage(
       things: piece.brief.things,
       height: piece.form.height,
       top: geometry.top,
+      lifted: geometry.lifted?.by ?? 0,
       parts: assembled,
     }),
-    ({ things, height, top, parts }) =>
-      judge("brief", [thingRules], { brief: { things }, form: { height }, top, parts }),
+    ({ things, height, top, lifted, parts }) =>
+      judge("brief", [thingRules], { brief: { things }, form: { height }, top, lifted, parts }),
   )
   .stage(
     "baseFacts",
@@ -116,6 +118,12 @@ export const FORM_JUDGED = WORK.stage(
     "form",
     ({ piece, geometry, species, weight }) => ({ form: piece.form, at: geometry, brief: piece.brief, species, weight }),
     (facts) => judge("form", DROP_RULES, facts),
+  )
+  .stage(
+    "feetJudged",
+    "form",
+    ({ piece, geometry, assembled, weight }) => ({ form: piece.form, at: geometry, parts: assembled, weight }),
+    (facts) => judge("form", FEET_RULES, facts),
   )
   .stage(
     "slabsJudged",

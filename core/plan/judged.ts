@@ -167,6 +167,7 @@ export const allJudged = (at: Values): Judged[] =>
     at.curvesJudged,
     at.partingJudged,
     at.dropJudged,
+    at.feetJudged,
     at.slabsJudged,
     at.woodJudged,
     at.outdoorsJudged,

@@ -18,6 +18,7 @@ import { PANEL_RULES } from "../stock/rules";
 import { INLAY_RULES } from "../construction/top/inlay-rules";
 import { STRIPE_RULES } from "../movement/stripe-rules";
 import { OWN_RULES } from "../construction/own/rules";
+import { FEET_RULES } from "../construction/fitting/feet-rules";
 import { DROP_RULES } from "../construction/dropping/rules";
 import { PARTING_RULES } from "../construction/parting/rules";
 import { SLAB_RULES } from "../construction/top/slab-rules";
@@ -36,6 +37,7 @@ export const RULE_COUNT: Record<Stage, number> = {
     OUTDOOR_RULES.length +
     PARTING_RULES.length +
     DROP_RULES.length +
+    FEET_RULES.length +
     RING_RULES.length +
     CURVE_RULES.length +
     SLAB_RULES.length +

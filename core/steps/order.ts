@@ -14,6 +14,8 @@ import { afterEdges, edgeSteps, withCurves } from "./edges";
 import { COATS, finishSteps } from "./finish";
 import { GluedPanel, panelSteps } from "./panel";
 import { dropEdgeSteps, dropHangSteps } from "./dropping";
+import { feetSteps } from "./feet";
+import { fillSteps } from "./fill";
 import { drawSteps, openSteps } from "./parting";
 import { roundShelf, shelfOnStretchers, shelfSteps } from "./shelf";
 import { fieldKinds } from "./slabs";
@@ -174,19 +176,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
     ),
   );
   out.push(...afterEdges(made, made.at(-1)!.id, edges.top).map((each) => step(each)), ...edges.top);
-  if (filled.length > 0)
-    out.push(
-      step({
-        id: "fill",
-        title: "Fill knots and checks of the top",
-        detail: `In ${filled.join(", ")}: loose wood out, epoxy tinted dark, a little proud and warmed until no bubble rises; tape below what goes through.`,
-        parts: field,
-        after: [made.at(-1)!.id],
-        hours: 0.5,
-        wait: TIME.fill,
-        waitFor: "the filling to harden before it is sanded",
-      }),
-    );
+  out.push(...fillSteps(filled, field, made.at(-1)!.id));
   const leaves = standing.filter((each) => each.parts.includes("drop-leaf")).map(({ id }) => id);
   const moulded = dropEdgeSteps(at, [made.at(-1)!.id, ...leaves.slice(-1)]);
   out.push(...moulded);
@@ -246,6 +236,8 @@ export function stepsFor(inputs: OrderInputs): Step[] {
       waitFor: "the finish to cure",
     }),
   );
+  const feet = feetSteps(piece.form, at, [...finished.last, ...base.standing]);
+  out.push(...feet);
   const opened = [...openSteps(piece.form, at, "attach"), ...dropHangSteps(piece.form, at, "attach")];
   out.push(...opened);
   out.push(
@@ -254,7 +246,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
       title: "Deliver, and measure it once more",
       detail: "Moisture and width on the day, written in the log; come back in a season.",
       parts: [],
-      after: [opened.at(-1)?.id ?? "attach"],
+      after: [opened.at(-1)?.id ?? "attach", ...feet.map(({ id }) => id)],
       hours: 2,
       once: true,
     }),

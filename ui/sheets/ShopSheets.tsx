@@ -71,6 +71,9 @@ export function ShopSheets() {
                   : `${piece.form.top.edge.kind.replace("-", " ")}, ${withUnit(piece.form.top.edge.size)}`,
               ],
               ["Height", withUnit(piece.form.height)],
+              ...(plan.geometry.lifted
+                ? [["On its feet", `they lift the wood by ${withUnit(plan.geometry.lifted.by)}`]]
+                : []),
               ...(letsLeavesIn(piece.form)
                 ? [
                     [

@@ -21,6 +21,7 @@ import { BoxFields } from "../form/BoxFields";
 import { CaseOpenings } from "../form/CaseOpenings";
 import { CaseFields } from "../form/CaseFields";
 import { DropFields } from "../form/DropFields";
+import { FeetFields } from "../form/FeetFields";
 import { ExistingFields } from "../form/ExistingFields";
 import { PlankFields } from "../form/PlankFields";
 import { SplayedFields } from "../form/SplayedFields";
@@ -141,6 +142,7 @@ export function FormStage() {
         {form.kind !== "case" && form.kind !== "box" && <PartingFields />}
         {form.kind === "leg-and-apron" && <DropFields />}
         {(plan.geometry.seats.length > 0 || piece.form.shelf.kind !== "none") && <ShelfFields />}
+        <FeetFields />
       </FieldRow>
       <OwnParts />
       <PartList open={part} onOpen={setPart} />
