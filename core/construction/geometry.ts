@@ -82,6 +82,8 @@ export interface Seat {
   /** kinds of part it is let into at its ends, and how far; 0 where it lies on what it has at its ends */
   holders: string[];
   letIn: number;
+  /** what it lies on at its ends, where that is no stretcher */
+  on?: "brackets";
   /** whether a shelf is as wide as the room between what stands, or as wide as the maker says */
   width: "between" | "free";
 }

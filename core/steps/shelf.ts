@@ -60,8 +60,17 @@ export function shelfOnStretchers(parts: readonly Part[], { seats }: Standing, c
     ? [
         step({
           id: "shelf-lay",
-          title: "Lay the shelf on its stretchers",
-          detail: "In from an end; one screw in the middle of each end from below, so that it may move both ways.",
+          ...(seats.every(({ on }) => on === "brackets")
+            ? {
+                title: "Screw the shelf to its brackets",
+                detail:
+                  "Cut to what the legs leave it, measured at its own height. In front the screws are tight, behind they stand in the middle of their slots, a turn loose.",
+              }
+            : {
+                title: "Lay the shelf on its stretchers",
+                detail:
+                  "In from an end; one screw in the middle of each end from below, so that it may move both ways.",
+              }),
           parts: ["shelf"],
           after: [...closed, SIZE],
           hours: 0.5,

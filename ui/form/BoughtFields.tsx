@@ -10,6 +10,7 @@ const NAMES: Record<(typeof BOUGHT_KINDS)[number], string> = {
   hairpins: "Hairpin legs",
   pedestal: "Pedestals",
   lift: "Lifting columns",
+  welded: "One frame, welded to order",
 };
 
 /** What is known of bought legs: what was ordered, and what came. */
@@ -26,6 +27,7 @@ export function BoughtFields() {
     <NumberField key={label} label={label} value={value} onTake={(to) => set(label, at(...path), to)} />
   );
   const { plate } = bought;
+  const welded = bought.kind === "welded";
   return (
     <>
       <Group name="Bought legs">
@@ -35,20 +37,39 @@ export function BoughtFields() {
           options={BOUGHT_KINDS.map((value) => ({ value, name: NAMES[value] }))}
           onTake={(value) => set("Bought legs", at("kind"), value)}
         />
-        {number("How many", bought.count, "count")}
+        {number(welded ? "Tubes across" : "How many", bought.count, "count")}
+        {bought.kind === "hairpins" && (
+          <Choice
+            label="They stand"
+            value={bought.legs}
+            options={[
+              { value: "corners", name: "At the corners" },
+              { value: "circle", name: "In a circle, one on the grain’s line" },
+            ]}
+            onTake={(value) => set("Where hairpin legs stand", at("legs"), value)}
+          />
+        )}
         {bought.kind !== "hairpins" && size("Width across the top", bought.width, "width")}
-        {size("Bar or tube", bought.bar, "bar")}
+        {size(welded ? "Square tube" : "Bar or tube", bought.bar, "bar")}
+        {welded && number("Wall of the tube, mm", bought.welded.wall, "welded", "wall")}
+        {welded && (
+          <Tick
+            label="Tubes on the floor at its ends"
+            checked={bought.welded.sled}
+            onTake={(to) => set("Tubes on the floor", at("welded", "sled"), to)}
+          />
+        )}
         {bought.kind === "hairpins" && size("Set-in from the sides", bought.setIn, "setIn")}
         {bought.kind === "hairpins" && size("Spread from plate to foot", bought.spread, "spread")}
         {bought.kind === "lift" && size("Lowest, under the top", bought.low, "low")}
         {bought.kind === "lift" && size("Highest, under the top", bought.high, "high")}
       </Group>
-      <Group name="Plates">
-        {size("Plate along the top", plate.length, "plate", "length")}
-        {size("Plate across the top", plate.width, "plate", "width")}
-        {size("Plate thickness", plate.thickness, "plate", "thickness")}
-        {number("Rows of holes", plate.rows, "plate", "rows")}
-        {number("Holes in a row", plate.holes, "plate", "holes")}
+      <Group name={welded ? "Its holes" : "Plates"}>
+        {!welded && size("Plate along the top", plate.length, "plate", "length")}
+        {!welded && size("Plate across the top", plate.width, "plate", "width")}
+        {!welded && size("Plate thickness", plate.thickness, "plate", "thickness")}
+        {!welded && number("Rows of holes", plate.rows, "plate", "rows")}
+        {number(welded ? "Holes in a tube" : "Holes in a row", plate.holes, "plate", "holes")}
         <Choice
           label="Holes"
           value={fastening === "slotted" || fastening === "oversized" ? fastening : "other"}
@@ -84,9 +105,29 @@ export function BoughtFields() {
         />
       </Group>
       <Group name="Order">
-        {number("Mass of one, kg", bought.mass, "mass")}
-        {number("Rated for, kg each", bought.rating, "rating")}
+        {!welded && number("Mass of one, kg", bought.mass, "mass")}
+        {number(welded ? "Rated for, kg" : "Rated for, kg each", bought.rating, "rating")}
         {number("Lead time, weeks", bought.weeks, "weeks")}
+        {welded && (
+          <Choice
+            label="Coated"
+            value={bought.welded.coating}
+            options={[
+              { value: "raw", name: "Raw, oiled" },
+              { value: "waxed", name: "Brushed and waxed" },
+              { value: "powder", name: "Powder coated" },
+            ]}
+            onTake={(value) => set("Coating", at("welded", "coating"), value)}
+          />
+        )}
+        {welded && number("Weeks of coating", bought.welded.coatingWeeks, "welded", "coatingWeeks")}
+        {piece.form.shelf.kind !== "none" && !welded && (
+          <LengthField
+            label="Slot of a shelf bracket"
+            value={bought.bracket.slot}
+            onTake={(to) => set("Slot of a shelf bracket", at("bracket", "slot"), to)}
+          />
+        )}
         <Tick
           label="They came and were measured"
           checked={bought.measured}

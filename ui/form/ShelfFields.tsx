@@ -22,7 +22,16 @@ export function ShelfFields() {
         value={shelf.kind}
         options={[
           { value: "none", name: "None" },
-          { value: "solid", name: letIn ? "Let into the legs" : between ? "On the stretchers" : "On the stretcher" },
+          {
+            value: "solid",
+            name: letIn
+              ? "Let into the legs"
+              : seat?.on === "brackets"
+                ? "On brackets"
+                : between
+                  ? "On the stretchers"
+                  : "On the stretcher",
+          },
           { value: "slats", name: "Of slats" },
         ]}
         onTake={(value) => set("Shelf", ["form", "shelf", "kind"], value)}
@@ -42,7 +51,7 @@ export function ShelfFields() {
           )}
           {between ? (
             <>
-              {letIn && size("Shelf height", "height")}
+              {(letIn || seat?.on) && size("Shelf height", "height")}
               {size("Gap at each edge on the day", "gap")}
             </>
           ) : (

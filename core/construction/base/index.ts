@@ -8,7 +8,7 @@ import type { Bent } from "./bent/place";
 import { bought } from "./bought";
 import { box } from "./box";
 import type { Box } from "./box/place";
-import type { Bought } from "./bought/place";
+import type { Bought } from "./bought/stand";
 import { caseBase } from "./case";
 import type { Case } from "./case/case";
 import { existing } from "./existing";

@@ -30,7 +30,7 @@ const nowhere = (): Verdict =>
     subject: ["shelf"],
     level: "fix",
     text: "What stands below carries no shelf",
-    why: "A shelf is let into legs, posts or ends, or lies on low stretchers: there are none here.",
+    why: "A shelf is let into legs, posts or ends, lies on low stretchers, or on brackets between bought legs: there are none here.",
     remedies: [set("Leave the shelf out", ["form", "shelf", "kind"], "none")],
   });
 
@@ -57,7 +57,7 @@ function shelfFits({ form, at }: ShelfFacts): Verdict | null {
           : high < 0
             ? "The shelf lies above the top"
             : `A shelf ${mm(long + 2 * seat.letIn)} by ${mm(wide)}, ${mm(seat.height)} above the floor`,
-    why: `${seat.letIn > 0 ? `It is let in ${seat.letIn} mm at each end` : "It lies on the stretchers at its ends, between the legs, and goes in from an end"}; ${mm(Math.max(0, high))} stay above it.`,
+    why: `${seat.letIn > 0 ? `It is let in ${seat.letIn} mm at each end` : seat.on === "brackets" ? "It lies on brackets at its ends, as long as the legs leave it at that height" : "It lies on the stretchers at its ends, between the legs, and goes in from an end"}; ${mm(Math.max(0, high))} stay above it.`,
     remedies:
       wide > room
         ? [
@@ -67,7 +67,7 @@ function shelfFits({ form, at }: ShelfFacts): Verdict | null {
               Math.max(40, Math.floor(room * 0.6)),
             ),
           ]
-        : high < 100 && seat.letIn > 0 && seat.width === "between"
+        : high < 100 && (seat.letIn > 0 || seat.on) && seat.width === "between"
           ? [set("Lay it 180 mm above the floor", ["form", "shelf", "height"], 180)]
           : [],
   });
@@ -77,7 +77,7 @@ function shelfFits({ form, at }: ShelfFacts): Verdict | null {
 function shelfMoves({ form, at, top }: ShelfFacts): Verdict | null {
   const { shelf } = form;
   const [seat] = at.seats;
-  if (shelf.kind !== "solid" || !top || seat.width !== "between") return null;
+  if (shelf.kind !== "solid" || !top || seat.width !== "between" || seat.on) return null;
   const [wet, dry] = [Math.max(0, top.wet.change) / 2, Math.max(0, -top.dry.change) / 2];
   const left = seat.letIn > 0 ? seat.letIn - shelf.gap - dry : Infinity;
   const spare = shelf.gap - wet;

@@ -7,8 +7,9 @@ import { smallList } from "../../../assembly/small";
 import { USUAL_SHOP } from "../../../piece/shop";
 import { bodiesOfParts, clashes } from "../../../testing/clashes";
 import { at, find, planOf, tableWith } from "../../../testing/plans";
+import { BOUGHT_KINDS, LEGS_STAND } from "../../../piece/bought-choices";
 import { preview } from "../../preview";
-import type { Bought } from "./place";
+import type { Bought } from "./stand";
 
 const SEED = Number(process.env.SEED ?? 20261126);
 const set = (path: string, value: unknown) => at(`form.bought.${path}`, value);
@@ -97,7 +98,8 @@ describe("what is wrong is said", () => {
 
 describe(`bought legs of any choices (seed ${SEED})`, () => {
   const choices = fc.record({
-    kind: fc.constantFrom("frames", "hairpins", "pedestal", "lift"),
+    kind: fc.constantFrom(...BOUGHT_KINDS),
+    legs: fc.constantFrom(...LEGS_STAND),
     count: fc.integer({ min: 1, max: 6 }),
     bar: fc.integer({ min: 8, max: 80 }),
     spread: fc.integer({ min: 0, max: 120 }),
@@ -123,6 +125,6 @@ describe(`bought legs of any choices (seed ${SEED})`, () => {
           expect(Math.abs(least[1])).toBeLessThan(given.bar);
         }
       }),
-      { numRuns: 16, seed: SEED },
+      { numRuns: 30, seed: SEED },
     ));
 });

@@ -1,12 +1,15 @@
 import { dimension, formEdit } from "../../../drawing/scene";
 import { KIND_RULES } from "../../../joinery/joint-rules";
-import { mm } from "../../../verdict/verdict";
+import { fine, mm } from "../../../verdict/verdict";
 import type { Base } from "../base";
 import { boughtJoints, boughtMeetings } from "./joints";
 import { orderScene } from "./order";
 import { boughtParts } from "./parts";
-import { Bought, placeBought } from "./place";
+import { placeBought } from "./place";
+import type { Bought } from "./stand";
+import { shelfBrackets } from "./brackets";
 import { BOUGHT_RULES } from "./rules";
+import { Tube, tubesOf, Welded } from "./welded";
 import { boughtWork } from "./work";
 
 const SAID = {
@@ -14,7 +17,17 @@ const SAID = {
   hairpins: ["a hairpin leg", "hairpin legs"],
   pedestal: ["a pedestal", "pedestals"],
   lift: ["a lifting column", "lifting columns"],
+  welded: ["a welded frame", "welded frames"],
 };
+
+/** What is sawn for a frame that is welded: each length once. */
+const tubeSizes = (welded: Welded, { welded: { wall } }: Bought["choices"]): [string, string][] => [
+  ["Tube", `square, ${mm(welded.bar)}, wall ${fine(wall)}`],
+  ...tubesOf(welded).map((tube: Tube): [string, string] => [
+    tube.what,
+    `${tube.count} of ${mm(tube.length)}, ${tube.mitred ? "mitred at both ends, long point to long point" : "square"}`,
+  ]),
+];
 
 const capital = (text: string) => text[0].toUpperCase() + text.slice(1);
 
@@ -51,12 +64,16 @@ export const bought: Base<Bought> = {
           },
         ]
       : [],
-  describe: (_, { stands, choices }) =>
-    `${stands.length === 1 ? capital(SAID[choices.kind][0]) : `${stands.length} ${SAID[choices.kind][1]}`} bolted below the top${choices.measured ? "" : ", not measured yet"}.`,
-  sizes: (_, { stands, height, choices }) => [
-    [
-      "Bought",
-      `${stands.length} of ${choices.mass} kg, ${mm(height)} high under plates of ${mm(choices.plate.length)} by ${mm(choices.plate.width)}`,
-    ],
-  ],
+  small: shelfBrackets,
+  describe: (_, { stands, choices, welded }) =>
+    `${stands.length === 1 || welded ? capital(SAID[choices.kind][0]) : `${stands.length} ${SAID[choices.kind][1]}`} bolted below the top${choices.measured ? "" : ", not measured yet"}.`,
+  sizes: (_, { stands, height, choices, welded }) =>
+    welded
+      ? tubeSizes(welded, choices)
+      : [
+          [
+            "Bought",
+            `${stands.length} of ${choices.mass} kg, ${mm(height)} high under plates of ${mm(choices.plate.length)} by ${mm(choices.plate.width)}`,
+          ],
+        ],
 };

@@ -1,8 +1,11 @@
 /** What a maker of metal is sent: one leg or frame from the end and from the side, its plate from above with every hole. */
 import { dimension, Item, line, Point, rect, Scene, shifted } from "../../../drawing/scene";
-import { Bought, holesIn } from "./place";
+import { holesIn } from "./place";
+import type { Bought } from "./stand";
+import { weldedScene } from "./welded-order";
 
 export function orderScene(at: Bought): Scene {
+  if (at.welded) return weldedScene(at.welded);
   const { choices, height } = at;
   const { plate, bar, width, kind, spread } = choices;
   const [half, long] = [plate.width / 2, plate.length];

@@ -4,46 +4,65 @@ import { placeOf, seenFrom } from "../../../assembly/place";
 import type { Shape } from "../../../assembly/shape";
 import type { Vec } from "../../../assembly/vector";
 import type { BaseFacts } from "../base";
-import { Bought, Stand } from "./place";
+import type { Bought, Stand } from "./stand";
+import { Welded, weldedBody } from "./welded";
 
 /** How far a stand is drawn off the top when the piece is pulled apart, mm. */
 const PULL = 220;
-const NAMES = { frames: "Frame", hairpins: "Hairpin leg", pedestal: "Pedestal", lift: "Lifting column" };
+const NAMES = {
+  frames: "Frame",
+  hairpins: "Hairpin leg",
+  pedestal: "Pedestal",
+  lift: "Lifting column",
+  welded: "Welded frame",
+};
 
 const box = (length: number, width: number, thickness: number): Shape => ({ length, width, thickness });
 
 /** What is bought, where it stands: metal as boxes and bars, near enough to see what it clears. */
 export function boughtParts({ at }: BaseFacts<Bought>): AssemblyPart[] {
   const { choices, stands } = at;
+  if (at.welded) return [weldedPart(at, at.welded)];
   return stands.map((stand, i): AssemblyPart => {
     const { shape, place, more } = bodyOfStand(at, stand);
+    const { u, v } = axesOf(stand);
     const plate: Worked = {
       by: "bought",
       shows: true,
       shape: box(choices.plate.length, choices.plate.width, choices.plate.thickness),
-      // flat under the top: its length along the piece, its width across it, its thickness down from the underside
+      // flat under the top, its thickness up to the underside
       place: seenFrom(place, {
-        at: [stand.x - choices.plate.length / 2, at.under - choices.plate.thickness, stand.z + choices.plate.width / 2],
-        x: [1, 0, 0],
-        y: [0, 0, -1],
+        at: [
+          stand.x - (u.x * choices.plate.length) / 2 + (v.x * choices.plate.width) / 2,
+          at.under - choices.plate.thickness,
+          stand.z - (u.z * choices.plate.length) / 2 + (v.z * choices.plate.width) / 2,
+        ],
+        x: [u.x, 0, u.z],
+        y: [-v.x, 0, -v.z],
       }),
     };
-    return {
-      id: `Y${i + 1}`,
-      kind: "bought-leg",
-      name: NAMES[choices.kind],
-      letter: "Y",
-      role: "bought",
-      make: "solid",
-      note: "",
-      bought: { mass: choices.mass, weeks: choices.weeks, measured: choices.measured },
-      ...{ shape, place },
-      adds: [plate, ...more],
-      cuts: [],
-      opens: [0, -PULL, 0],
-    };
+    return { ...known(at, i + 1), ...{ shape, place }, adds: [plate, ...more] };
   });
 }
+
+/** What every part that is bought shares. */
+const known = (
+  { choices: { kind, mass, weeks, measured, welded } }: Bought,
+  n: number,
+): Omit<AssemblyPart, "shape" | "place" | "adds"> => ({
+  ...{ id: `Y${n}`, kind: "bought-leg", name: NAMES[kind], letter: "Y", role: "bought", make: "solid", note: "" },
+  bought: { mass, weeks: weeks + (kind === "welded" ? welded.coatingWeeks : 0), measured },
+  cuts: [],
+  opens: [0, -PULL, 0],
+});
+
+const weldedPart = (at: Bought, welded: Welded): AssemblyPart => ({ ...known(at, 1), ...weldedBody(welded) });
+
+/** A plate's own axes: along it and across it, as it lies under the top. */
+export const axesOf = ({ turned = { x: 0, z: 1 } }: Pick<Stand, "turned">) => ({
+  u: { x: turned.z, z: -turned.x },
+  v: turned,
+});
 
 interface Body {
   shape: Shape;
@@ -51,6 +70,7 @@ interface Body {
   more: Worked[];
 }
 
+/** One that stands by itself. */
 function bodyOfStand(at: Bought, stand: Stand): Body {
   const { choices, height } = at;
   const { bar, width } = choices;
@@ -84,8 +104,10 @@ function bodyOfStand(at: Bought, stand: Stand): Body {
     }
     case "hairpins": {
       const foot: Vec = [x + stand.out.x * choices.spread, 0, z + stand.out.z * choices.spread];
+      const { u } = axesOf(stand);
       const heads = [-1, 1].map((side): Vec => {
-        const head: Vec = [x + side * (choices.plate.length / 2 - bar), high, z];
+        const off = side * (choices.plate.length / 2 - bar);
+        const head: Vec = [x + u.x * off, high, z + u.z * off];
         const aside = Math.hypot(head[0] - foot[0], head[2] - foot[2]);
         // its end is square to it: the corner that rises stays inside the plate
         const rises = (bar * Math.SQRT1_2 * aside) / Math.hypot(aside, Math.max(1, high - bar));
@@ -99,6 +121,7 @@ function bodyOfStand(at: Bought, stand: Stand): Body {
         more: [shown(second.shape, seenFrom(first.place, second.place))],
       };
     }
+    case "welded":
     case "pedestal":
     case "lift": {
       const foot = choices.kind === "pedestal" ? { long: width, wide: width } : { long: bar, wide: width };

@@ -2,9 +2,12 @@ import { grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdic
 import type { BaseRuleFacts, Rule } from "../base";
 import { kneeRoomUnder } from "../knee-room";
 import { spanBetween } from "../span";
-import { tipping } from "../tipping";
 import { middleLine, slabsOf } from "../../top/slabs";
-import { Bought, holesIn } from "./place";
+import { bracketSlots } from "./bracket-rules";
+import { holesIn } from "./place";
+import type { Bought } from "./stand";
+import { tips } from "./tips";
+import { weldedFits } from "./welded-rules";
 
 type Facts = BaseRuleFacts<Bought>;
 
@@ -30,11 +33,13 @@ export const BOUGHT_RULES: readonly Rule<Facts>[] = [
   spans,
   kneeRoom,
   tips,
+  bracketSlots,
 ];
 
 const path = (...rest: string[]) => ["form", "bought", ...rest];
 
-function standsFit({ at }: Facts): Verdict {
+function standsFit({ at, form }: Facts): Verdict {
+  if (at.welded) return weldedFits(at, at.welded, form.overhang.end);
   const { plate } = at.choices;
   const past = Math.max(
     ...at.stands.map(({ x, z }) =>
@@ -93,7 +98,8 @@ function rated({ at, species, brief }: Facts): Verdict {
   const { rating } = at.choices;
   const top = (at.top.length * at.top.width * at.top.thickness * species.density) / 1e9;
   const load = top + BOUGHT.person * Math.min(2, brief.seats.most);
-  const carried = rating * at.stands.length;
+  const each = at.welded ? 1 : at.stands.length;
+  const carried = rating * each;
   const level = grade(carried, "at least", load, top);
   return verdict({
     id: "form.rating",
@@ -104,7 +110,7 @@ function rated({ at, species, brief }: Facts): Verdict {
       level === "fix"
         ? `Rated for ${Math.round(carried)} kg: the top alone weighs ${Math.round(top)}`
         : `Rated for ${Math.round(carried)} kg, asked for ${Math.round(load)}`,
-    why: `${at.stands.length} of ${Math.round(rating)} kg each; the top weighs about ${Math.round(top)} kg, and someone who leans or sits on it puts on ${BOUGHT.person} kg each.`,
+    why: `${each} of ${Math.round(rating)} kg${each > 1 ? " each" : ""}; the top weighs about ${Math.round(top)} kg, and someone who leans or sits on it puts on ${BOUGHT.person} kg each.`,
     limit: Math.round(load),
     actual: Math.round(carried),
     sense: "at least",
@@ -115,9 +121,9 @@ function rated({ at, species, brief }: Facts): Verdict {
         ? []
         : [
             set(
-              `Order them for ${Math.ceil(load / at.stands.length / 10) * 10} kg each`,
+              `Order ${each > 1 ? "them" : "it"} for ${Math.ceil(load / each / 10) * 10} kg${each > 1 ? " each" : ""}`,
               path("rating"),
-              Math.ceil(load / at.stands.length / 10) * 10,
+              Math.ceil(load / each / 10) * 10,
             ),
           ],
   });
@@ -146,9 +152,9 @@ function middle({ form, at, choices }: Facts): Verdict | null {
   const { holes, width } = at.choices.plate;
   const slabs = slabsOf(form, at.top);
   if (slabs.length > 0) {
-    const { across } = holesIn(at.choices);
+    const across = at.welded ? at.welded.holes : holesIn(at.choices).across.map((each) => each - width / 2);
     const off = slabs.map((slab) =>
-      Math.min(...across.map((each) => Math.abs(each - width / 2 - (at.top.width / 2 - middleLine(slab))))),
+      Math.min(...across.map((each) => Math.abs(each - (at.top.width / 2 - middleLine(slab))))),
     );
     const most = Math.max(...off);
     return verdict({
@@ -205,7 +211,8 @@ function lifts({ at, form }: Facts): Verdict | null {
   });
 }
 
-function plates({ at }: Facts): Verdict {
+function plates({ at }: Facts): Verdict | null {
+  if (at.welded) return null;
   const { plate } = at.choices;
   const least = Math.min(plate.length, plate.width);
   const level = grade(least, "at least", BOUGHT.plate, 30);
@@ -238,33 +245,24 @@ function plates({ at }: Facts): Verdict {
 function spans({ at }: Facts): Verdict | null {
   const xs = [...new Set(at.stands.map(({ x }) => x))].sort((a, b) => a - b);
   if (xs.length < 2) return null;
-  const span = Math.max(...xs.slice(1).map((x, i) => x - xs[i])) - at.choices.plate.length;
+  const span =
+    Math.max(...xs.slice(1).map((x, i) => x - xs[i])) - (at.welded ? at.welded.bar : at.choices.plate.length);
   return spanBetween({
-    ...{ at, span, kind: "bought-leg", between: "plates" },
+    ...{ at, span, kind: "bought-leg", between: at.welded ? "tubes" : "plates" },
     why: ", and no bearer keeps it flat across. Steel channels let in below, or battens, do.",
-    remedies: at.stands.length < 3 ? [set("Stand it on three", path("count"), 3)] : [],
+    remedies:
+      at.stands.length >= 3
+        ? []
+        : [set(at.welded ? "Have a third tube welded across" : "Stand it on three", path("count"), 3)],
   });
 }
 
 function kneeRoom({ form, at }: Facts): Verdict | null {
   return kneeRoomUnder(form, at, {
-    ...{ kind: "bought-leg", one: "plate", many: "plates" },
+    ...{ kind: "bought-leg", ...(at.welded ? { one: "ring", many: "ring" } : { one: "plate", many: "plates" }) },
     remedies: (good) => {
-      const height = Math.ceil(good + at.top.thickness + at.choices.plate.thickness);
+      const height = Math.ceil(good + form.height - at.kneeRoom);
       return [set(`Make it ${height} mm high`, ["form", "height"], height)];
-    },
-  });
-}
-
-function tips({ at, weight }: Facts): Verdict | null {
-  return tipping({
-    ...{ at, weight, subject: ["bought-leg", "top"] },
-    mend: (apart) => {
-      if (at.choices.kind === "hairpins") {
-        const setIn = Math.max(0, Math.floor((at.top.width - apart) / 2 - at.choices.spread));
-        return [set(`Set them in by ${setIn} mm`, path("setIn"), setIn)];
-      }
-      return [set(`Order them ${apart} mm wide`, path("width"), apart)];
     },
   });
 }

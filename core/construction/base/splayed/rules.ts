@@ -5,7 +5,7 @@ import { kneeRoomUnder } from "../knee-room";
 import { LEAN } from "../tipping";
 import { outAt } from "./lean";
 import { armEnd, legFace, Splayed } from "./place";
-import { pushAt } from "./tips";
+import { pushAt } from "../tips-between-feet";
 
 type Facts = BaseRuleFacts<Splayed>;
 

@@ -12,7 +12,7 @@ import { at, find, planOf, tableWith } from "../../../testing/plans";
 import { preview } from "../../preview";
 import { armWays, halfBetween, legLean } from "./lean";
 import type { Splayed } from "./place";
-import { pushAt } from "./tips";
+import { pushAt } from "../tips-between-feet";
 
 const SEED = Number(process.env.SEED ?? 20261126);
 const set = (path: string, value: unknown) => at(`form.splayed.${path}`, value);

@@ -1,11 +1,18 @@
 /** What a push down on the rim does between two feet, where it stands farthest outside the line that the piece would tip over. */
-import type { Splayed } from "./place";
+import type { PieceGeometry } from "../geometry";
 
 const GRAVITY = 9.81;
 
+/** Which way a foot lies from the middle, and how far its outside is, mm. */
+interface Ray {
+  x: number;
+  z: number;
+  foot: number;
+}
+
 /** The least push that lifts a foot, N: Infinity where the rim stays inside. `out` is from the middle to that line, `beyond` from the line to the rim there, mm */
 export function pushAt(
-  at: Pick<Splayed, "arms" | "top">,
+  at: { arms: readonly Ray[]; top: PieceGeometry["top"] },
   weight: number,
   round: boolean,
 ): { newtons: number; out: number; beyond: number } {
@@ -25,7 +32,7 @@ export function pushAt(
 }
 
 /** How far a top reaches in a direction. @source support of an ellipse: √((a nx)² + (b nz)²); of a rectangle: its corner */
-function farthest({ length, width }: Splayed["top"], n: { x: number; z: number }, round: boolean): number {
+function farthest({ length, width }: PieceGeometry["top"], n: { x: number; z: number }, round: boolean): number {
   const [a, b] = [length / 2, width / 2];
   return round ? Math.hypot(a * n.x, b * n.z) : a * Math.abs(n.x) + b * Math.abs(n.z);
 }
