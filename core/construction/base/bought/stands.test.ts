@@ -39,7 +39,7 @@ describe("three legs in a circle under a round top of 900", () => {
     expect(find(plan, "form.tips").actual).toBe(Math.round(newtons));
     // more legs do, and with heavier ones farther in, so does setting them out
     expect(pressed(table(...three), "form.tips").level).toBe("holds");
-    const heavier = table(...three, set("mass", 6), set("setIn", 90));
+    const heavier = table(...three, set("mass", 15), set("setIn", 120));
     expect(find(planOf(heavier), "form.tips").remedies[0].label).toMatch(/^Set them in by/);
     expect(pressed(heavier, "form.tips").level).toBe("holds");
   });
