@@ -31,6 +31,8 @@ export interface ThroughTenon extends Joint {
   section: { width: number; thickness: number };
   behind: number;
   shoulders: { face: number; end: number };
+  /** its one kerf runs along its width, so that the wedge presses on the end grain of what it passes and does not split it */
+  lengthwise?: true;
 }
 
 export interface ThroughInputs {
@@ -40,6 +42,7 @@ export interface ThroughInputs {
   proud: number;
   wedged: boolean;
   thickness: number | null;
+  lengthwise?: true;
   shop: Shop;
 }
 
@@ -51,16 +54,18 @@ export function throughTenon({
   proud,
   wedged,
   thickness: asked,
+  lengthwise,
   shop,
 }: ThroughInputs): ThroughTenon {
   const { size, tool } = ownedSize(cuttersOf(shop), section.thickness * THROUGH.share, asked);
   const end = Math.min(THROUGH.shoulder, section.width / 8);
   const tenonWidth = section.width - 2 * end;
-  const wedges = wedged ? (tenonWidth >= THROUGH.wedgeFrom ? 2 : 1) : 0;
+  const wedges = wedged ? (tenonWidth >= THROUGH.wedgeFrom && !lengthwise ? 2 : 1) : 0;
   const beside = (into.thickness - size) / 2;
   return {
     ...meets,
     kind: "through-tenon",
+    ...(lengthwise ? { lengthwise } : {}),
     thickness: size,
     tenonWidth,
     proud,
@@ -88,6 +93,7 @@ export function throughTenonBodies(joint: ThroughTenon): JointBodies {
     shape: { length: reach, width: tenonWidth, thickness },
     place: { ...HOME, at: [0, shoulders.end, shoulders.face] },
   });
+  if (joint.lengthwise) return { adds: [{ ...tenon(length), shows: true }], cuts: [tenon(behind)], ...oneKerf(joint) };
   const own = kerfsOf(joint).flatMap((y): JointBody[] => [
     {
       shape: { length: length - relief.from, width: kerf, thickness },
@@ -117,6 +123,16 @@ export function throughTenonBodies(joint: ThroughTenon): JointBodies {
   };
 }
 
+/** One kerf in the middle of its thickness, along all its width. */
+function oneKerf({ wedges, tenonWidth, thickness, shoulders, relief, kerf, length }: ThroughTenon) {
+  if (wedges === 0) return { own: [] };
+  const slit: JointBody = {
+    shape: { length: Math.max(1, length - relief.from), width: tenonWidth, thickness: kerf },
+    place: { ...HOME, at: [relief.from, shoulders.end, shoulders.face + (thickness - kerf) / 2] },
+  };
+  return { own: [slit], brings: [{ ...slit, name: "Wedge", of: "wood" } satisfies Brought] };
+}
+
 export const throughTenonHeld = ({ shoulders, tenonWidth }: ThroughTenon): Held[] => [
   { kind: "glue", name: "its wedged tenon", from: shoulders.end, to: shoulders.end + tenonWidth },
 ];
@@ -135,7 +151,14 @@ export function throughTenonCard(joint: ThroughTenon): SettingCard {
       { what: "Cut it", setting: "from both faces, to meet in the middle" },
       { what: "Shoulder to tip", setting: `${mm(length)}${proud > 0 ? `, ${mm(proud)} proud` : ", flush"}` },
       { what: "Shoulder depth each face", setting: fine(shoulders.face) },
-      ...(wedges > 0
+      ...(joint.lengthwise && wedges > 0
+        ? [
+            { what: "One kerf along its width, in its middle", setting: `ends ${mm(relief.from)} from the shoulder` },
+            { what: "Mortise flared outside along the grain of what it passes, each end", setting: fine(gain) },
+            { what: "Wedge", setting: `${mm(joint.kerf + gain)} at the thick end, ${mm(tenonWidth)} wide` },
+          ]
+        : []),
+      ...(!joint.lengthwise && wedges > 0
         ? [
             {
               what: `${wedges} kerfs, ending in a hole`,
@@ -146,6 +169,8 @@ export function throughTenonCard(joint: ThroughTenon): SettingCard {
           ]
         : []),
     ],
-    marked: "The shoulder line is marked from the posts as they stand; the tip is trimmed when the wedges are in.",
+    marked: joint.lengthwise
+      ? "Mortises are marked from the tenons themselves, held upside down on the face; the wedge presses on end grain, never across it."
+      : "The shoulder line is marked from the posts as they stand; the tip is trimmed when the wedges are in.",
   };
 }

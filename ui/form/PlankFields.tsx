@@ -34,11 +34,13 @@ export function PlankFields() {
             { value: "mitred", name: "Mitred, grain running over" },
             { value: "housed", name: "Let into the top" },
             { value: "loose", name: "Loose tenons" },
+            { value: "through", name: "Tenons through the top, wedged" },
           ]}
           onTake={(value) => set("End to top", at("joint"), value)}
         />
         {plank.joint !== "mitred" && size("Thickness of the ends", plank.thickness, "thickness")}
         {plank.joint !== "mitred" && size("Set-in of the ends", plank.setIn, "setIn")}
+        {plank.joint === "through" && size("Proud of the top", plank.proud, "proud")}
         {plank.joint === "mitred" && (
           <Choice
             label="Below"
@@ -82,6 +84,33 @@ export function PlankFields() {
           </>
         )}
         {stretcher.kind === "wedged" && size("Tenon proud", stretcher.proud, "stretcher", "proud")}
+      </Group>
+      <Group name="Wall">
+        <Choice
+          label="Wall between the ends"
+          value={plank.wall.kind}
+          options={[
+            { value: "none", name: "None" },
+            { value: "housed", name: "Let into both, grain along" },
+          ]}
+          onTake={(value) => set("Wall between the ends", at("wall", "kind"), value)}
+        />
+        {plank.wall.kind !== "none" && (
+          <>
+            <Choice
+              label="It stands"
+              value={plank.wall.place}
+              options={[
+                { value: "back", name: "At the back" },
+                { value: "middle", name: "In the middle" },
+              ]}
+              onTake={(value) => set("Where the wall stands", at("wall", "place"), value)}
+            />
+            {size("Wall above the floor", plank.wall.height, "wall", "height")}
+            {size("Wall from edge to edge", plank.wall.depth, "wall", "depth")}
+            {size("Thickness of the wall", plank.wall.thickness, "wall", "thickness")}
+          </>
+        )}
       </Group>
     </>
   );

@@ -37,14 +37,15 @@ interface Racking {
   stiff: number;
   least: number;
   subject: string[];
-  /** what folds: "the ends" */
+  /** what folds: "the ends"; what ties them, where that is no stretcher */
   folds: string;
+  tie?: string | undefined;
   why: string;
   remedies: Remedy[];
 }
 
 /** Whether the ends stay upright along the piece: the height of the stretcher's shoulders is the lever. */
-export function racksAlong({ deep, stiff, least, subject, folds, why, remedies }: Racking): Verdict {
+export function racksAlong({ deep, stiff, least, subject, folds, tie, why, remedies }: Racking): Verdict {
   const level = grade(deep, "at least", stiff, least);
   return verdict({
     id: "form.racking",
@@ -55,7 +56,7 @@ export function racksAlong({ deep, stiff, least, subject, folds, why, remedies }
       deep === 0
         ? `Nothing ties ${folds}: they fold along the piece`
         : level === "holds"
-          ? `A stretcher ${mm(deep)} deep stops the racking`
+          ? `${tie ?? `A stretcher ${mm(deep)} deep`} stops the racking`
           : `A stretcher ${mm(deep)} deep lets ${folds} rack`,
     why,
     limit: stiff,

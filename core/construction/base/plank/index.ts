@@ -13,6 +13,7 @@ const JOINTS = {
   mitred: "mitred to the top so that the grain runs over",
   housed: "let into the top",
   loose: "on loose tenons under the top",
+  through: "tenoned through the top and wedged",
 };
 
 /** Two or three panels that stand on end, their grain upright, joined to the top itself. */
@@ -30,13 +31,16 @@ export const plank: Base<Plank> = {
   work: plankWork,
   dimensions: plankDimensions,
   setOuts: () => [],
-  describe: ({ plank: { joint } }, { ends, stretcher, floor, bays, under }) =>
+  describe: ({ plank: { joint } }, { ends, stretcher, floor, bays, under, wall }) =>
     floor > 0 && ends.length === 2
       ? `Four boards and four mitres, the grain running round, open in front and behind: ${mm(bays[0].to - bays[0].from)} by ${mm(under - floor)} inside${stretcher ? ", a stretcher between the ends" : ""}.`
-      : `${ends.length === 3 ? "Three" : "Two"} plank ends ${JOINTS[joint]}${stretcher ? ", a stretcher between them" : ""}.`,
-  sizes: (_, { plank: { width, thickness, height }, stretcher, floor, bays, under }) => [
+      : `${ends.length === 3 ? "Three" : "Two"} plank ends ${JOINTS[joint]}${stretcher ? ", a stretcher between them" : ""}${wall ? ", a wall between them" : ""}.`,
+  sizes: (_, { plank: { width, thickness, height }, stretcher, floor, bays, under, wall }) => [
     ["Ends", `${mm(width)} by ${mm(thickness)}, ${mm(height)} high`],
     ...(floor > 0 ? [["Inside", `${mm(bays[0].to - bays[0].from)} by ${mm(under - floor)}`] as [string, string]] : []),
+    ...(wall
+      ? [["Wall", `${mm(wall.depth)} by ${mm(wall.thickness)}, ${mm(wall.from)} above the floor`] as [string, string]]
+      : []),
     ...(stretcher
       ? [
           [

@@ -42,14 +42,31 @@ export function plankJoints(at: Plank, form: Form, choices: JointChoices, shop: 
       ...{ width: plank.width, board: top.thickness, shop, set: lines },
       setting: set(who.group, { ...USUAL_TENON, kind: "loose" }),
     });
+  const through = (who: Meets): KindOfJoint => {
+    const { each } = throughPlaces(plank.width);
+    return throughTenon({
+      meets: { ...who, count: who.count * throughPlaces(plank.width).count },
+      section: { width: each, thickness: plank.thickness },
+      // beside a mortise the top goes on to its own end
+      into: { depth: top.thickness, thickness: 2 * form.overhang.end + plank.thickness },
+      ...{ proud: form.plank.proud, wedged: true, lengthwise: true, shop },
+      thickness: set(who.group, USUAL_TENON).thickness,
+    });
+  };
   const out: KindOfJoint[] = [
-    form.plank.joint === "mitred"
-      ? corner(outer, waterfall(at))
-      : form.plank.joint === "housed"
-        ? housing({ meets: outer, section, into: { depth: top.thickness, thickness: top.length }, glued: true })
-        : loose(outer, into),
+    form.plank.joint === "through"
+      ? through(outer)
+      : form.plank.joint === "mitred"
+        ? corner(outer, waterfall(at))
+        : form.plank.joint === "housed"
+          ? housing({ meets: outer, section, into: { depth: top.thickness, thickness: top.length }, glued: true })
+          : loose(outer, into),
   ];
-  if (ends.some((end) => !end.outer)) out.push(loose(meets("top", "middle-end", "Middle end to top", 1), into));
+  if (ends.some((end) => !end.outer)) {
+    const who = meets("top", "middle-end", "Middle end to top", 1);
+    out.push(form.plank.joint === "through" ? through(who) : loose(who, into));
+  }
+  out.push(...wallJoints(at, meets));
   if (floor > 0) {
     out.push(corner(meets("bottom-board", "plank-end", "End to bottom", 2), []));
     if (ends.some((end) => !end.outer))
@@ -57,21 +74,21 @@ export function plankJoints(at: Plank, form: Form, choices: JointChoices, shop: 
   }
   if (!stretcher) return out;
   const rail = { width: stretcher.depth, thickness: stretcher.thickness };
-  const through = { depth: plank.thickness, thickness: plank.width };
+  const passed = { depth: plank.thickness, thickness: plank.width };
   const who = meets("plank-end", "stretcher", "Stretcher to end", 2);
   out.push(
     form.plank.stretcher.kind === "wedged"
       ? throughTenon({
-          ...{ meets: who, section: rail, into: through, proud: form.plank.stretcher.proud, wedged: true },
+          ...{ meets: who, section: rail, into: passed, proud: form.plank.stretcher.proud, wedged: true },
           ...{ thickness: set(who.group, USUAL_TENON).thickness, shop },
         })
-      : endJoint({ meets: who, section: rail, into: through, setting: set(who.group, USUAL_TENON), shop }),
+      : endJoint({ meets: who, section: rail, into: passed, setting: set(who.group, USUAL_TENON), shop }),
   );
   if (bays.length > 1) {
     const middle = meets("middle-end", "stretcher", "Stretcher to middle end", 2);
     out.push(
       blindTenon({
-        ...{ meets: middle, section: rail, into: through, setting: set(middle.group, USUAL_TENON), shop },
+        ...{ meets: middle, section: rail, into: passed, setting: set(middle.group, USUAL_TENON), shop },
         // it only finds its place there: the wedges at the outer ends hold it
         pushed: true,
         most: Math.max(1, plank.thickness / 2 - 4),
@@ -79,6 +96,28 @@ export function plankJoints(at: Plank, form: Form, choices: JointChoices, shop: 
     );
   }
   return out;
+}
+
+/** Tenons side by side in an end's width, with shoulders between them. */
+export function throughPlaces(width: number): { count: number; each: number } {
+  const count = Math.max(2, Math.round(width / EVERY));
+  return { count, each: width / count };
+}
+
+/** A wall let into each end dry, screwed in its middle: it moves up and down, they don't. */
+function wallJoints(
+  { wall, plank, bays }: Plank,
+  meets: (...of: [string, string, string, number]) => Meets,
+): KindOfJoint[] {
+  if (!wall) return [];
+  const section = { width: wall.depth, thickness: wall.thickness };
+  const into = { depth: plank.thickness, thickness: plank.width };
+  return [
+    housing({ meets: meets("plank-end", "wall", "Wall to end", 2), section, into }),
+    ...(bays.length > 1
+      ? [housing({ meets: meets("middle-end", "wall", "Wall to middle end", 2), section, into })]
+      : []),
+  ];
 }
 
 /** The blank it comes from, or would come from, as the form tells it. */

@@ -3,10 +3,11 @@ import type { Meeting } from "../../../assembly/meeting";
 import type { Place } from "../../../assembly/place";
 import type { KindOfJoint } from "../../../joinery/kinds";
 import type { BaseFacts } from "../base";
+import { throughPlaces } from "./joints";
 import type { Plank } from "./place";
 
 export function plankMeetings({ form, at, joints }: BaseFacts<Plank>): Meeting[] {
-  const { ends, plank, under, top, stretcher, bays, mitred, floor } = at;
+  const { ends, plank, under, top, stretcher, bays, mitred, floor, wall } = at;
   const byId = new Map<string, KindOfJoint>(joints.map((joint) => [joint.id, joint]));
   const out: Meeting[] = [];
   const meet = (id: string, who: Omit<Meeting, "joint">) => {
@@ -44,7 +45,18 @@ export function plankMeetings({ form, at, joints }: BaseFacts<Plank>): Meeting[]
           y: [0, 0, -side],
         },
       });
-    else
+    else if (form.plank.joint === "through") {
+      const { count, each } = throughPlaces(plank.width);
+      for (let n = 0; n < count; n += 1)
+        meet(outer ? "top+plank-end" : "top+middle-end", {
+          ...{ enters, receives: "T" },
+          face: {
+            at: [x - plank.thickness / 2, under, -plank.width / 2 + n * each],
+            x: [0, 1, 0],
+            y: [0, 0, 1],
+          },
+        });
+    } else
       meet(outer ? "top+plank-end" : "top+middle-end", {
         ...{ enters, receives: "T" },
         face: {
@@ -54,6 +66,19 @@ export function plankMeetings({ form, at, joints }: BaseFacts<Plank>): Meeting[]
         },
       });
   });
+  if (wall)
+    bays.forEach(({ from, to }, i) => {
+      const enters = bays.length > 1 ? `W${i + 1}` : "W";
+      const front = wall.back + wall.thickness;
+      for (const [end, face] of [
+        [i, { at: [from, wall.from, front], x: [-1, 0, 0], y: [0, 1, 0] }],
+        [i + 1, { at: [to, wall.from, wall.back], x: [1, 0, 0], y: [0, 1, 0] }],
+      ] as const)
+        meet(ends[end].outer ? "plank-end+wall" : "middle-end+wall", {
+          ...{ enters, receives: `P${end + 1}` },
+          face,
+        });
+    });
   if (!stretcher) return out;
   const thick = stretcher.thickness / 2;
   bays.forEach(({ from, to }, i) => {

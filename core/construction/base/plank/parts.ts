@@ -31,6 +31,24 @@ export function plankParts({ form, at }: BaseFacts<Plank>): AssemblyPart[] {
       place: { at: [-top.length / 2, floor, -plank.width / 2], x: [1, 0, 0], y: [0, 0, 1] },
       opens: [0, -2 * PULL.down, 0],
     });
+  if (at.wall) all.push(...wallParts(at, at.wall));
   if (stretcher) all.push(...stretchersBetween({ bays, stretcher, marked: "ends", opens: [0, -PULL.down, 0] }));
   return all.map((part) => ({ ...part, adds: [], cuts: [] }));
 }
+
+/** Boards on edge between the ends. */
+const wallParts = ({ bays }: Plank, { from, depth, thickness, back }: NonNullable<Plank["wall"]>): Plain[] =>
+  bays.map((bay, i): Plain => ({
+    ...{
+      id: bays.length > 1 ? `W${i + 1}` : "W",
+      kind: "wall",
+      name: "Wall",
+      letter: "W",
+      role: "panel",
+      make: "solid",
+    },
+    note: "Glued from the boards chosen for it, its grain along the piece; let in dry at both ends.",
+    shape: { length: Math.max(1, bay.to - bay.from), width: depth, thickness },
+    place: { at: [bay.from, from, back], x: [1, 0, 0], y: [0, 1, 0] },
+    opens: [0, 0, -PULL.along],
+  }));

@@ -16,6 +16,8 @@ export interface Plank extends PieceGeometry {
   floor: number;
   stretcher: { depth: number; thickness: number; from: number } | null;
   bays: { from: number; to: number }[];
+  /** a board on edge in each bay: its lower edge and how wide, z of its back face */
+  wall: { from: number; depth: number; thickness: number; back: number } | null;
 }
 
 /** Ends whose corners are mitred reach to the top's own ends and sides, and are as thick as it is. */
@@ -25,6 +27,13 @@ export const isClosed = (form: Form) => isMitred(form) && form.plank.floor === "
 
 /** How far an end is let into the top: 8 mm, a third of it at most. @source common practice */
 export const letInTop = (top: number) => Math.max(1, Math.floor(Math.min(LET_IN, top / 3)));
+
+/** How far an end goes on beyond its shoulders under the top: into it, or through it. */
+const intoTop = ({ joint, proud }: Form["plank"], top: number, outer: boolean) =>
+  joint === "through" ? top + proud : joint === "housed" && outer ? letInTop(top) : 0;
+
+/** How far a wall is let into an end: 8 mm, a third of it at most. @source common practice */
+export const wallLetIn = (end: number) => Math.max(1, Math.floor(Math.min(LET_IN, end / 3)));
 
 /** @returns geometry; sizes may come out at or below 0, which its rules judge */
 export function placePlank(form: Form, asBuilt: readonly AsBuilt[]): Plank {
@@ -40,6 +49,15 @@ export function placePlank(form: Form, asBuilt: readonly AsBuilt[]): Plank {
   const ends = xs.map((x) => ({ x, outer: x !== 0 || xs.length === 2 }));
   const { kind, depth, thickness: thick, height: from } = choice.stretcher;
   const bays = xs.slice(1).map((x, i) => ({ from: xs[i] + thickness / 2, to: x - thickness / 2 }));
+  const wall =
+    choice.wall.kind === "none"
+      ? null
+      : {
+          from: choice.wall.height,
+          depth: choice.wall.depth,
+          thickness: choice.wall.thickness,
+          back: choice.wall.place === "back" ? -width / 2 : -choice.wall.thickness / 2,
+        };
   const floor = isClosed(form) ? top.thickness : 0;
   const relief = floor > 0 ? 0 : reliefOf(choice.relief, height);
   const foot = relief > 0 ? footLength(width) : width / 2;
@@ -49,16 +67,19 @@ export function placePlank(form: Form, asBuilt: readonly AsBuilt[]): Plank {
       kind: outer ? "plank-end" : "middle-end",
       part: `P${i + 1}`,
       name: i === 0 ? "left end" : outer ? "right end" : "middle end",
-      length: (outer ? height : under - floor) + (outer && choice.joint === "housed" ? letInTop(top.thickness) : 0),
+      length: (outer ? height : under - floor) + intoTop(choice, top.thickness, outer),
       ...{ width, thickness },
       sizesAt: ["form", "plank"],
     })),
     ...(floor > 0 ? [bottomBoard(top.length, width, floor)] : []),
+    ...(wall
+      ? bays.map((bay, i) => wallPanel(bay, { ...wall, letIn: wallLetIn(thickness) }, bays.length > 1 ? i + 1 : null))
+      : []),
   ];
   return {
     kind: "plank",
     keeps: { end: !mitred, side: false },
-    ...{ top, core, under, ends, mitred, floor, bays },
+    ...{ top, core, under, ends, mitred, floor, bays, wall },
     plank: { width, thickness, height },
     stretcher: kind === "none" ? null : { depth, thickness: thick, from },
     frame: { length: 2 * reach + thickness, width },
@@ -78,7 +99,10 @@ export function placePlank(form: Form, asBuilt: readonly AsBuilt[]): Plank {
       ...{ holders: ["plank-end", "middle-end"], letIn: LET_IN, width: "free" },
     })),
     ...(mitred && choice.blank === "one"
-      ? { row: rowOf(top, { height, floor }), panels: apart.filter((each) => each.kind === "middle-end") }
+      ? {
+          row: rowOf(top, { height, floor }),
+          panels: apart.filter((each) => each.kind === "middle-end" || each.kind === "wall"),
+        }
       : { panels: apart }),
     kneeRoom: under,
     between: Math.min(...bays.map(({ from: a, to }) => to - a)),
@@ -94,6 +118,20 @@ export const rowOf = (top: PieceGeometry["top"], { height, floor }: { height: nu
     { name: "right end", kind: "plank-end", length: height },
     ...(floor > 0 ? [{ name: "bottom", kind: "bottom-board", length: top.length }] : []),
   ],
+});
+
+const wallPanel = (
+  { from, to }: Plank["bays"][number],
+  { depth, thickness, letIn }: NonNullable<Plank["wall"]> & { letIn: number },
+  n: number | null,
+): PanelPlace => ({
+  ...{
+    id: `wall${n ? `-${n}` : ""}`,
+    kind: "wall",
+    part: `W${n ?? ""}`,
+    name: n ? `${n === 1 ? "left" : "right"} wall` : "wall",
+  },
+  ...{ length: to - from + 2 * letIn, width: depth, thickness, sizesAt: ["form", "plank", "wall"] },
 });
 
 const bottomBoard = (length: number, width: number, thickness: number): PanelPlace => ({

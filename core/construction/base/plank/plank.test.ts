@@ -182,7 +182,8 @@ describe("what is wrong is said", () => {
 
 const choices = fc.record({
   ends: fc.constantFrom(2, 3),
-  joint: fc.constantFrom("mitred", "housed", "loose"),
+  joint: fc.constantFrom("mitred", "housed", "loose", "through"),
+  proud: fc.integer({ min: 0, max: 8 }),
   thickness: fc.integer({ min: 20, max: 50 }),
   setIn: fc.integer({ min: 0, max: 60 }),
   relief: fc.integer({ min: 0, max: 40 }),

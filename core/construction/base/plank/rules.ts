@@ -1,4 +1,5 @@
 import { grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
+import { coefficientAt } from "../../../movement/coefficient";
 import { useOf } from "../../../brief/uses";
 import { usualRange } from "../../usual";
 import type { BaseRuleFacts, Rule } from "../base";
@@ -19,6 +20,8 @@ const PLANK = {
   /** between ends: for knees, and where nobody sits at it, mm */
   room: 350,
   small: 150,
+  /** percent of moisture through a year: most interiors, 6 to 10 %, Wood Handbook ch. 13 */
+  swing: 4,
   /** boards closed round by four mitres: so many times as long as thick at most, and where they sway */
   round: 25,
   sways: 45,
@@ -35,6 +38,7 @@ export const PLANK_RULES: readonly Rule<Facts>[] = [
   within,
   stretcherLong,
   racking,
+  wallFits,
 ];
 
 const path = (...rest: string[]) => ["form", "plank", ...rest];
@@ -163,12 +167,55 @@ function stretcherLong({ at, joints, longest }: Facts): Verdict | null {
 function racking({ at, form }: Facts): Verdict {
   if (at.floor > 0) return closedRound(at);
   const shelf = form.shelf.kind === "solid" ? PLANK.stiff : 0;
+  const wall = at.wall ? PLANK.stiff : 0;
   const deeper = set(`Make it ${PLANK.stiff} mm deep`, path("stretcher", "depth"), PLANK.stiff);
   return racksAlong({
-    ...{ deep: Math.max(at.stretcher?.depth ?? 0, shelf), stiff: PLANK.stiff, least: 1 },
+    ...{ deep: Math.max(at.stretcher?.depth ?? 0, shelf, wall), stiff: PLANK.stiff, least: 1 },
     ...{ subject: ["stretcher", "plank-end"], folds: "the ends" },
-    why: "An end stands stiff across. Along the piece its joint with the top is thin: the height of a stretcher’s shoulders is the lever, or a shelf let into both ends.",
+    tie:
+      (at.stretcher?.depth ?? 0) >= PLANK.stiff
+        ? undefined
+        : wall > 0
+          ? "A wall let into both ends"
+          : shelf > 0
+            ? "A shelf let into both ends"
+            : undefined,
+    why: "An end stands stiff across. Along the piece its joint with the top is thin: the height of a stretcher’s shoulders is the lever, or a shelf or a wall let into both ends.",
     remedies: at.stretcher ? [deeper] : [set("Tie the ends by a stretcher", path("stretcher", "kind"), "wedged")],
+  });
+}
+
+/** A wall under the top, with room to swell up and down. */
+function wallFits({ at, species }: Facts): Verdict | null {
+  const { wall, under, floor } = at;
+  if (!wall) return null;
+  const room = under - wall.from - wall.depth;
+  const swells = wall.depth * coefficientAt(species, 0) * PLANK.swing;
+  const need = Math.ceil(swells / 2 + 1);
+  const low = wall.from < floor;
+  const most = Math.floor(under - wall.from - need);
+  const level: Level = low || room < 0 ? "fix" : room < need ? "tight" : "holds";
+  return verdict({
+    id: "form.wall",
+    stage: "form",
+    subject: ["wall", "top"],
+    level,
+    text: low
+      ? "The wall stands in the bottom board"
+      : room < 0
+        ? `The wall stands ${mm(-room)} in the top`
+        : `${mm(room)} between the wall and the top`,
+    why: `Held in its middle, ${mm(wall.depth)} of it grow ${mm(swells / 2)} upward over ${PLANK.swing} percent, and as much down.`,
+    limit: need,
+    actual: Math.round(room),
+    sense: "at least",
+    unit: "mm",
+    source: "derived: tangential coefficient over the swing of most interiors",
+    remedies: low
+      ? [set(`Set it ${mm(Math.ceil(floor) + 20)} high`, path("wall", "height"), Math.ceil(floor) + 20)]
+      : level !== "holds" && most >= 60
+        ? [set(`Make it ${most} mm from edge to edge`, path("wall", "depth"), most)]
+        : [],
   });
 }
 

@@ -2,7 +2,7 @@ import { FRAME_CLAMPS, Step, stepOf as step, TIME } from "../../../steps/step";
 import { rowSaid } from "../../../panels/row";
 import { mm } from "../../../verdict/verdict";
 import type { BaseWork, WorkFacts } from "../base";
-import { letInTop, Plank } from "./place";
+import { letInTop, Plank, wallLetIn } from "./place";
 
 /** How ends are joined to the top where it is neither mitred nor housed. */
 const HEADS = {
@@ -23,17 +23,26 @@ const HEADS = {
 };
 
 /** The order of plank ends: panels first, joints to the top, the stretcher fitted between them, all closed with the top on. */
+/** Mortises through the top. */
+const THROUGH = {
+  title: "Tenon the ends and mortise the top through",
+  detail:
+    "Tenons side by side against one fence, shoulders square all round. The end stood upside down on the top’s lower face, its tenons knifed round; mortises from both faces, to meet in the middle, flared above along the grain. One kerf along each tenon’s width.",
+};
+
 export function plankWork({ form, at, joints, milled, fullHours, clampHours }: WorkFacts<Plank>): BaseWork {
   const { plank: choice } = form;
   const { mitred, stretcher, bays, top } = at;
   const closed = at.floor > 0;
+  const between = [...(stretcher ? ["stretcher"] : []), ...(at.wall ? ["wall"] : [])];
   const ends = ["plank-end", ...(at.ends.length > 2 ? ["middle-end"] : []), ...(closed ? ["bottom-board"] : [])];
   // what comes off the top's blank has its size at the mitres
   const sized = ends
     .filter((kind) => (at.panels ?? []).some((panel) => panel.kind === kind))
     .map((kind) => `${kind}-size`);
-  const between = stretcher ? ", with what lies between" : "";
+  const lies = between.length > 0 ? ", with what lies between" : "";
   const wedged = choice.stretcher.kind === "wedged";
+  const trimmed = (wedged && stretcher !== null) || choice.joint === "through";
   const head = joints.find(({ id }) => id === "top+plank-end");
   const heads = head?.kind === "dowelled" || head?.kind === "pocket-screwed" ? head.kind : "blind-tenon";
   const joint: Step = mitred
@@ -49,11 +58,14 @@ export function plankWork({ form, at, joints, milled, fullHours, clampHours }: W
       })
     : step({
         id: "corners",
-        title: choice.joint === "housed" ? "House the top for the ends" : HEADS[heads].title,
+        title:
+          choice.joint === "housed"
+            ? "House the top for the ends"
+            : (choice.joint === "through" ? THROUGH : HEADS[heads]).title,
         detail:
           choice.joint === "housed"
             ? `${mm(letInTop(top.thickness))} deep, as wide as each end is thick, measured from the end itself; against one fence, both from the same end of the top.`
-            : HEADS[heads].detail,
+            : (choice.joint === "through" ? THROUGH : HEADS[heads]).detail,
         parts: [...ends, "top"],
         after: [...sized, "flatten"],
         hours: 1 + 0.5 * at.ends.length,
@@ -88,35 +100,48 @@ export function plankWork({ form, at, joints, milled, fullHours, clampHours }: W
           }),
         ]
       : []),
+    ...(at.wall
+      ? [
+          step({
+            id: "wall",
+            title: "House the ends for the wall",
+            detail: `${mm(wallLetIn(at.plank.thickness))} deep, as wide as the wall is thick, from one fence and template on both; the wall goes in dry, two screws in its middle at each end: it moves up and down, the ends don’t.`,
+            parts: ["wall", ...ends],
+            after: [...sized, "wall-size"],
+            hours: 0.5 + 0.5 * bays.length,
+            check: "It slides in by hand and doesn’t rattle.",
+          }),
+        ]
+      : []),
     step({
       id: "dry-fit",
-      title: `Dry-fit ends${stretcher ? ", stretcher" : ""}${closed ? ", bottom" : ""} and top`,
+      title: `Dry-fit ends${between.map((each) => `, ${each}`).join("")}${closed ? ", bottom" : ""} and top`,
       detail: "Upside down on blankets. Diagonals of the opening equal.",
-      parts: [...ends, ...(stretcher ? ["stretcher"] : [])],
-      after: ["corners", ...(stretcher ? ["stretcher"] : []), ...(choice.relief > 0 && !closed ? ["relief"] : [])],
+      parts: [...ends, ...between],
+      after: ["corners", ...between, ...(choice.relief > 0 && !closed ? ["relief"] : [])],
       hours: 0.75,
     }),
     step({
       id: "sand-base",
       title: "Plane and sand the ends",
       detail: `Insides too, before anything is closed.${mitred ? " Not the outside by the mitres: corner and top are planed in one when they are glued." : ""} What is finished now is taped where it takes glue.`,
-      parts: [...ends, ...(stretcher ? ["stretcher"] : [])],
+      parts: [...ends, ...between],
       after: ["dry-fit"],
       hours: 0.75 * at.ends.length,
     }),
     step({
       id: "glue-base",
       title: closed
-        ? `Glue all four corners${between}`
+        ? `Glue all four corners${lies}`
         : mitred
-          ? `Glue the corners${between}`
-          : `Glue the ends to the top${between}`,
+          ? `Glue the corners${lies}`
+          : `Glue the ends to the top${lies}`,
       detail: closed
         ? "Laid out flat in a row, outsides up, taped over three corners; turned over, glue in, rolled up and the fourth taped. Slow glue, end grain sized a quarter of an hour before; a strap each way over blocks."
         : mitred
           ? "Slow glue, end grain sized a quarter of an hour before; tape and blocks at the corners, a clamp across each way, both corners and the stretcher at once."
-          : `Upside down: ends into the top${stretcher ? ", the stretcher between them at the same time" : ""}; cauls over the ends’ feet.`,
-      parts: [...ends, "top", ...(stretcher ? ["stretcher"] : [])],
+          : `Upside down: ends into the top${between.length > 0 ? `, the ${between.join(" and the ")} between them at the same time` : ""}${choice.joint === "through" ? "; turned over, wedges driven with glue, all in turn" : ""}; cauls over the ends’ feet.`,
+      parts: [...ends, "top", ...between],
       after: ["sand-base", "sand-top"],
       hours: TIME.glueFrame * 1.5,
       wait: fullHours,
@@ -125,16 +150,28 @@ export function plankWork({ form, at, joints, milled, fullHours, clampHours }: W
       clampHours,
       check: `Inside corners square, diagonals within 1 mm${head ? "; glue out of every joint" : ""}.`,
     }),
-    ...(wedged && stretcher
+    ...(trimmed
       ? [
           step({
             id: "trim-wedges",
-            title: "Drive and trim the wedges",
-            detail:
-              choice.stretcher.proud > 0
-                ? `To ${choice.stretcher.proud} mm proud, chamfered.`
-                : "Flush with the ends, planed from the outside in.",
-            parts: ["stretcher"],
+            title: stretcher && wedged ? "Drive and trim the wedges" : "Trim tenons and wedges",
+            detail: [
+              ...(stretcher && wedged
+                ? [
+                    choice.stretcher.proud > 0
+                      ? `To ${choice.stretcher.proud} mm proud, chamfered.`
+                      : "Flush with the ends, planed from the outside in.",
+                  ]
+                : []),
+              ...(choice.joint === "through"
+                ? [
+                    choice.proud > 0
+                      ? `Those in the top to ${choice.proud} mm proud, chamfered before the finish.`
+                      : "Those in the top flush with its face, sawn over a card and planed with it.",
+                  ]
+                : []),
+            ].join(" "),
+            parts: [...(stretcher ? ["stretcher"] : []), ...(choice.joint === "through" ? ["plank-end"] : [])],
             after: ["glue-base"],
             hours: 0.5,
           }),
@@ -151,20 +188,20 @@ export function plankWork({ form, at, joints, milled, fullHours, clampHours }: W
           ? "A hollow in the bottom’s middle of a hair, so that it stands on its edges; thin pads at the four corners keep it off a damp floor."
           : "On the flat floor, marked from a block: a shaving, no more. Chamfer every foot 2 mm.",
         parts: ends,
-        after: [wedged && stretcher ? "trim-wedges" : "glue-base"],
+        after: [trimmed ? "trim-wedges" : "glue-base"],
         hours: 0.5,
         check: "No rock on a flat floor.",
       }),
     ],
     apart: ["sand-base", "glue-base"],
     closing: "glue-base",
-    closed: [wedged && stretcher ? "trim-wedges" : "glue-base"],
+    closed: [trimmed ? "trim-wedges" : "glue-base"],
     standing: ["cut-feet"],
     attach: {
       title: "Set it up",
       detail: "The top was glued on with the ends: felt under the feet, a day in the room before it is loaded.",
       check: "No rock where it will stand.",
     },
-    seen: [...ends, ...(stretcher ? ["stretcher"] : [])],
+    seen: [...ends, ...between],
   };
 }
