@@ -19,8 +19,8 @@ export interface Screwed extends Joint {
   /** how long the slots are, along the face or across it, in which the screws let the part go; null where they hold it still */
   slot: number | null;
   slotWay: "along" | "across";
-  /** the last of them holds all the same, in a round hole: the others let the part go from there */
-  tight?: true;
+  /** the last of them, or the middle one, holds all the same, in a round hole: the others let the part go from there */
+  tight?: true | "middle";
   /** how a card says where they stand and which way their slots run, where the face is only a spot round each */
   spots?: { where: string; slots: string };
 }
@@ -38,7 +38,7 @@ export interface ScrewedInputs {
   at?: number;
   slot?: number | null;
   slotWay?: Screwed["slotWay"];
-  tight?: true;
+  tight?: Screwed["tight"];
   spots?: Screwed["spots"];
 }
 
@@ -75,7 +75,8 @@ const along = ({ screws, section }: Screwed): number[] =>
   Array.from({ length: screws }, (_, i) => (section.width * (i + 0.5)) / screws);
 
 /** Whether the screw of that number holds where the others let go. */
-const isTight = ({ tight, screws }: Screwed, i: number) => tight === true && i === screws - 1;
+const isTight = ({ tight, screws }: Screwed, i: number) =>
+  tight === true ? i === screws - 1 : tight === "middle" && 2 * i === screws - 1;
 
 export function screwedBodies(joint: Screwed): JointBodies {
   const { through, at, screw, behind, slot } = joint;
@@ -152,7 +153,14 @@ export function screwedCard(joint: Screwed): SettingCard {
             what: `Slot through the part, ${spots ? spots.slots : `${joint.slotWay} it`}`,
             setting: `${mm(screw.diameter)} by ${fine(joint.slot)}: the screw in its middle under a washer, a turn loose`,
           },
-      ...(joint.tight ? [{ what: "The last one", setting: `tight, through a hole of ${mm(screw.diameter)}` }] : []),
+      ...(joint.tight
+        ? [
+            {
+              what: joint.tight === "middle" ? "The middle one" : "The last one",
+              setting: `tight, through a hole of ${mm(screw.diameter)}`,
+            },
+          ]
+        : []),
       {
         what: "Pilot hole behind it",
         setting: `${fine(screw.pilot)}, ${fine(Math.max(0, screw.long - through))} deep`,

@@ -35,12 +35,18 @@ const baySchema = v.strictObject({
   rows: list("openings of the bay", rowSchema, 8, 1),
 });
 
+export const DOOR_BUILDS = ["framed", "battened"] as const;
+/** What keeps an inset door shut, against a stop behind it; cup hinges close by themselves. */
+export const LATCHES = ["none", "magnets", "ball"] as const;
 export const DOOR_MOUNTS = ["inset", "overlay"] as const;
 /** @source common practice */
 const USUAL_DOORS = {
   ...{ thickness: 20, stile: 55, rail: 60, panelThickness: 10, groove: 10, free: 3, gap: 2 },
   panel: "solid" as "solid" | "sheet",
   mount: "inset" as "inset" | "overlay",
+  build: "framed" as "framed" | "battened",
+  batten: { width: 60, thickness: 18, slot: 12 },
+  latch: "magnets" as "none" | "magnets" | "ball",
 };
 
 /** What closes a case behind: a sheet, boards that lap one another, a frame with panels. */
@@ -144,6 +150,17 @@ const caseSchema = v.strictObject({
       mount: v.optional(choice("how doors close", DOOR_MOUNTS), "inset"),
       /** round a door on the day */
       gap: distance("gap round a door", 8),
+      /** stiles, rails and a panel; or boards glued up as wide as the door, with battens across their back */
+      build: v.optional(choice("how doors are made", DOOR_BUILDS), "framed"),
+      batten: v.optional(
+        v.strictObject({
+          width: size("width of a door's battens", 20, 200),
+          thickness: size("thickness of a door's battens", 8, 40),
+          slot: size("slot of a door's battens", 5, 40),
+        }),
+        USUAL_DOORS.batten,
+      ),
+      latch: v.optional(choice("what keeps doors shut", LATCHES), "none"),
     }),
     USUAL_DOORS,
   ),

@@ -3,6 +3,7 @@ import { AutoLengthField } from "../fields/auto";
 import { Choice, LengthField, NumberField, Tick } from "../fields/fields";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
+import { DoorFields } from "./DoorFields";
 import { Group } from "./Group";
 import { LegFrameFields } from "./LegFrameFields";
 
@@ -11,7 +12,7 @@ export function CaseFields() {
   const { piece, plan } = usePiece();
   const { set } = useSet();
   const choice = piece.form.case;
-  const { drawers, doors } = choice;
+  const { drawers } = choice;
   const slid = drawers.on === "slides";
   const at = (...path: string[]) => ["form", "case", ...path];
   const size = (label: string, value: number, ...path: string[]) => (
@@ -189,33 +190,7 @@ export function CaseFields() {
           />
         )}
       </Group>
-      <Group name="Doors">
-        <Choice
-          label="Doors close"
-          value={doors.mount}
-          options={[
-            { value: "inset", name: "In their openings, on butt hinges" },
-            { value: "overlay", name: "Before the case, on cup hinges" },
-          ]}
-          onTake={(value) => set("Doors close", at("doors", "mount"), value)}
-        />
-        {size("Thickness of doors", doors.thickness, "doors", "thickness")}
-        {size("Stiles", doors.stile, "doors", "stile")}
-        {size("Rails of doors", doors.rail, "doors", "rail")}
-        <Choice
-          label="Panels"
-          value={doors.panel}
-          options={[
-            { value: "solid", name: "Solid, free in their grooves" },
-            { value: "sheet", name: "Sheet" },
-          ]}
-          onTake={(value) => set("Door panels", at("doors", "panel"), value)}
-        />
-        {size("Thickness of panels", doors.panelThickness, "doors", "panelThickness")}
-        {size("Grooves, deep", doors.groove, "doors", "groove")}
-        {doors.panel === "solid" && size("Free at each side, on the day", doors.free, "doors", "free")}
-        {size("Gap round a door, on the day", doors.gap, "doors", "gap")}
-      </Group>
+      <DoorFields />
     </>
   );
 }

@@ -88,7 +88,7 @@ export interface Plinth {
   thickness: number;
 }
 
-/** A leaf of a door in its opening, flush with the case: framed, a panel in grooves. */
+/** A leaf of a door in its opening, flush with the case: framed, a panel in grooves; or boards with battens behind. */
 export interface Door {
   /** its number from above and the left, the class of its size, where it hangs */
   n: number;
@@ -104,6 +104,11 @@ export interface Door {
   /** closes before the case; z of its face */
   overlay: boolean;
   face: number;
+  /** across the back of boards as wide as the door; null where it is framed */
+  battens: { width: number; thickness: number; slot: number } | null;
+  latch: CaseChoices["doors"]["latch"];
+  /** the opening's upper end, below which its stop is glued */
+  upper: number;
   /** of the panel: how thick it is, how deep its grooves are, how free it is in them beside */
   panel: { thickness: number; groove: number; free: number };
 }

@@ -4,6 +4,7 @@ import { DOWN, FRONT, LEFT, RIGHT, UP } from "../../../assembly/vector";
 import { Contact, screwFor } from "../contact";
 import type { Form } from "../../../piece/schema";
 import { ofDoor } from "./door";
+import { battenContacts } from "./door-battens";
 import { atDrawer } from "./drawer-contacts";
 import { besideOf, framesOf, RUNNER, Runner, runnersOf, STUBS_APART } from "./frames";
 import type { Case, Door } from "./case";
@@ -42,7 +43,10 @@ export function contactsOf(at: Case, form: Form): Contact[] {
     ...(at.plinth ? plinthContacts(at, at.plinth, choice.slot) : []),
     ...(at.backed === "sheet" ? atBack(at) : []),
     ...backContacts(at, form),
-    ...at.doors.flatMap((door) => atDoor(door, door.face, called(door, at.doors, "Door"))),
+    ...at.doors.flatMap((door) => {
+      const named = called(door, at.doors, "Door");
+      return door.battens ? battenContacts(door, named) : atDoor(door, door.face, named);
+    }),
     ...at.drawers.flatMap((drawer) => atDrawer(drawer, choice.drawers.tails, called(drawer, at.drawers, "Drawer"))),
   ].filter(({ section }) => section.width > 0 && section.thickness > 0);
 }

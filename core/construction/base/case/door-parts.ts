@@ -1,24 +1,25 @@
 import type { AssemblyPart, Worked } from "../../../assembly/part";
-import { circle } from "../../../assembly/outline";
 import type { Place } from "../../../assembly/place";
 import type { Vec } from "../../../assembly/vector";
 import type { Form } from "../../../piece/schema";
 import type { Case, Door } from "./case";
 import { cut, PULL } from "./cut";
-import { DOOR, hingesOf, ofDoor, panelOf } from "./door";
+import { hingesOf, ofDoor, panelOf } from "./door";
+import { cupIn, hingeIn, LEVEL, UPRIGHT } from "./door-hinges";
 import { besideOf } from "./frames";
+import { battenedParts } from "./door-battens";
+import { latchHoles } from "./door-latch";
 import { doorHoles } from "./pull";
 
 const stick = { make: "solid", role: "rail" } as const;
 const FRAME = "its opening, once the case is closed";
-/** Standing flat to the front: up, to the right, back. */
-const UPRIGHT = { x: [0, 1, 0] as Vec, y: [1, 0, 0] as Vec };
-/** Lying flat to the front: to the right, up, forward. */
-const LEVEL = { x: [1, 0, 0] as Vec, y: [0, 1, 0] as Vec };
-
 /** Every door, closed: stiles RS, rails R, the panel B. */
 export const doorParts = ({ case: { doors } }: Form, at: Case): AssemblyPart[] =>
-  at.doors.flatMap((door) => partsOf(door, { front: door.face, pull: at.pull }, doors.panel === "solid"));
+  at.doors.flatMap((door) =>
+    door.battens
+      ? battenedParts(door, at.pull)
+      : partsOf(door, { front: door.face, pull: at.pull }, doors.panel === "solid"),
+  );
 
 function partsOf(door: Door, { front, pull }: { front: number; pull: Case["pull"] }, solid: boolean): AssemblyPart[] {
   const { n, across, high, thickness, stile, rail, panel, hung } = door;
@@ -61,7 +62,7 @@ function partsOf(door: Door, { front, pull }: { front: number; pull: Case["pull"
             ? hingesOf(door).map((middle) =>
                 hingeIn(place, { x: hung < 0 ? across.from : across.to, way: hung < 0 ? 1 : -1, middle, front }),
               )
-            : doorHoles(door, pull, place, front)),
+            : [...doorHoles(door, pull, place, front), ...latchHoles(door, place)]),
       ],
     };
   });
@@ -98,40 +99,6 @@ function partsOf(door: Door, { front, pull }: { front: number; pull: Case["pull"
       ...{ adds: [], cuts: [] },
     },
   ];
-}
-
-/** A hinge's cup bored into a stile from behind. */
-function cupIn(part: Place, { hung, across, face, thickness }: Door, middle: number): Worked {
-  const { across: wide, deep, from } = DOOR.cup;
-  const r = wide / 2;
-  const x = hung < 0 ? across.from + from : across.to - from;
-  return {
-    ...cut(
-      "hinge",
-      part,
-      { length: deep, width: wide, thickness: wide, end: { outer: circle([r, r], r), holes: [] } },
-      // from the back forward, to the right, up
-      { at: [x - r, middle + r, face - thickness], x: [0, 0, 1], y: [1, 0, 0] },
-    ),
-    markedFrom: "the hinges that came",
-  };
-}
-
-/** A hinge's leaf let into an edge at `x`, to the right of it or to the left. */
-function hingeIn(
-  part: Place,
-  { x, way, middle, front }: { x: number; way: 1 | -1; middle: number; front: number },
-): Worked {
-  const { long, wide, deep } = DOOR.hinge;
-  return {
-    ...cut(
-      "hinge",
-      part,
-      { length: deep, width: long, thickness: wide },
-      { at: [way > 0 ? x : x - deep, middle - long / 2, front - wide], ...LEVEL },
-    ),
-    markedFrom: "the hinges that came",
-  };
 }
 
 /** The same parts with hinges let into what doors hang on. */

@@ -10,9 +10,10 @@ const CUP = { behind: { good: 4, least: 2.5 }, beside: { good: 3, least: 1 } };
 export function cupsGoIn({ at: place, form }: CaseFacts): Verdict | null {
   const doors = place.doors.filter(({ overlay }) => overlay);
   if (doors.length === 0) return null;
-  const { thickness, stile, groove } = form.case.doors;
+  const { thickness, stile, groove, build } = form.case.doors;
   const behind = thickness - DOOR.cup.deep;
-  const beside = stile - groove - DOOR.cup.from - DOOR.cup.across / 2;
+  // boards have no groove beside them
+  const beside = build === "battened" ? Infinity : stile - groove - DOOR.cup.from - DOOR.cup.across / 2;
   const [deep, wide] = [
     grade(behind, "at least", CUP.behind.good, CUP.behind.least),
     grade(beside, "at least", CUP.beside.good, CUP.beside.least),
@@ -30,13 +31,13 @@ export function cupsGoIn({ at: place, form }: CaseFacts): Verdict | null {
     level,
     text:
       level === "holds"
-        ? `The stiles take the cups of their hinges, ${fine(behind)} left behind them`
+        ? `The doors take the cups of their hinges, ${fine(behind)} left behind them`
         : thin
-          ? `Only ${fine(behind)} of stile stay behind the hinges’ cups`
+          ? `Only ${fine(behind)} of door stay behind the hinges’ cups`
           : `The hinges’ cups come within ${fine(beside)} of the panel’s groove`,
     why: `A cup of ${mm(DOOR.cup.across)} is ${fine(DOOR.cup.deep)} deep, its middle ${mm(DOOR.cup.from)} from the door’s edge.`,
-    limit: thin ? CUP.behind.good : CUP.beside.good,
-    actual: round1(thin ? behind : beside),
+    limit: thin || beside === Infinity ? CUP.behind.good : CUP.beside.good,
+    actual: round1(thin || beside === Infinity ? behind : beside),
     sense: "at least",
     unit: "mm",
     remedies:

@@ -1,4 +1,4 @@
-/** Doors in their openings: framed, flush with the case, hung on butt hinges; a panel in grooves. mm */
+/** Doors in their openings: framed with a panel in grooves or of boards with battens, flush with the case on butt hinges or before it. mm */
 import type { CaseChoices } from "../../../piece/case-choices";
 import type { Form } from "../../../piece/schema";
 import type { PanelPlace } from "../../geometry";
@@ -59,8 +59,11 @@ export function doorsOf(choice: CaseChoices["doors"], bays: readonly Bay[], roun
       const whole = to - from + over.left + over.right;
       const wide = (whole - (hung.length - 1) * choice.gap) / hung.length;
       const { thickness, stile, rail, groove, free, panel, panelThickness } = choice;
+      const battened = choice.build === "battened";
       const inside = Math.min(wide - 2 * stile, high.to - high.from - 2 * rail);
-      if (inside < DOOR.least / 4 || wide < DOOR.least || groove >= Math.min(stile, rail) / 1.5) return [];
+      const framed = inside >= DOOR.least / 4 && groove < Math.min(stile, rail) / 1.5;
+      const boards = high.to - high.from >= 2 * (DOOR.least + choice.batten.width);
+      if (wide < DOOR.least || !(battened ? boards : framed)) return [];
       return hung.map((way, i) => ({
         ...{ bay, row, hung: way, high, thickness, stile, rail },
         across: {
@@ -68,6 +71,9 @@ export function doorsOf(choice: CaseChoices["doors"], bays: readonly Bay[], roun
           to: from - over.left + i * (wide + choice.gap) + wide,
         },
         overlay,
+        battens: battened ? choice.batten : null,
+        latch: overlay ? "none" : choice.latch,
+        upper: opening.to,
         face: round.front + (overlay ? DOOR.cup.bumper + thickness : 0),
         panel: {
           thickness: Math.min(panelThickness, thickness / 2),
@@ -114,6 +120,12 @@ export const ofDoor = (kind: string, { size }: Pick<Door, "size">) => (size > 1 
 
 /** Panels that are glued up from boards. */
 export function doorPanels({ doors }: Pick<Case, "doors">, { case: { doors: choice } }: Form): PanelPlace[] {
+  if (choice.build === "battened")
+    return doors.map(({ across, high, ...door }) => ({
+      ...{ id: `door-panel-${door.n}`, kind: ofDoor("door-panel", door), part: `B${door.n}`, name: `door ${door.n}` },
+      ...{ length: high.to - high.from, width: across.to - across.from, thickness: door.thickness },
+      sizesAt: ["form", "case", "doors"],
+    }));
   if (choice.panel !== "solid") return [];
   return doors.map((door) => {
     const { x, y } = panelOf(door);

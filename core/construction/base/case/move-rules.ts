@@ -11,7 +11,14 @@ import { at } from "./facts";
 import type { Case } from "./case";
 
 type Facts = BaseMoveFacts<Case>;
-export const CASE_MOVE_RULES: readonly Rule<Facts>[] = [drawersBind, runnersHave, doorsBind, panelsStay, ...BACK_RULES];
+export const CASE_MOVE_RULES: readonly Rule<Facts>[] = [
+  drawersBind,
+  runnersHave,
+  doorsBind,
+  battensHave,
+  panelsStay,
+  ...BACK_RULES,
+];
 
 const up = (size: number) => Math.ceil(size * 2) / 2;
 
@@ -98,8 +105,10 @@ function doorsBind({ at: { doors }, form, moves }: Facts): Verdict | null {
   if (doors.length === 0) return null;
   const { gap } = form.case.doors;
   const all = doors.flatMap((door) => {
-    const move = moves.find(({ id }) => id === ofDoor("door-stile", door));
-    return move ? [{ door, wet: Math.max(0, move.wet.width), dry: Math.min(0, move.dry.width) }] : [];
+    // boards grow over all their width, a frame by its stiles: half of it on either side
+    const move = moves.find(({ id }) => id === ofDoor(door.battens ? "door-panel" : "door-stile", door));
+    const half = door.battens ? 0.5 : 1;
+    return move ? [{ door, wet: half * Math.max(0, move.wet.width), dry: half * Math.min(0, move.dry.width) }] : [];
   });
   if (all.length === 0) return null;
   // two leaves share three gaps, one leaf two
@@ -120,7 +129,7 @@ function doorsBind({ at: { doors }, form, moves }: Facts): Verdict | null {
   return verdict({
     id: "movement.doors",
     stage: "movement",
-    subject: ["door-stile"],
+    subject: [doors[0].battens ? "door-panel" : "door-stile"],
     level,
     text:
       left < 0
@@ -130,7 +139,7 @@ function doorsBind({ at: { doors }, form, moves }: Facts): Verdict | null {
           : left < HOLD_LIMITS.clearance
             ? `A door keeps only ${fine(left)} at its edges in the wettest month`
             : `A gap of ${fine(most)} shows beside a door in the driest month`,
-    why: `${fine(gap)} round it on the day. Its stiles grow and shrink, each gap loses ${fine(wet)} and gains ${fine(-dry)}; up and down nothing changes.`,
+    why: `${fine(gap)} round it on the day. ${doors[0].battens ? "Its boards grow and shrink over all their width" : "Its stiles grow and shrink"}, each gap loses ${fine(wet)} and gains ${fine(-dry)}; up and down nothing changes.`,
     limit: round1(wet + HOLD_LIMITS.clearance),
     actual: gap,
     sense: "at least",
@@ -143,10 +152,36 @@ function doorsBind({ at: { doors }, form, moves }: Facts): Verdict | null {
   });
 }
 
+/** Boards move along their battens: the slots let them. */
+function battensHave({ stopped, at: { doors } }: Facts): Verdict | null {
+  const slot = doors[0]?.battens?.slot;
+  if (slot === undefined) return null;
+  const lack = stopped
+    .filter(({ link, axis }) => link.kind === "slot" && link.play?.axis === axis && link.id.includes("+door-batten"))
+    .reduce((most, { excess }) => Math.max(most, Math.abs(excess)), 0);
+  const longer = Math.ceil(slot + 2 * (lack + 0.5));
+  return verdict({
+    id: "movement.door-battens",
+    stage: "movement",
+    subject: ["door-batten", "door-panel"],
+    level: lack > 0.05 ? "fix" : "holds",
+    text:
+      lack > 0.05
+        ? `The slots of the doors’ battens are ${fine(lack)} too short each way`
+        : "The boards of a door move along their battens and stay flat",
+    why: "A batten keeps its length, the boards it lies across swell and shrink. Its middle screw is tight, all others stand in the middle of their slots.",
+    source: TRAVEL,
+    remedies:
+      lack > 0.05 && longer <= 40
+        ? [set(`Make the battens’ slots ${longer} mm long`, at("doors", "batten", "slot"), longer)]
+        : [],
+  });
+}
+
 /** A solid panel has room for its wet month in its grooves, and is still in them in its dry one. */
 function panelsStay({ at: { doors }, form, moves }: Facts): Verdict | null {
   const { doors: choice } = form.case;
-  if (doors.length === 0 || choice.panel !== "solid") return null;
+  if (doors.length === 0 || choice.panel !== "solid" || doors[0].battens) return null;
   const all = doors.flatMap((door) => {
     const move = moves.find(({ id }) => id === ofDoor("door-panel", door));
     return move ? [{ door, wet: Math.max(0, move.wet.width) / 2, dry: Math.max(0, -move.dry.width) / 2 }] : [];

@@ -12,6 +12,7 @@ import { backPanelPlaces } from "./back";
 import type { Bay, Case, Division, Drawer, Opening } from "./case";
 import type { Span } from "../leg-frame/place";
 import { doorPanels, doorsOf } from "./door";
+import { doorDeep } from "./door-battens";
 import { drawerOf, drawerPanels } from "./drawer";
 import { placeHung } from "./hung";
 import { looseShelfPanels, looseShelves } from "./loose-shelf";
@@ -134,7 +135,7 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
       front: deep.to,
       back: space.back,
       inner,
-      door: choice.doors.mount === "overlay" ? 0 : choice.doors.thickness,
+      door: doorDeep(choice.doors),
     }),
     frame: hung ? { length: 2 * half, width: 2 * Math.max(Math.abs(deep.from), Math.abs(deep.to)) } : frameRound(feet),
     bearers: bearersOf(inside, { deep, insideBack, rail, inner, dividers }),

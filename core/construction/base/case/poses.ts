@@ -28,7 +28,14 @@ function opened({ doors, deep }: Case, parts: readonly AssemblyPart[]): Pose[] {
         // a cup hinge keeps the open door within its own width
         return [x + hinge - (overlay ? hung * thickness : 0), y, z + back];
       };
-      return [`RS${2 * n - 1}`, `RS${2 * n}`, `R${2 * n - 1}`, `R${2 * n}`, `B${n}`].flatMap((id) => {
+      return [
+        `RS${2 * n - 1}`,
+        `RS${2 * n}`,
+        `R${2 * n - 1}`,
+        `R${2 * n}`,
+        `B${n}`,
+        ...[2, 1, 0].map((i) => `RB${3 * n - i}`),
+      ].flatMap((id) => {
         const part = byId.get(id);
         if (!part) return [];
         const { at, x, y } = part.place;

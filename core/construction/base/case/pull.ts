@@ -46,12 +46,12 @@ const ofDrawer = (drawer: Drawer, pull: Chosen): Stood => {
 };
 
 /** A door's on the stile that swings, halfway up: a bar stands there. */
-export function doorPull({ n, hung, across, high, stile }: Door, pull: Chosen, face: number): Stood {
+export function doorPull({ n, hung, across, high, stile, battens }: Door, pull: Chosen, face: number): Stood {
   const x = hung < 0 ? across.to - stile / 2 : across.from + stile / 2;
   const y = (high.from + high.to) / 2;
   const half = pull.centres / 2;
   return {
-    ...{ id: `door-pull-${n}`, on: `RS${hung < 0 ? 2 * n : 2 * n - 1}`, face, upright: true },
+    ...{ id: `door-pull-${n}`, on: battens ? `B${n}` : `RS${hung < 0 ? 2 * n : 2 * n - 1}`, face, upright: true },
     points: pull.kind === "bar" ? [-half, half].map((off) => ({ x, y: y + off })) : [{ x, y }],
   };
 }

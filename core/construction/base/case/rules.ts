@@ -11,6 +11,7 @@ import { hangs } from "./hung-drawer-rules";
 import { hungHolds, hungUp, hungWhere } from "./hung-rules";
 import { pullsFit } from "./pull-rules";
 import { slidesCarry, slidesGoIn } from "./slide-rules";
+import { doorsLatch } from "./door-latch";
 import { cupsGoIn } from "./door-rules";
 import { doorsMade, drawnBehind, drawersMade, drawersRun, grooveHidden, pulledOver, shelvesMade } from "./drawer-rules";
 import { at, CaseFacts } from "./facts";
@@ -37,6 +38,7 @@ export const CASE_RULES: readonly Rule<CaseFacts>[] = [
   grooveHidden,
   doorsMade,
   cupsGoIn,
+  doorsLatch,
   shelvesMade,
   sags,
   racks,

@@ -6,6 +6,7 @@ import type { Vec } from "../../../assembly/vector";
 import type { Case, Door } from "./case";
 import { PULL, turnedAbout } from "./cut";
 import { DOOR, hingesOf } from "./door";
+import { latchSmall } from "./door-latch";
 import { PIN, pinDepth } from "./loose-shelf";
 import { doorPulls, pullsOf } from "./pull";
 
@@ -91,5 +92,5 @@ export function caseSmall(at: Case): SmallPart[] {
     );
   });
   const onDoors = at.doors.flatMap((door) => doorPulls(door, at.pull, { face: door.face, opens: [0, 0, PULL.front] }));
-  return [...pins, ...cups, ...hinges, ...slides, ...pulls, ...onDoors];
+  return [...pins, ...cups, ...hinges, ...latchSmall(at), ...slides, ...pulls, ...onDoors];
 }

@@ -47,7 +47,9 @@ export function caseWork({
   const sheets = [
     ...(at.backed === "sheet" ? ["case-back"] : []),
     ...(form.case.drawers.bottom === "sheet" ? new Set(drawers.map((each) => ofSize("drawer-bottom", each))) : []),
-    ...(form.case.doors.panel === "sheet" ? new Set(doors.map((each) => ofDoor("door-panel", each))) : []),
+    ...(form.case.doors.panel === "sheet" && form.case.doors.build === "framed"
+      ? new Set(doors.map((each) => ofDoor("door-panel", each)))
+      : []),
   ];
   const steps: Step[] = [
     step({
@@ -250,7 +252,7 @@ export function caseWork({
       ...(plinth ? ["plinth-front", "plinth-side"] : []),
       ...new Set([
         ...loose.map(({ kind }) => kind),
-        ...doors.map((each) => ofDoor("door-stile", each)),
+        ...doors.map((each) => ofDoor(each.battens ? "door-panel" : "door-stile", each)),
         ...drawers.map((each) => ofSize("drawer-front", each)),
       ]),
     ],
