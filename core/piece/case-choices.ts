@@ -16,6 +16,9 @@ export const isDrawn = (holds: (typeof HOLDS)[number]) => holds === "drawer" || 
 /** What is below a case: its own sides, a plinth, a frame of legs, or nothing where it hangs on a wall. */
 export const STANDS = ["sides", "plinth", "frame", "wall"] as const;
 
+/** How a case ends above: its top lies on rails, or is the case's own upper board, joined to the sides at its corners. */
+export const CORNERS = ["rails", "through", "half-blind", "mitred"] as const;
+
 export const RUNS_ON = ["runners", "slides", "hung"] as const;
 /** Side-hung slides of steel as they are sold: half an inch a side. @source common practice */
 const USUAL_SLIDES = { thick: 12.7, height: 45, length: null as number | null, load: 35 };
@@ -67,6 +70,7 @@ const caseSchema = v.strictObject({
   behind: distance("overhang at the back", 300),
   /** of the bottom's underside above the floor */
   lift: distance("bottom above the floor", 2000),
+  corners: v.optional(choice("corners of the case above", CORNERS), "rails"),
   /** on its own sides, on a plinth, or on a frame of legs: as high as the bottom lies */
   stands: v.optional(choice("what the case stands on", STANDS), "sides"),
   /** of the plinth behind the case's front */
@@ -179,6 +183,7 @@ export const USUAL_CASE: CaseChoices = {
     slot: 12,
     wall: false,
     backs: USUAL_BACKS,
+    corners: "rails",
     stands: "sides",
     hang: USUAL_HANG,
     setBack: 40,

@@ -21,10 +21,21 @@ export function CaseFields() {
   return (
     <>
       <Group name="Boards">
-        {size("Thickness of the sides", choice.thickness, "thickness")}
+        <Choice
+          label="The top"
+          value={choice.corners}
+          options={[
+            { value: "rails", name: "Lies on rails, screwed from below" },
+            { value: "through", name: "Dovetailed to the sides" },
+            { value: "half-blind", name: "Dovetailed, its face whole" },
+            { value: "mitred", name: "Mitred to the sides" },
+          ]}
+          onTake={(value) => set("Corners of the case above", at("corners"), value)}
+        />
+        {choice.corners !== "mitred" && size("Thickness of the sides", choice.thickness, "thickness")}
         {size("Bottom, dividers, shelves", choice.inner, "inner")}
         {size("Width of the rails", choice.rails, "rails")}
-        {size("Overhang at the back", choice.behind, "behind")}
+        {choice.corners === "rails" && size("Overhang at the back", choice.behind, "behind")}
         {size("Bottom above the floor", choice.lift, "lift")}
         <Choice
           label="Stands on"

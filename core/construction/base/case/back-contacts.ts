@@ -7,6 +7,7 @@ import type { Span } from "../leg-frame/place";
 import { backBoards, backFrame, BackPiece } from "./back";
 import { BACK_WORDS } from "./back-parts";
 import type { Case } from "./case";
+import { rebateOf } from "./cut";
 import { shelfKind } from "./kinds";
 import { shelvesOf } from "./place";
 
@@ -66,14 +67,14 @@ function edgesOf(at: Case): Edge[] {
   return [
     ...[
       { id: "Q", kind: "case-bottom", name: "bottom", x: inside, y: { from: lift, to: lift + inner }, depth },
-      {
-        id: "A2",
-        kind: "case-rail",
-        name: "rail above",
-        x: inside,
-        y: { from: under - inner, to: under },
-        depth: rail,
-      },
+      ...(at.corners === "rails"
+        ? [
+            {
+              ...{ id: "A2", kind: "case-rail", name: "rail above", x: inside, y: { from: under - inner, to: under } },
+              depth: rail,
+            },
+          ]
+        : sideRebates(at)),
     ],
     ...shelves.map(({ bay, at: y }, i): Edge => ({
       ...{ id: shelves.length > 1 ? `H${i + 1}` : "H", kind: shelfKind(bay), name: "shelf" },
@@ -85,6 +86,16 @@ function edgesOf(at: Case): Edge[] {
     })),
   ];
 }
+
+/** With no rail above, the floors of the sides' rebates take its screws. */
+const sideRebates = (at: Case): Edge[] => {
+  const { inside, lift, under, deep, insideBack } = at;
+  const wide = rebateOf(at);
+  return [inside.from - wide, inside.to].map((from, i) => ({
+    ...{ id: `P${i + 1}`, kind: "case-side", name: "side", x: { from, to: from + wide }, y: { from: lift, to: under } },
+    depth: deep.to - insideBack,
+  }));
+};
 
 /** Boards that lie behind an edge by too little for a screw: their neighbours keep them there. */
 export const backAgainst = (at: Case, form: Form): { a: string; b: string }[] =>

@@ -27,6 +27,8 @@ export interface Bay extends Span {
 /** Where everything of a case stands, mm. */
 export interface Case extends PieceGeometry {
   kind: "case";
+  /** its top is its own upper board, joined to the sides; "rails" where it lies on those */
+  corners: CaseChoices["corners"];
   /** thickness of the sides, of what stands and lies between them, of the back */
   side: number;
   inner: number;

@@ -1,6 +1,7 @@
 /** Where the parts of a case touch, and how they are held there. */
 import type { Place } from "../../../assembly/place";
 import { DOWN, FRONT, LEFT, RIGHT, UP } from "../../../assembly/vector";
+import { isWhole } from "../../top/core";
 import { Contact, screwFor } from "../contact";
 import type { Form } from "../../../piece/schema";
 import { ofDoor } from "./door";
@@ -11,6 +12,8 @@ import type { Case, Door } from "./case";
 import type { Span } from "../leg-frame/place";
 import { KICK, shelvesOf } from "./place";
 import { backContacts } from "./back-contacts";
+import { cornerContacts, dividerToTop } from "./corners";
+import { rebateOf } from "./cut";
 import { railKind, shelfKind } from "./kinds";
 import { fillerContacts } from "./filler";
 import { hungContacts } from "./hung";
@@ -28,9 +31,12 @@ export const BACK_SCREWS = { every: 220, into: 22 };
 
 export function contactsOf(at: Case, form: Form): Contact[] {
   const { case: choice } = form;
+  // what lies over the sides without being one panel is joined to nothing: a rule says so
+  const whole = isWhole(form) && at.corners !== "rails";
   return [
     ...betweenSides(at),
-    ...atDividers(at),
+    ...(whole ? cornerContacts(at) : []),
+    ...atDividers(at, whole),
     ...inBays(at),
     ...atRunners(at, choice.slot),
     ...(at.legs
@@ -63,7 +69,7 @@ function betweenSides(at: Case): Contact[] {
       how: foot > 0 ? "lapped" : "stopped",
       section: { width: depth, thickness: inner },
     }),
-    ...[deep.to - rail, insideBack].flatMap((z, i) =>
+    ...(at.corners === "rails" ? [deep.to - rail, insideBack] : []).flatMap((z, i) =>
       both(ends(inside, under - inner, under, z), {
         ...{ group: "case-side+case-rail", name: "Rail under the top to side", enters: `A${i + 1}`, how: "lapped" },
         ...{ depth: side, section: { width: rail, thickness: inner } },
@@ -84,7 +90,7 @@ function betweenSides(at: Case): Contact[] {
   ];
 }
 
-function atDividers({ dividers, inner, high, deep, insideBack, rail }: Case): Contact[] {
+function atDividers({ dividers, inner, high, deep, insideBack, rail, corners, top }: Case, whole: boolean): Contact[] {
   return dividers.flatMap((x, i): Contact[] => {
     const known = { enters: dividers.length > 1 ? `DV${i + 1}` : "DV", depth: inner };
     return [
@@ -93,7 +99,8 @@ function atDividers({ dividers, inner, high, deep, insideBack, rail }: Case): Co
         section: { width: deep.to - insideBack, thickness: inner },
         face: { at: [x + inner / 2, high.from, insideBack], x: DOWN, y: FRONT },
       },
-      ...[deep.to - rail, insideBack].map((z, n): Contact => ({
+      ...(whole ? [dividerToTop(known.enters, { x: x - inner / 2, high, deep, insideBack, inner, top })] : []),
+      ...(corners === "rails" ? [deep.to - rail, insideBack] : []).map((z, n): Contact => ({
         ...{ ...known, group: "case-rail+divider", name: "Divider to rail", receives: `A${n + 1}`, how: "let-in" },
         section: { width: rail, thickness: inner },
         face: { at: [x - inner / 2, high.to, z], x: UP, y: FRONT },
@@ -192,15 +199,20 @@ function atBack(at: Case): Contact[] {
   const length = inside.to - inside.from;
   // seen from behind: in, along, and across to what is right of that
   const along = (y: number): Place => ({ at: [inside.from, y, insideBack], x: FRONT, y: RIGHT });
+  const joined = at.corners !== "rails";
   return [
     {
       ...{ ...screwed, group: "case-bottom+case-back", name: "Back to bottom", receives: "Q" },
       ...{ ...section(length), depth: deep.to - insideBack, face: along(lift) },
     },
-    {
-      ...{ ...screwed, group: "case-rail+case-back", name: "Back to rail", receives: "A2" },
-      ...{ ...section(length), depth: rail, face: along(under - inner) },
-    },
+    ...(joined
+      ? backToSides(at, screwed)
+      : [
+          {
+            ...{ ...screwed, group: "case-rail+case-back", name: "Back to rail", receives: "A2" },
+            ...{ ...section(length), depth: rail, face: along(under - inner) },
+          },
+        ]),
     ...shelves.map(({ bay, at: { from } }, i): Contact => ({
       ...{ ...screwed, group: `${shelfKind(bay)}+case-back`, name: "Back to shelf" },
       receives: shelves.length > 1 ? `H${i + 1}` : "H",
@@ -214,6 +226,21 @@ function atBack(at: Case): Contact[] {
       face: { at: [x + inner / 2, high.from, insideBack], x: FRONT, y: UP },
     })),
   ];
+}
+
+/** With no rail above, it is screwed into the rebates' floors along both sides. */
+function backToSides(at: Case, screwed: Pick<Contact, "enters" | "how">): Contact[] {
+  const { inside, insideBack, lift, under, deep } = at;
+  const thickness = rebateOf(at);
+  return [inside.from, inside.to + thickness].map((x, i): Contact => ({
+    ...{ ...screwed, group: "case-side+case-back", name: "Back to side", receives: `P${i + 1}` },
+    ...{ depth: deep.to - insideBack, section: { width: under - lift, thickness } },
+    screws: {
+      screws: Math.max(2, Math.round((under - lift) / BACK_SCREWS.every)),
+      ...{ through: at.back, long: screwFor(at.back + BACK_SCREWS.into) },
+    },
+    face: { at: [x, lift, insideBack], x: FRONT, y: UP },
+  }));
 }
 
 /** Drawers or doors of one size as a joint's name calls them: by their numbers, where there are several sizes. */

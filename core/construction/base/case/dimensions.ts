@@ -5,7 +5,7 @@ import type { Case } from "./case";
 
 /** What may be typed on the views of a case: bays from the front, depth from the end. Heights of openings stand on their own drawing. */
 export function caseDimensions(form: Form, at: Case): { plan: Item[]; front: Item[]; side: Item[] } {
-  const { bays, under, outside, deep, lift, top, legs } = at;
+  const { bays, under, outside, deep, lift, top, legs, corners } = at;
   const edit = (name: string, ...path: (string | number)[]) => formEdit(name, "case", ...path.map(String));
   return {
     plan: [],
@@ -27,19 +27,27 @@ export function caseDimensions(form: Form, at: Case): { plan: Item[]; front: Ite
             }),
           ]
         : []),
-      dimension([-top.length / 2, under], [outside.from, under], {
-        offset: -34,
-        value: form.overhang.end,
-        edit: formEdit("End overhang", "overhang", "end"),
-      }),
+      ...(corners === "rails"
+        ? [
+            dimension([-top.length / 2, under], [outside.from, under], {
+              offset: -34,
+              value: form.overhang.end,
+              edit: formEdit("End overhang", "overhang", "end"),
+            }),
+          ]
+        : []),
     ],
     side: [
       dimension([-deep.to, 0], [-deep.from, 0], { offset: -18, value: deep.to - deep.from }),
-      dimension([-top.width / 2, under / 2], [-deep.to, under / 2], {
-        offset: 0,
-        value: form.overhang.side,
-        edit: formEdit("Overhang at the front", "overhang", "side"),
-      }),
+      ...(corners === "rails"
+        ? [
+            dimension([-top.width / 2, under / 2], [-deep.to, under / 2], {
+              offset: 0,
+              value: form.overhang.side,
+              edit: formEdit("Overhang at the front", "overhang", "side"),
+            }),
+          ]
+        : []),
     ],
   };
 }

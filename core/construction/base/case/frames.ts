@@ -90,7 +90,8 @@ export function runnersOf(at: Case): Runner[] {
     return pair(bay).map((each) => ({ ...each, kind: "runner" as const, front: id, y, from }));
   });
   const kickers = bays.flatMap(({ openings: [first], from, to: right }, bay) =>
-    isDrawn(first.holds) && right > from
+    // a top that closes the case itself keeps a drawer from tipping
+    isDrawn(first.holds) && right > from && at.corners === "rails"
       ? pair(bay).map((each) => ({
           ...each,
           ...{ kind: "kicker" as const, front: "A1", y: under - inner, from: insideBack + rail + RUNNER.apart },

@@ -15,13 +15,13 @@ export const HUNG = { below: 12, clear: 2, least: 40 };
 /** Rails of one bay are alike. */
 export const hangKind = (bay: number) => (bay > 0 ? `hang-rail-${bay + 1}` : "hang-rail");
 
-/** Places the rails: each in its bay, their screws evenly, or at the studs nearest to even. */
+/** Places the rails, under what closes the case above: each in its bay, their screws evenly, or at the studs nearest to even. */
 export function placeHung(
   { rail: asked, wall, fixings, studs }: HangChoice,
-  { bays, insideBack, inner, under }: { bays: readonly Bay[]; insideBack: number; inner: number; under: number },
+  { bays, insideBack, inner, ceiling }: { bays: readonly Bay[]; insideBack: number; inner: number; ceiling: number },
 ): Hung {
   const rooms = bays.flatMap(({ from, to }, bay) => (to - from > 0 ? [{ bay, across: { from, to } }] : []));
-  const top = under - inner - HUNG.below;
+  const top = ceiling - HUNG.below;
   // in a low first opening it is no higher than that
   const high = Math.min(...bays.map(({ openings: [first] }) => first.to - first.from - HUNG.below - HUNG.clear));
   const rail = Math.max(1, Math.min(asked, high));

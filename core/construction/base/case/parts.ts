@@ -33,7 +33,7 @@ export function caseParts({ form, at }: BaseFacts<Case>): AssemblyPart[] {
   const all: Plain[] = [
     ...sides(at),
     bottom(at),
-    ...rails(at),
+    ...(at.corners === "rails" ? rails(at) : []),
     ...dividers(at),
     ...shelves(at),
     ...drawerRails(at),
@@ -68,8 +68,12 @@ function sides(at: Case): Plain[] {
     const inner = way < 0 ? x + side - rebate : x;
     return {
       ...{ id: `P${i + 1}`, kind: "case-side", name: "Side", letter: "P", ...panel },
-      note: `Glued from the boards chosen for it, its grain upright${back > 0 ? "; a rebate for the back along its inner edge" : ""}.`,
-      shape: endShape({ width, thickness: side }, under - foot, at.relief),
+      note: `Glued from the boards chosen for it, its grain upright${at.corners === "mitred" ? "; mitred to the top" : at.corners === "rails" ? "" : "; its tails in the top are included"}${back > 0 ? "; a rebate for the back along its inner edge" : ""}.`,
+      shape: endShape(
+        { width, thickness: side },
+        under - foot + (at.corners === "mitred" ? at.top.thickness : 0),
+        at.relief,
+      ),
       place,
       opens: [way * PULL.along, 0, 0],
       cuts:
@@ -108,7 +112,7 @@ const rails = ({ inside, deep, insideBack, under, inner, rail }: Case): Plain[] 
 const dividers = ({ dividers: xs, inner, high, insideBack, deep }: Case): Plain[] =>
   xs.map((x, i): Plain => ({
     ...{ id: xs.length > 1 ? `DV${i + 1}` : "DV", kind: "divider", name: "Divider", letter: "DV", ...panel },
-    note: "Glued from the boards chosen for it, its grain upright; let into the bottom and into the rails.",
+    note: "Glued from the boards chosen for it, its grain upright; let in below and above.",
     shape: { length: high.to - high.from, width: deep.to - insideBack, thickness: inner },
     place: { at: [x - inner / 2, high.from, insideBack], ...STANDING },
     opens: [0, PULL.down / 2, 0],

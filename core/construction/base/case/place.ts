@@ -59,16 +59,21 @@ export const KICK = { back: 40, off: 3, least: 25 };
 export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
   const { top, core } = topOf(form, asBuilt);
   const { case: choice, overhang, height } = form;
-  const side = measuredOr(asBuilt, "case-side", "thickness", choice.thickness);
+  const { corners } = choice;
+  const joined = corners !== "rails";
+  // what meets at a mitre is as thick as its neighbour
+  const side = corners === "mitred" ? top.thickness : measuredOr(asBuilt, "case-side", "thickness", choice.thickness);
   const inner = measuredOr(asBuilt, "case-bottom", "thickness", choice.inner);
   const under = height - top.thickness;
-  const half = top.length / 2 - overhang.end;
-  const deep = { from: -top.width / 2 + choice.behind, to: top.width / 2 - overhang.side };
+  const half = top.length / 2 - (joined ? 0 : overhang.end);
+  const deep = joined
+    ? { from: -top.width / 2, to: top.width / 2 }
+    : { from: -top.width / 2 + choice.behind, to: top.width / 2 - overhang.side };
   const back = { none: 0, sheet: choice.sheet, boards: choice.backs.thickness, framed: choice.backs.thickness }[
     choice.back
   ];
   const inside = { from: -half + side, to: half - side };
-  const high = { from: choice.lift + inner, to: under - inner };
+  const high = { from: choice.lift + inner, to: joined ? under : under - inner };
   const insideBack = deep.from + back;
   const widths = shared(
     inside.to - inside.from - (choice.bays.length - 1) * inner,
@@ -80,7 +85,7 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
     left = made.to + inner;
     return made;
   });
-  const hung = choice.stands === "wall" ? placeHung(choice.hang, { bays, insideBack, inner, under }) : null;
+  const hung = choice.stands === "wall" ? placeHung(choice.hang, { bays, insideBack, inner, ceiling: high.to }) : null;
   const rail = Math.min(choice.rails, Math.max(1, (deep.to - insideBack) / 2));
   // drawers of the first row stop before the rail it hangs by
   const space = { front: deep.to, back: hung ? hung.z.to : insideBack };
@@ -115,7 +120,8 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
   const dividers = bays.slice(1).map(({ from }) => from - inner / 2);
   const at: Case = {
     kind: "case",
-    keeps: { end: true, side: true },
+    keeps: { end: !joined, side: !joined },
+    corners,
     flush: true,
     ...(hung ? { hangs: true as const } : {}),
     ...{ top, core, under, side, inner, back, deep, inside, insideBack, high, rail, bays, feet },
@@ -138,7 +144,7 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
       door: doorDeep(choice.doors),
     }),
     frame: hung ? { length: 2 * half, width: 2 * Math.max(Math.abs(deep.from), Math.abs(deep.to)) } : frameRound(feet),
-    bearers: bearersOf(inside, { deep, insideBack, rail, inner, dividers }),
+    bearers: joined ? [] : bearersOf(inside, { deep, insideBack, rail, inner, dividers }),
     posts: [],
     through: null,
     sticks: legs ? [{ kind: "stand-leg", said: "Legs of the frame", section: legs.leg }] : [],
@@ -197,7 +203,7 @@ export function casePanels(at: Case, form: Form): PanelPlace[] {
   return [
     ...[1, 2].map((n) => ({
       ...{ id: `side-${n}`, kind: "case-side", part: `P${n}`, name: n === 1 ? "left side" : "right side" },
-      ...{ length: under - foot, width: deep.to - deep.from, thickness: side, sizesAt },
+      ...{ length: under - foot + intoTop(at), width: deep.to - deep.from, thickness: side, sizesAt },
     })),
     {
       ...{ id: "bottom", kind: "case-bottom", part: "Q", name: "bottom" },
@@ -206,7 +212,10 @@ export function casePanels(at: Case, form: Form): PanelPlace[] {
     ...dividers.map((_, i) => ({
       ...{ id: `divider-${i + 1}`, kind: "divider", part: dividers.length > 1 ? `DV${i + 1}` : "DV" },
       name: dividers.length > 1 ? `${ordinal(i)} divider` : "divider",
-      ...{ ...plain, length: high.to - high.from + 2 * letInto(inner) },
+      ...{
+        ...plain,
+        length: high.to - high.from + letInto(inner) + letInto(at.corners === "rails" ? inner : at.top.thickness),
+      },
     })),
     ...shelves.map(({ bay }, i) => {
       const several = shelves.length > 1;
@@ -222,6 +231,12 @@ export function casePanels(at: Case, form: Form): PanelPlace[] {
     ...doorPanels(at, form),
     ...drawerPanels(at, form),
   ];
+}
+
+/** How far a side goes on above the top's underside: into the top, or to its upper face. */
+export function intoTop({ corners, top }: Pick<Case, "corners" | "top">): number {
+  if (corners === "rails") return 0;
+  return corners === "half-blind" ? tailLength(top.thickness, true) : top.thickness;
 }
 
 /** Shelves between openings, bay by bay, from above. */

@@ -6,6 +6,7 @@ import { dovetailSlope } from "../dovetail-slope";
 import type { LegFrame } from "../leg-frame/place";
 import { frameFits, frameHeight, frameLegs } from "../leg-frame/rules";
 import { ALCOVE_RULES } from "./alcove-rules";
+import { topJoined, topSags } from "./corners";
 import { bayAdded } from "./divide";
 import { hangs } from "./hung-drawer-rules";
 import { hungHolds, hungUp, hungWhere } from "./hung-rules";
@@ -43,11 +44,13 @@ export const CASE_RULES: readonly Rule<CaseFacts>[] = [
   sags,
   racks,
   fastening,
+  topJoined,
+  topSags,
   ({ at: place, form, species }) =>
     dovetailSlope(
       form.case.slope,
       species,
-      place.drawers.length > 0 ? ["drawer-side", "case-rail"] : ["case-rail"],
+      [...(place.drawers.length > 0 ? ["drawer-side"] : []), place.corners === "rails" ? "case-rail" : "case-side"],
       at("slope"),
     ),
   kick,
@@ -128,7 +131,7 @@ function racks({ at: { back, backed, dividers, kick: kicked, drawers } }: CaseFa
       ? backed === "sheet"
         ? `A sheet of ${fine(back)} screwed round its edges does not go out of square.`
         : "A frame with glued corners, screwed round its edges, does not go out of square."
-      : `Housings and dovetails of the rails alone stop it racking sideways${helped.length > 0 ? `, with the ${listed(helped)} to help` : ""}.`,
+      : `Housings and dovetails alone stop it racking sideways${helped.length > 0 ? `, with the ${listed(helped)} to help` : ""}.`,
     // where drawers come out behind there can be none
     remedies:
       braces || drawers.some(({ turned }) => turned)
@@ -140,7 +143,8 @@ function racks({ at: { back, backed, dividers, kick: kicked, drawers } }: CaseFa
 /** What rails that lie flat can hold a top by. */
 const TAKES = ["oversized", "figure-8", "screwed", "loose"];
 
-function fastening({ choices: { fastening: way } }: CaseFacts): Verdict {
+function fastening({ at: { corners }, choices: { fastening: way } }: CaseFacts): Verdict | null {
+  if (corners !== "rails") return null;
   const takes = TAKES.includes(way);
   return verdict({
     id: "form.case-top",

@@ -1,11 +1,12 @@
 import { FRAME_CLAMPS, Step, stepOf as step, TIME } from "../../../steps/step";
-import { fine, mm } from "../../../verdict/verdict";
+import { fine } from "../../../verdict/verdict";
 import type { BaseWork, WorkFacts } from "../base";
 import { legFrameSteps } from "../leg-frame/work";
 import { ofDoor } from "./door";
 import { doorSteps } from "./door-work";
 import { hangKind } from "./hung";
-import { hangHoles, hangStep } from "./hung-work";
+import { standSteps } from "./stand-work";
+import { hangHoles } from "./hung-work";
 import { plinthStep } from "./plinth-work";
 import { drawerSteps } from "./drawer-work";
 import { ofSize } from "./drawer";
@@ -15,6 +16,7 @@ import { PIN } from "./loose-shelf";
 import type { Case } from "./case";
 import { shelvesOf } from "./place";
 import { backSteps } from "./back-work";
+import { CORNER_WORDS } from "./corners";
 import { BACK_SCREWS } from "./contacts";
 import { railKind, shelfKind } from "./kinds";
 
@@ -32,6 +34,8 @@ export function caseWork({
 }: WorkFacts<Case>): BaseWork {
   const { bays, dividers, drawers, doors, loose, kick, back, legs, plinth } = at;
   const raised = at.foot > 0;
+  // its top is its own upper board
+  const crown = at.corners === "rails" ? null : CORNER_WORDS[at.corners];
   const frame = legs
     ? legFrameSteps(legs, { thick, milled, fullHours, clampHours, long, joints, carries: "the bottom" })
     : null;
@@ -41,7 +45,14 @@ export function caseWork({
   const kinds = [...new Set(runners.filter(({ kind }) => kind !== "hanger").map(({ kind }) => kind))];
   const panels = ["case-side", "case-bottom", ...(dividers.length > 0 ? ["divider"] : []), ...shelves];
   const hangs = [...new Set((at.onWall?.rails ?? []).map(({ bay }) => hangKind(bay)))];
-  const between = ["case-bottom", ...panels.slice(2), "case-rail", ...frames, ...hangs, ...(kick ? ["kick"] : [])];
+  const between = [
+    "case-bottom",
+    ...panels.slice(2),
+    crown ? "top" : "case-rail",
+    ...frames,
+    ...hangs,
+    ...(kick ? ["kick"] : []),
+  ];
   const sized = panels.map((kind) => `${kind}-size`);
   const several = bays.length > 1;
   const sheets = [
@@ -61,7 +72,7 @@ export function caseWork({
       hours: 1 + 0.3 * (2 + 2 * dividers.length + 2 * shelves.length),
       check: "Sides held together: every housing runs on from one to the other.",
     }),
-    ...(grooved
+    ...(grooved && !crown
       ? [
           step({
             id: "rail-holes",
@@ -74,12 +85,16 @@ export function caseWork({
       : []),
     step({
       id: "case-dovetails",
-      title: `Dovetail the rails under the top${raised ? " and the bottom" : ""} into the sides`,
-      detail: `Tails first, on both rails and to one gauge; the sides’ sockets are marked from the very tails that go there, each corner numbered. They go in from above: the top hides them.${raised ? ` The bottom’s, from edge to edge, go in from below, ${at.onWall ? "and are seen from there only" : `and the ${legs ? "frame" : "plinth"} hides those`}.` : ""}`,
-      parts: ["case-rail", "case-side", ...(raised ? ["case-bottom"] : [])],
-      after: ["case-housings", ...milled],
-      hours: raised ? 6 : 2.5,
-      check: "Rails flush with the sides’ upper edges, or a hair above.",
+      title: crown
+        ? `${crown.title}${raised ? ", and the bottom into the sides" : ""}`
+        : `Dovetail the rails under the top${raised ? " and the bottom" : ""} into the sides`,
+      detail: `${crown ? crown.detail : "Tails first, on both rails and to one gauge; the sides’ sockets are marked from the very tails that go there, each corner numbered. They go in from above: the top hides them."}${raised ? ` The bottom’s, from edge to edge, go in from below, ${at.onWall ? "and are seen from there only" : `and the ${legs ? "frame" : "plinth"} hides those`}.` : ""}`,
+      parts: [crown ? "top" : "case-rail", "case-side", ...(raised ? ["case-bottom"] : [])],
+      after: ["case-housings", ...milled, ...(crown ? ["flatten"] : [])],
+      hours: (raised ? 6 : 2.5) + (crown ? 3 : 0),
+      check: crown
+        ? "Each corner goes together dry by half its depth, and no further: once is enough for the rest."
+        : "Rails flush with the sides’ upper edges, or a hair above.",
     }),
     ...(frames.length > 0 || kinds.length > 0
       ? [framesStep({ frames, kinds, slot: form.case.slot, runners: runners.length, milled })]
@@ -87,12 +102,12 @@ export function caseWork({
     step({
       id: "dry-fit",
       title: "Dry-fit the case",
-      detail: `On its back, sides over ${raised ? "dividers and shelves, the bottom up into them from below," : "bottom, dividers and shelves,"} rails in last from above. Diagonals of the front and of every opening; number what goes where.`,
-      parts: [...panels, "case-rail"],
+      detail: `On its back, sides over ${raised ? "dividers and shelves, the bottom up into them from below," : "bottom, dividers and shelves,"} ${crown ? "the top last" : "rails in last from above"}. Diagonals of the front and of every opening; number what goes where.`,
+      parts: [...panels, crown ? "top" : "case-rail"],
       after: [
         "case-dovetails",
         ...(frames.length > 0 || kinds.length > 0 ? ["frames"] : []),
-        ...(grooved ? ["rail-holes"] : []),
+        ...(grooved && !crown ? ["rail-holes"] : []),
         ...(at.onWall ? ["hang-holes"] : []),
       ],
       hours: TIME.dryFit,
@@ -102,16 +117,16 @@ export function caseWork({
       id: "sand-base",
       title: "Plane, sand and finish the insides",
       detail: `All faces that lie inside, with their finish, now: no brush reaches the corners later. Tape over what takes glue${kinds.length > 0 ? "; nothing on the runners’ upper faces and where drawers run but wax" : ""}.`,
-      parts: [...panels, "case-rail"],
+      parts: [...panels, ...(crown ? [] : ["case-rail"])],
       after: ["dry-fit"],
       hours: 0.5 * panels.length + TIME.coat,
     }),
     step({
       id: "glue-base",
       title: "Glue the case",
-      detail: `Slow glue: ${several ? "dividers into the bottom first, then everything between the sides, then both sides" : "everything between the sides, then both sides"}, the rails from above. Cauls over the housings, crowned by a shaving, so that the middle of a wide side is pressed too.${frames.length > 0 ? " The drawer rails go in with it: their tenons can’t afterwards." : ""}`,
+      detail: `Slow glue: ${several ? "dividers into the bottom first, then everything between the sides, then both sides" : "everything between the sides, then both sides"}, ${crown ? `the top on last${at.corners === "mitred" ? ", its end grain sized a quarter of an hour before, blocks and a strap each way over the mitres" : ", driven down over a block the length of a corner"}` : "the rails from above"}. Cauls over the housings, crowned by a shaving, so that the middle of a wide side is pressed too.${frames.length > 0 ? " The drawer rails go in with it: their tenons can’t afterwards." : ""}`,
       parts: [...new Set([...between, "case-side"])],
-      after: ["sand-base"],
+      after: ["sand-base", ...(crown ? ["sand-top"] : [])],
       hours: TIME.glueFrame * 2,
       wait: fullHours,
       waitFor: "the case to cure",
@@ -191,53 +206,16 @@ export function caseWork({
   ];
   return {
     steps: [...steps, ...last],
-    levelling: [
-      at.onWall
-        ? hangStep(at, at.onWall, form.case.hang, [whole])
-        : step({
-            id: "cut-feet",
-            ...(legs && frame
-              ? {
-                  title: "Level the frame and stand the case on it",
-                  detail: `Legs sawn to length on the flat floor, eased 2 mm. The case upside down, the frame on it, even all round; screws up through the strips, tight in front, those behind in the middle of their slots of ${fine(form.case.slot)}.`,
-                  parts: ["stand-leg"],
-                  after: [whole, frame.closed],
-                  hours: 1,
-                  check: `The gap is ${mm(legs.gap)} all round, and nothing rocks.`,
-                }
-              : plinth
-                ? {
-                    title: "Set the case on its plinth",
-                    detail: `The plinth levelled on the flat floor, the case set on it, even at both ends; screws down through the bottom, tight in front, those at the ends and behind in the middle of their slots of ${fine(form.case.slot)}.`,
-                    parts: ["plinth-front", "plinth-back", "plinth-side"],
-                    after: [whole, "plinth"],
-                    hours: 1,
-                    check: "No rock, no light between plinth and bottom.",
-                  }
-                : {
-                    title: "Level the feet and ease them",
-                    detail: "On the flat floor, marked from a block: a shaving, no more. Chamfer every foot 2 mm.",
-                    parts: ["case-side"],
-                    after: [whole],
-                    hours: 0.5,
-                    check: "No rock on a flat floor.",
-                  }),
-          }),
-      ...(at.fillers.length > 0
-        ? [
-            step({
-              id: "fillers",
-              title: "Scribe the fillers to the walls",
-              detail:
-                "The case in its alcove, level and plumb, packed under its feet. Each filler held plumb against its side, a block as wide as its widest gap run down the wall with a pencil on it; sawn and planed to the line, undercut a little; screwed from inside the case.",
-              parts: ["filler"],
-              after: ["cut-feet"],
-              hours: 1.5,
-              check: "No light between wall and filler.",
-            }),
-          ]
-        : []),
-    ],
+    levelling: standSteps(at, form, { whole, frame: frame?.closed ?? null }),
+    ...(crown
+      ? {
+          attach: {
+            title: "Set it up",
+            detail: "Its top was glued on with its sides. A day in the room before it is loaded.",
+            check: at.onWall ? "Level, and drawn to the wall." : "No rock where it will stand.",
+          },
+        }
+      : {}),
     apart: ["sand-base", "glue-base"],
     closing: "glue-base",
     closed: [...made, ...(back > 0 ? ["back"] : [])],

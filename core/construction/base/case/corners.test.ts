@@ -1,0 +1,128 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { bodyOf } from "../../../assembly/part";
+import { boundsOf, bulkOf, stood } from "../../../assembly/solid";
+import type { Dovetail } from "../../../joinery/dovetail";
+import { applyPatches } from "../../../piece/patch";
+import { USUAL_SHOP } from "../../../piece/shop";
+import { bodiesOfParts, clashes } from "../../../testing/clashes";
+import { bays, caseOf, EIGHT, eight, listed, rows, set } from "../../../testing/cases";
+import { at, find, planOf, tableWith } from "../../../testing/plans";
+import { preview } from "../../preview";
+
+const SEED = Number(process.env.SEED ?? 20261127);
+const two = bays(rows([null, "drawer"], [null, "nothing"]), rows([null, "nothing"]));
+const boundsFor = (plan: ReturnType<typeof eight>, id: string) => {
+  const part = plan.assembly.parts.find((each) => each.id === id)!;
+  return boundsOf(stood(bodyOf({ ...part, cuts: [] }), part.place));
+};
+
+describe("a case whose top is dovetailed to its sides, 900 by 400, 700 high, worked by hand", () => {
+  const plan = eight(set("corners", "through"), two);
+  it("stands as far out as its top, its sides' tails come through the top", () => {
+    // 20 and 20 of side
+    expect(caseOf(plan).inside).toEqual({ from: -430, to: 430 });
+    expect(caseOf(plan).high).toEqual({ from: 78, to: 680 });
+    expect(listed(plan, "case-side")).toEqual([700, 400, 20]);
+    const { least, most } = boundsFor(plan, "P1");
+    expect([least[1], most[1]]).toEqual([expect.closeTo(0, 6), expect.closeTo(700, 6)]);
+    expect(plan.parts.some(({ id }) => id === "case-rail" || id === "kicker")).toBe(false);
+  });
+  it("what the tails fill is what the top loses", () => {
+    const top = plan.assembly.parts.find(({ id }) => id === "T")!;
+    const side = plan.assembly.parts.find(({ id }) => id === "P1")!;
+    const tails = side.adds.filter(({ by }) => by === "top+case-side");
+    const joint = plan.joints.find(({ id }) => id === "top+case-side") as Dovetail;
+    expect(joint.count).toBe(2);
+    expect(tails.length).toBeGreaterThanOrEqual(5);
+    const sockets = { ...top, cuts: top.cuts.filter(({ by }) => by === "top+case-side") };
+    const lost = bulkOf(bodyOf({ ...top, cuts: [] })).volume - bulkOf(bodyOf(sockets)).volume;
+    const filled = bulkOf(bodyOf({ ...side, cuts: [] })).volume - 20 * 400 * 680;
+    expect(lost).toBeCloseTo(2 * filled, 0);
+  });
+  it("a divider is let into the top and into the bottom, stopped before the front", () => {
+    expect(plan.joints.find(({ id }) => id === "top+divider")).toMatchObject({ kind: "housing", count: 1 });
+    // 602 between them, 6 into the bottom and 6 into the top: a third of 18 and of 20
+    expect(listed(plan, "divider")[0]).toBe(602 + 6 + 6);
+  });
+  it("the back is screwed along both sides, nothing fastens the top, and all is glued at once", () => {
+    expect(plan.joints.some(({ id }) => id === "case-side+case-back")).toBe(true);
+    expect(plan.fasteners).toEqual([]);
+    const glue = plan.steps.find(({ id }) => id === "glue-base")!;
+    expect(glue.parts).toContain("top");
+    const of = (id: string) => plan.steps.findIndex((step) => step.id === id);
+    expect(of("flatten")).toBeLessThan(of("case-dovetails"));
+    expect(of("sand-top")).toBeLessThan(of("glue-base"));
+    expect(plan.steps.find(({ id }) => id === "attach")!.title).toBe("Set it up");
+    expect(plan.failures).toEqual([]);
+  });
+  it("top and sides move alike: the graph finds nothing that stops them there", () => {
+    const held = plan.stopped.filter(({ link }) => link.id.startsWith("top+case-side"));
+    for (const { strain } of held) expect(Math.abs(strain)).toBeLessThan(1e-4);
+    expect(find(plan, "form.case-top").level).toBe("holds");
+  });
+});
+
+describe("mitred at its upper corners", () => {
+  const plan = eight(set("corners", "mitred"), two);
+  it("its sides are as thick as its top and as high as the whole", () => {
+    expect(listed(plan, "case-side")).toEqual([700, 400, 20]);
+    const side = plan.assembly.parts.find(({ id }) => id === "P2")!;
+    const mitred = { ...side, cuts: side.cuts.filter(({ by, shows }) => by === "top+case-side" && shows) };
+    // a side of 20, its outside 700 high and its inside 680
+    expect(bulkOf(bodyOf(mitred)).volume).toBeCloseTo(20 * 400 * 690, 0);
+  });
+  it("with the top they fill their corner and no more", () => {
+    const { parts } = plan.assembly;
+    expect(clashes(parts, bodiesOfParts(parts))).toEqual([]);
+    expect(plan.joints.find(({ id }) => id === "top+case-side")).toMatchObject({ kind: "mitre", count: 2 });
+  });
+});
+
+describe("what is wrong is said", () => {
+  it.each([
+    ["slats over it", at("form.field", "slats")],
+    ["breadboards", at("form.ends", "breadboards")],
+    ["an oval", at("form.top.outline", "ellipse")],
+  ])("%s", (_, patch) => {
+    const piece = tableWith(...EIGHT, set("corners", "through"), patch);
+    const plan = planOf(piece);
+    expect(plan.failures).toEqual([]);
+    const said = find(plan, "form.case-top");
+    expect(said.level).toBe("fix");
+    for (const remedy of said.remedies)
+      expect(find(planOf(applyPatches(piece, remedy.patches)), "form.case-top").level).toBe("holds");
+  });
+  it("a thin top over one wide bay sags", () => {
+    const piece = tableWith(...EIGHT, set("corners", "through"), at("form.top.length", 1500));
+    const said = find(planOf(piece), "form.case-top-sag");
+    expect(said.level).not.toBe("holds");
+    expect(find(planOf(applyPatches(piece, said.remedies[0].patches)), "form.case-top-sag").level).toBe("holds");
+  });
+});
+
+describe(`corners of any case (seed ${SEED})`, () => {
+  it("leave no wood to two parts", () =>
+    fc.assert(
+      fc.property(
+        fc.record({
+          corners: fc.constantFrom("through", "half-blind", "mitred"),
+          thickness: fc.integer({ min: 16, max: 30 }),
+          stands: fc.constantFrom("sides", "plinth", "frame", "wall"),
+          lift: fc.integer({ min: 70, max: 260 }),
+          back: fc.constantFrom("none", "sheet", "boards", "framed"),
+        }),
+        fc.integer({ min: 18, max: 32 }),
+        ({ stands, lift, ...given }, top) => {
+          const piece = tableWith(
+            ...[...EIGHT, two, at("form.top.thickness", top), set("stands", stands)],
+            set("lift", stands === "frame" ? Math.max(200, lift) : lift),
+            ...Object.entries(given).map(([path, value]) => set(path, value)),
+          );
+          const { parts } = preview(piece.form, piece.joints, USUAL_SHOP).assembly;
+          expect(clashes(parts, bodiesOfParts(parts))).toEqual([]);
+        },
+      ),
+      { numRuns: 24, seed: SEED },
+    ));
+});
