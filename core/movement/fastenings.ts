@@ -47,7 +47,15 @@ export function fastenersFor(
     travels,
   )
     .filter((each) => slabs.length === 0 || slabOver(slabs, at, each, UNDER_SLAB) !== null)
-    .filter(({ bearer, z }) => !fixed.some((screw) => screw.bearer === bearer && Math.abs(screw.z - z) < BESIDE_FIXED));
+    .filter(({ bearer, run, x, z }) =>
+      fixed.every(
+        (screw) =>
+          screw.bearer !== bearer ||
+          Math.abs(screw.z - z) >= BESIDE_FIXED ||
+          // on what runs along, all stand in one line with it: only those beside it give way
+          (run === "along" && Math.abs(screw.x - x) >= BESIDE_FIXED),
+      ),
+    );
 }
 
 /** Two below each slab, on either side of its middle line: alone it would cup round its fixed screw. */

@@ -16,8 +16,8 @@ export const isDrawn = (holds: (typeof HOLDS)[number]) => holds === "drawer" || 
 /** What is below a case: its own sides, a plinth, a frame of legs, or nothing where it hangs on a wall. */
 export const STANDS = ["sides", "plinth", "frame", "wall"] as const;
 
-/** How a case ends above: its top lies on rails, or is the case's own upper board, joined to the sides at its corners. */
-export const CORNERS = ["rails", "through", "half-blind", "mitred"] as const;
+/** How a case ends above: its top lies on rails or on a board from side to side, or is the case's own upper board, joined to the sides at its corners. */
+export const CORNERS = ["rails", "sub-top", "through", "half-blind", "mitred"] as const;
 
 export const RUNS_ON = ["runners", "slides", "hung"] as const;
 /** Side-hung slides of steel as they are sold: half an inch a side. @source common practice */

@@ -26,6 +26,7 @@ export function CaseFields() {
           value={choice.corners}
           options={[
             { value: "rails", name: "Lies on rails, screwed from below" },
+            { value: "sub-top", name: "Lies on a sub-top, screwed from below" },
             { value: "through", name: "Dovetailed to the sides" },
             { value: "half-blind", name: "Dovetailed, its face whole" },
             { value: "mitred", name: "Mitred to the sides" },
@@ -35,7 +36,8 @@ export function CaseFields() {
         {choice.corners !== "mitred" && size("Thickness of the sides", choice.thickness, "thickness")}
         {size("Bottom, dividers, shelves", choice.inner, "inner")}
         {size("Width of the rails", choice.rails, "rails")}
-        {choice.corners === "rails" && size("Overhang at the back", choice.behind, "behind")}
+        {(choice.corners === "rails" || choice.corners === "sub-top") &&
+          size("Overhang at the back", choice.behind, "behind")}
         {size("Bottom above the floor", choice.lift, "lift")}
         <Choice
           label="Stands on"

@@ -51,14 +51,14 @@ describe("a piece on feet", () => {
   });
 
   it("a leg is shorter by a foot's height, and loses a hole: knees have the room they had", () => {
-    const [bare, on] = [planOf(tableWith()), planOf(tableWith(...onLevelling))];
+    const [bare, footed] = [planOf(tableWith()), planOf(tableWith(...onLevelling))];
     const leg = (plan: typeof bare) => plan.assembly.parts.find(({ id }) => id === "L1")!;
-    expect(leg(bare).shape.length - leg(on).shape.length).toBeCloseTo(12, 9);
-    expect(on.geometry.kneeRoom).toBeCloseTo(bare.geometry.kneeRoom, 9);
+    expect(leg(bare).shape.length - leg(footed).shape.length).toBeCloseTo(12, 9);
+    expect(footed.geometry.kneeRoom).toBeCloseTo(bare.geometry.kneeRoom, 9);
     const volume = (plan: typeof bare) => bulkOf(bodyOf(leg(plan))).volume;
     // 75 × 75 × 12 of leg, and a hole of 10 by 32
-    expect(volume(bare) - volume(on)).toBeCloseTo(75 * 75 * 12 + Math.PI * 25 * 32, -2);
-    expect(on.steps.find(({ id }) => id === "feet")!.detail).toMatch(
+    expect(volume(bare) - volume(footed)).toBeCloseTo(75 * 75 * 12 + Math.PI * 25 * 32, -2);
+    expect(footed.steps.find(({ id }) => id === "feet")!.detail).toMatch(
       /4 holes up from below, 10.0 mm wide and 32.0 mm deep/,
     );
   });

@@ -47,6 +47,15 @@ function enteredBy(part: AssemblyPart, bearer: Bearer, forTop: readonly CutBody[
 
 const overlap = (a: Piece, b: Piece, i: number) => a.least[i] < b.most[i] - 1e-6 && b.least[i] < a.most[i] - 1e-6;
 
+/** Of several rows in one board, the one a fastener sits in. */
+const nearestRow = (rows: readonly Bearer[], at: { x: number; z: number }): Bearer =>
+  rows.length === 1
+    ? rows[0]
+    : rows.reduce((a, b) => {
+        const off = ({ run, at: line }: Bearer) => Math.abs((run === "along" ? at.z : at.x) - line);
+        return off(b) < off(a) ? b : a;
+      });
+
 /** The same parts with what the fastening takes from what bears the top: grooves, slots and holes where its fasteners sit. */
 export function fastened(
   parts: readonly AssemblyPart[],
@@ -57,14 +66,17 @@ export function fastened(
   if (fasteners.length + fixed.length === 0) return [...parts];
   const way = wayOf(joints);
   return parts.map((part) => {
-    const bearer = bearers.find((each) => each.part === part.id);
+    const rows = bearers.filter((each) => each.part === part.id);
     // the holes of what is bought are its own
-    if (!bearer || part.bought) return part;
-    const along = fasteners.filter((each) => each.bearer === part.id).map((each) => alongBearer(bearer, each));
-    const place = { bearer: enteredBy(part, bearer, way.cuts(joints, { bearer, under, along })), under, along };
-    const held = fixed
-      .filter((each) => each.bearer === part.id)
-      .flatMap((screw) => {
+    if (rows.length === 0 || part.bought) return part;
+    const taken = (by: string, bodies: readonly CutBody[]) =>
+      bodies.map((body) => ({ by, shape: body.shape, place: seenFrom(part.place, body.place) }));
+    const cuts = rows.flatMap((bearer) => {
+      const mine = <F extends { bearer: string; x: number; z: number }>(all: readonly F[]) =>
+        all.filter((each) => each.bearer === part.id && nearestRow(rows, each) === bearer);
+      const along = mine(fasteners).map((each) => alongBearer(bearer, each));
+      const place = { bearer: enteredBy(part, bearer, way.cuts(joints, { bearer, under, along })), under, along };
+      const held = mine(fixed).flatMap((screw) => {
         const along = alongBearer(bearer, screw);
         // no screw is as long as a rail is deep
         const head = Math.min(bearer.depth, COUNTERBORED);
@@ -73,12 +85,8 @@ export function fastened(
           ? [through, holeIn(place, { along, diameter: FIXED.head, from: bearer.depth, to: head })]
           : [through];
       });
-    const taken = (by: string, bodies: readonly CutBody[]) =>
-      bodies.map((body) => ({ by, shape: body.shape, place: seenFrom(part.place, body.place) }));
-    const cuts = [
-      ...taken("fastening", along.length > 0 ? way.cuts(joints, place) : []),
-      ...taken("fixed screw", held),
-    ];
+      return [...taken("fastening", along.length > 0 ? way.cuts(joints, place) : []), ...taken("fixed screw", held)];
+    });
     return cuts.length === 0 ? part : { ...part, cuts: [...part.cuts, ...cuts] };
   });
 }

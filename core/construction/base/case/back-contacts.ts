@@ -70,8 +70,10 @@ function edgesOf(at: Case): Edge[] {
       ...(at.corners === "rails"
         ? [
             {
-              ...{ id: "A2", kind: "case-rail", name: "rail above", x: inside, y: { from: under - inner, to: under } },
-              depth: rail,
+              ...(at.subTop
+                ? { id: "A", kind: "sub-top", name: "sub-top", depth }
+                : { id: "A2", kind: "case-rail", name: "rail above", depth: rail }),
+              ...{ x: inside, y: { from: under - inner, to: under } },
             },
           ]
         : sideRebates(at)),
@@ -114,7 +116,7 @@ function screws(at: Case, { id, kind, face, y }: BackPiece, slot: number): Conta
     if (size(x) < SCREWS.least || size(high) < SCREWS.least) return [];
     // a board is held where it ends, and only kept close elsewhere
     const board = kind === "back-board";
-    const ends = edge.kind === "case-bottom" || edge.kind === "case-rail";
+    const ends = edge.kind === "case-bottom" || edge.kind === "case-rail" || edge.kind === "sub-top";
     const [long, upright] = size(x) >= size(high) ? [x, false] : [high, true];
     const count = board && !upright ? 1 : Math.max(1, Math.round(size(long) / SCREWS.every));
     const half = SCREWS.least / 2;

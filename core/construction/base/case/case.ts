@@ -28,7 +28,9 @@ export interface Bay extends Span {
 export interface Case extends PieceGeometry {
   kind: "case";
   /** its top is its own upper board, joined to the sides; "rails" where it lies on those */
-  corners: CaseChoices["corners"];
+  corners: Exclude<CaseChoices["corners"], "sub-top">;
+  /** in the place of rails, a board from side to side and from front to back */
+  subTop: boolean;
   /** thickness of the sides, of what stands and lies between them, of the back */
   side: number;
   inner: number;

@@ -12,8 +12,8 @@ import type { Case, Door } from "./case";
 import type { Span } from "../leg-frame/place";
 import { KICK, shelvesOf } from "./place";
 import { backContacts } from "./back-contacts";
+import { atBack } from "./back-sheet";
 import { cornerContacts, dividerToTop } from "./corners";
-import { rebateOf } from "./cut";
 import { railKind, shelfKind } from "./kinds";
 import { fillerContacts } from "./filler";
 import { hungContacts } from "./hung";
@@ -25,9 +25,6 @@ const ends = ({ from, to }: Span, low: number, high: number, z: number): [Place,
   { at: [from, low, z], x: LEFT, y: FRONT },
   { at: [to, high, z], x: RIGHT, y: FRONT },
 ];
-
-/** A screw for so much of the back's edge, and so far into what is behind it, mm. @source common practice */
-export const BACK_SCREWS = { every: 220, into: 22 };
 
 export function contactsOf(at: Case, form: Form): Contact[] {
   const { case: choice } = form;
@@ -69,7 +66,13 @@ function betweenSides(at: Case): Contact[] {
       how: foot > 0 ? "lapped" : "stopped",
       section: { width: depth, thickness: inner },
     }),
-    ...(at.corners === "rails" ? [deep.to - rail, insideBack] : []).flatMap((z, i) =>
+    ...(at.subTop
+      ? both(ends(inside, under - inner, under, insideBack), {
+          ...{ group: "case-side+sub-top", name: "Sub-top to side", enters: "A", how: "lapped", depth: side },
+          section: { width: depth, thickness: inner },
+        })
+      : []),
+    ...(at.corners === "rails" && !at.subTop ? [deep.to - rail, insideBack] : []).flatMap((z, i) =>
       both(ends(inside, under - inner, under, z), {
         ...{ group: "case-side+case-rail", name: "Rail under the top to side", enters: `A${i + 1}`, how: "lapped" },
         ...{ depth: side, section: { width: rail, thickness: inner } },
@@ -90,7 +93,8 @@ function betweenSides(at: Case): Contact[] {
   ];
 }
 
-function atDividers({ dividers, inner, high, deep, insideBack, rail, corners, top }: Case, whole: boolean): Contact[] {
+function atDividers(at: Case, whole: boolean): Contact[] {
+  const { dividers, inner, high, deep, insideBack, rail, corners, top, subTop } = at;
   return dividers.flatMap((x, i): Contact[] => {
     const known = { enters: dividers.length > 1 ? `DV${i + 1}` : "DV", depth: inner };
     return [
@@ -100,7 +104,22 @@ function atDividers({ dividers, inner, high, deep, insideBack, rail, corners, to
         face: { at: [x + inner / 2, high.from, insideBack], x: DOWN, y: FRONT },
       },
       ...(whole ? [dividerToTop(known.enters, { x: x - inner / 2, high, deep, insideBack, inner, top })] : []),
-      ...(corners === "rails" ? [deep.to - rail, insideBack] : []).map((z, n): Contact => ({
+      ...(subTop
+        ? [
+            {
+              ...{
+                ...known,
+                group: "sub-top+divider",
+                name: "Divider to sub-top",
+                receives: "A",
+                how: "stopped" as const,
+              },
+              section: { width: deep.to - insideBack, thickness: inner },
+              face: { at: [x - inner / 2, high.to, insideBack] as const, x: UP, y: FRONT },
+            },
+          ]
+        : []),
+      ...(corners === "rails" && !subTop ? [deep.to - rail, insideBack] : []).map((z, n): Contact => ({
         ...{ ...known, group: "case-rail+divider", name: "Divider to rail", receives: `A${n + 1}`, how: "let-in" },
         section: { width: rail, thickness: inner },
         face: { at: [x - inner / 2, high.to, z], x: UP, y: FRONT },
@@ -182,65 +201,6 @@ function hungContact({ inner, side: thick }: Case, strip: Runner, slot: number):
     screws: { screws: 3, through: width, long: screwFor(width + depth - RUNNER.over), slot, tight: true },
     face: side < 0 ? { at: [x, y, z], x: LEFT, y: FRONT } : { at: [x + width, y + thickness, z], x: RIGHT, y: FRONT },
   };
-}
-
-/** Screws through the back into the edges behind which it lies. */
-function atBack(at: Case): Contact[] {
-  const { inside, insideBack, lift, inner, under, high, dividers, deep, rail, bays } = at;
-  const shelves = shelvesOf(at);
-  const screwed = { enters: "M", how: "screws" } as const;
-  const section = (width: number) => ({
-    section: { width, thickness: inner },
-    screws: {
-      screws: Math.max(2, Math.round(width / BACK_SCREWS.every) + 1),
-      ...{ through: at.back, long: screwFor(at.back + BACK_SCREWS.into) },
-    },
-  });
-  const length = inside.to - inside.from;
-  // seen from behind: in, along, and across to what is right of that
-  const along = (y: number): Place => ({ at: [inside.from, y, insideBack], x: FRONT, y: RIGHT });
-  const joined = at.corners !== "rails";
-  return [
-    {
-      ...{ ...screwed, group: "case-bottom+case-back", name: "Back to bottom", receives: "Q" },
-      ...{ ...section(length), depth: deep.to - insideBack, face: along(lift) },
-    },
-    ...(joined
-      ? backToSides(at, screwed)
-      : [
-          {
-            ...{ ...screwed, group: "case-rail+case-back", name: "Back to rail", receives: "A2" },
-            ...{ ...section(length), depth: rail, face: along(under - inner) },
-          },
-        ]),
-    ...shelves.map(({ bay, at: { from } }, i): Contact => ({
-      ...{ ...screwed, group: `${shelfKind(bay)}+case-back`, name: "Back to shelf" },
-      receives: shelves.length > 1 ? `H${i + 1}` : "H",
-      ...{ ...section(bays[bay].to - bays[bay].from), depth: deep.to - insideBack },
-      face: { at: [bays[bay].from, from, insideBack], x: FRONT, y: RIGHT },
-    })),
-    ...dividers.map((x, i): Contact => ({
-      ...{ ...screwed, group: "divider+case-back", name: "Back to divider" },
-      receives: dividers.length > 1 ? `DV${i + 1}` : "DV",
-      ...{ ...section(high.to - high.from), depth: deep.to - insideBack },
-      face: { at: [x + inner / 2, high.from, insideBack], x: FRONT, y: UP },
-    })),
-  ];
-}
-
-/** With no rail above, it is screwed into the rebates' floors along both sides. */
-function backToSides(at: Case, screwed: Pick<Contact, "enters" | "how">): Contact[] {
-  const { inside, insideBack, lift, under, deep } = at;
-  const thickness = rebateOf(at);
-  return [inside.from, inside.to + thickness].map((x, i): Contact => ({
-    ...{ ...screwed, group: "case-side+case-back", name: "Back to side", receives: `P${i + 1}` },
-    ...{ depth: deep.to - insideBack, section: { width: under - lift, thickness } },
-    screws: {
-      screws: Math.max(2, Math.round((under - lift) / BACK_SCREWS.every)),
-      ...{ through: at.back, long: screwFor(at.back + BACK_SCREWS.into) },
-    },
-    face: { at: [x, lift, insideBack], x: FRONT, y: UP },
-  }));
 }
 
 /** Drawers or doors of one size as a joint's name calls them: by their numbers, where there are several sizes. */

@@ -79,6 +79,32 @@ describe("mitred at its upper corners", () => {
   });
 });
 
+describe("a sub-top under the top", () => {
+  const plan = eight(set("corners", "sub-top"), two, at("form.overhang", { end: 25, side: 15 }));
+  it("is one board from side to side, dovetailed in; the top overhangs it", () => {
+    // 900 − 50 − 40 between the sides, and a tail of 15 at each end: 20 less a lap of 5
+    expect(listed(plan, "sub-top")).toEqual([810 + 2 * 15, 400 - 15 - 6, 18]);
+    expect(plan.joints.find(({ id }) => id === "case-side+sub-top")).toMatchObject({ kind: "dovetail", count: 2 });
+    expect(plan.parts.some(({ id }) => id === "case-rail" || id === "kicker")).toBe(false);
+    expect(find(plan, "form.fit").level).toBe("holds");
+  });
+  it("two rows of screws go up through it, drilled before it is glued, dividers in before it", () => {
+    expect(new Set(plan.fasteners.map(({ bearer }) => bearer))).toEqual(new Set(["A"]));
+    const of = (id: string) => plan.steps.findIndex((step) => step.id === id);
+    expect(of("rail-holes")).toBeGreaterThan(-1);
+    expect(of("rail-holes")).toBeLessThan(of("glue-base"));
+    expect(plan.steps[of("rail-holes")].parts).toEqual(["sub-top"]);
+    const sub = plan.assembly.parts.find(({ id }) => id === "A")!;
+    // in front they are tight, behind they give: each hole 30 in from its edge
+    const holes = (by: string) =>
+      sub.cuts.filter((cut) => cut.by === by).map(({ place, shape }) => Math.round(place.at[1] + shape.width / 2));
+    expect(new Set(holes("fixed screw"))).toEqual(new Set([30]));
+    expect(new Set(holes("fastening"))).toEqual(new Set([379 - 30]));
+    expect(holes("fastening")).toHaveLength(plan.fasteners.length);
+    expect(plan.joints.some(({ id }) => id === "sub-top+divider")).toBe(true);
+  });
+});
+
 describe("what is wrong is said", () => {
   it.each([
     ["slats over it", at("form.field", "slats")],
@@ -106,7 +132,7 @@ describe(`corners of any case (seed ${SEED})`, () => {
     fc.assert(
       fc.property(
         fc.record({
-          corners: fc.constantFrom("through", "half-blind", "mitred"),
+          corners: fc.constantFrom("sub-top", "through", "half-blind", "mitred"),
           thickness: fc.integer({ min: 16, max: 30 }),
           stands: fc.constantFrom("sides", "plinth", "frame", "wall"),
           lift: fc.integer({ min: 70, max: 260 }),

@@ -90,8 +90,8 @@ export function runnersOf(at: Case): Runner[] {
     return pair(bay).map((each) => ({ ...each, kind: "runner" as const, front: id, y, from }));
   });
   const kickers = bays.flatMap(({ openings: [first], from, to: right }, bay) =>
-    // a top that closes the case itself keeps a drawer from tipping
-    isDrawn(first.holds) && right > from && at.corners === "rails"
+    // a board from side to side keeps a drawer from tipping by itself
+    isDrawn(first.holds) && right > from && at.corners === "rails" && !at.subTop
       ? pair(bay).map((each) => ({
           ...each,
           ...{ kind: "kicker" as const, front: "A1", y: under - inner, from: insideBack + rail + RUNNER.apart },

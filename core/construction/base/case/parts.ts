@@ -33,7 +33,7 @@ export function caseParts({ form, at }: BaseFacts<Case>): AssemblyPart[] {
   const all: Plain[] = [
     ...sides(at),
     bottom(at),
-    ...(at.corners === "rails" ? rails(at) : []),
+    ...(at.corners !== "rails" ? [] : at.subTop ? [subTop(at)] : rails(at)),
     ...dividers(at),
     ...shelves(at),
     ...drawerRails(at),
@@ -97,6 +97,14 @@ const bottom = ({ inside, deep, insideBack, lift, inner, foot }: Case): Plain =>
   shape: { length: inside.to - inside.from, width: deep.to - insideBack, thickness: inner },
   place: { at: [inside.from, lift, deep.to], ...LYING },
   opens: [0, -PULL.down, 0],
+});
+
+const subTop = ({ inside, deep, insideBack, under, inner }: Case): Plain => ({
+  ...{ id: "A", kind: "sub-top", name: "Sub-top", letter: "A", ...panel },
+  note: "Glued from the boards chosen for it; its dovetails are included. Holes for the top’s screws are drilled before it is glued.",
+  shape: { length: inside.to - inside.from, width: deep.to - insideBack, thickness: inner },
+  place: { at: [inside.from, under - inner, deep.to], ...LYING },
+  opens: [0, PULL.down, 0],
 });
 
 const rails = ({ inside, deep, insideBack, under, inner, rail }: Case): Plain[] =>

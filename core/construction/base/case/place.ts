@@ -59,7 +59,8 @@ export const KICK = { back: 40, off: 3, least: 25 };
 export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
   const { top, core } = topOf(form, asBuilt);
   const { case: choice, overhang, height } = form;
-  const { corners } = choice;
+  const subTop = choice.corners === "sub-top";
+  const corners = choice.corners === "sub-top" ? "rails" : choice.corners;
   const joined = corners !== "rails";
   // what meets at a mitre is as thick as its neighbour
   const side = corners === "mitred" ? top.thickness : measuredOr(asBuilt, "case-side", "thickness", choice.thickness);
@@ -121,7 +122,7 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
   const at: Case = {
     kind: "case",
     keeps: { end: !joined, side: !joined },
-    corners,
+    ...{ corners, subTop },
     flush: true,
     ...(hung ? { hangs: true as const } : {}),
     ...{ top, core, under, side, inner, back, deep, inside, insideBack, high, rail, bays, feet },
@@ -144,7 +145,7 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
       door: doorDeep(choice.doors),
     }),
     frame: hung ? { length: 2 * half, width: 2 * Math.max(Math.abs(deep.from), Math.abs(deep.to)) } : frameRound(feet),
-    bearers: joined ? [] : bearersOf(inside, { deep, insideBack, rail, inner, dividers }),
+    bearers: joined ? [] : bearersOf(inside, { deep, insideBack, rail, inner, dividers, subTop }),
     posts: [],
     through: null,
     sticks: legs ? [{ kind: "stand-leg", said: "Legs of the frame", section: legs.leg }] : [],
@@ -165,17 +166,25 @@ function feetOf(half: number, side: number, deep: Span, relief: number): Footpri
   );
 }
 
-/** The two rails under the top: they are carried apart by the sides, which move as the top does. */
+/** The two rails under the top, or two rows of screws through a sub-top: they are carried apart by the sides, which move as the top does. */
 function bearersOf(
   inside: Span,
-  { deep, insideBack, rail, inner, dividers }: Pick<Case, "deep" | "insideBack" | "rail" | "inner" | "dividers">,
+  {
+    deep,
+    insideBack,
+    rail,
+    inner,
+    dividers,
+    subTop,
+  }: Pick<Case, "deep" | "insideBack" | "rail" | "inner" | "dividers" | "subTop">,
 ): Bearer[] {
   const entered = dividers.map((x) => ({ at: x, width: inner }));
   return [
     { name: "front", said: "front rail", at: deep.to - rail / 2, inside: -1 as const },
     { name: "back", said: "back rail", at: insideBack + rail / 2, inside: 1 as const },
   ].map(({ name, said, at, inside: side }, i): Bearer => ({
-    ...{ part: `A${i + 1}`, kind: "case-rail", said, name, run: "along", at, inside: side },
+    ...(subTop ? { part: "A", kind: "sub-top", said: "sub-top" } : { part: `A${i + 1}`, kind: "case-rail", said }),
+    ...{ name, run: "along", at, inside: side },
     ...{ length: inside.to - inside.from, thickness: rail, depth: inner, alike: true },
     ...(entered.length > 0 ? { entered } : {}),
   }));
@@ -209,6 +218,14 @@ export function casePanels(at: Case, form: Form): PanelPlace[] {
       ...{ id: "bottom", kind: "case-bottom", part: "Q", name: "bottom" },
       ...{ ...plain, length: inside.to - inside.from + 2 * (foot > 0 ? tailLength(side, true) : letInto(side)) },
     },
+    ...(at.subTop
+      ? [
+          {
+            ...{ id: "sub-top", kind: "sub-top", part: "A", name: "sub-top" },
+            ...{ ...plain, length: inside.to - inside.from + 2 * tailLength(side, true) },
+          },
+        ]
+      : []),
     ...dividers.map((_, i) => ({
       ...{ id: `divider-${i + 1}`, kind: "divider", part: dividers.length > 1 ? `DV${i + 1}` : "DV" },
       name: dividers.length > 1 ? `${ordinal(i)} divider` : "divider",

@@ -50,7 +50,10 @@ export const CASE_RULES: readonly Rule<CaseFacts>[] = [
     dovetailSlope(
       form.case.slope,
       species,
-      [...(place.drawers.length > 0 ? ["drawer-side"] : []), place.corners === "rails" ? "case-rail" : "case-side"],
+      [
+        ...(place.drawers.length > 0 ? ["drawer-side"] : []),
+        place.corners !== "rails" ? "case-side" : place.subTop ? "sub-top" : "case-rail",
+      ],
       at("slope"),
     ),
   kick,
@@ -143,16 +146,18 @@ function racks({ at: { back, backed, dividers, kick: kicked, drawers } }: CaseFa
 /** What rails that lie flat can hold a top by. */
 const TAKES = ["oversized", "figure-8", "screwed", "loose"];
 
-function fastening({ at: { corners }, choices: { fastening: way } }: CaseFacts): Verdict | null {
+function fastening({ at: { corners, subTop }, choices: { fastening: way } }: CaseFacts): Verdict | null {
   if (corners !== "rails") return null;
   const takes = TAKES.includes(way);
   return verdict({
     id: "form.case-top",
     stage: "form",
-    subject: ["case-rail", "top"],
+    subject: [subTop ? "sub-top" : "case-rail", "top"],
     level: takes ? "holds" : "fix",
-    text: takes ? "The rails take what holds the top" : "Rails that lie flat take no buttons, clips or cleats",
-    why: "The top is screwed up through the rails, which the sides carry apart as they and the top swell together: the holes are large all the same, for the weeks in which thick and thin part company.",
+    text: takes
+      ? `The ${subTop ? "sub-top takes" : "rails take"} what holds the top`
+      : "What lies flat under the top takes no buttons, clips or cleats",
+    why: "The top is screwed up through them, which the sides carry apart as they and the top swell together: the holes are large all the same, for the weeks in which thick and thin part company.",
     remedies: takes ? [] : [set("Screw it up through oversized holes", ["joints", "fastening"], "oversized")],
   });
 }

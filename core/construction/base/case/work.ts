@@ -17,7 +17,7 @@ import type { Case } from "./case";
 import { shelvesOf } from "./place";
 import { backSteps } from "./back-work";
 import { CORNER_WORDS } from "./corners";
-import { BACK_SCREWS } from "./contacts";
+import { BACK_SCREWS } from "./back-sheet";
 import { railKind, shelfKind } from "./kinds";
 
 /** The order of a case: panels, joints, a dry fit, insides finished, everything between the sides closed at once; then back and drawers. */
@@ -35,6 +35,7 @@ export function caseWork({
   const { bays, dividers, drawers, doors, loose, kick, back, legs, plinth } = at;
   const raised = at.foot > 0;
   // its top is its own upper board
+  const flat = at.subTop ? "sub-top" : "case-rail";
   const crown = at.corners === "rails" ? null : CORNER_WORDS[at.corners];
   const frame = legs
     ? legFrameSteps(legs, { thick, milled, fullHours, clampHours, long, joints, carries: "the bottom" })
@@ -43,12 +44,18 @@ export function caseWork({
   const frames = [...new Set(framesOf(at).map(({ bay }) => railKind(bay)))];
   const runners = runnersOf(at);
   const kinds = [...new Set(runners.filter(({ kind }) => kind !== "hanger").map(({ kind }) => kind))];
-  const panels = ["case-side", "case-bottom", ...(dividers.length > 0 ? ["divider"] : []), ...shelves];
+  const panels = [
+    "case-side",
+    "case-bottom",
+    ...(at.subTop ? [flat] : []),
+    ...(dividers.length > 0 ? ["divider"] : []),
+    ...shelves,
+  ];
   const hangs = [...new Set((at.onWall?.rails ?? []).map(({ bay }) => hangKind(bay)))];
   const between = [
     "case-bottom",
     ...panels.slice(2),
-    crown ? "top" : "case-rail",
+    crown ? "top" : flat,
     ...frames,
     ...hangs,
     ...(kick ? ["kick"] : []),
@@ -78,7 +85,7 @@ export function caseWork({
             id: "rail-holes",
             ...grooved,
             detail: `${grooved.detail} Now: once the case is glued no drill stands upright in it.`,
-            parts: ["case-rail"],
+            parts: [flat],
             after: milled,
           }),
         ]
@@ -87,14 +94,14 @@ export function caseWork({
       id: "case-dovetails",
       title: crown
         ? `${crown.title}${raised ? ", and the bottom into the sides" : ""}`
-        : `Dovetail the rails under the top${raised ? " and the bottom" : ""} into the sides`,
-      detail: `${crown ? crown.detail : "Tails first, on both rails and to one gauge; the sides’ sockets are marked from the very tails that go there, each corner numbered. They go in from above: the top hides them."}${raised ? ` The bottom’s, from edge to edge, go in from below, ${at.onWall ? "and are seen from there only" : `and the ${legs ? "frame" : "plinth"} hides those`}.` : ""}`,
-      parts: [crown ? "top" : "case-rail", "case-side", ...(raised ? ["case-bottom"] : [])],
+        : `Dovetail the ${at.subTop ? "sub-top" : "rails under the top"}${raised ? " and the bottom" : ""} into the sides`,
+      detail: `${crown ? crown.detail : `Tails first, ${at.subTop ? "on the sub-top’s ends" : "on both rails and to one gauge"}; the sides’ sockets are marked from the very tails that go there, each corner numbered. They go in from above: the top hides them.`}${raised ? ` The bottom’s, from edge to edge, go in from below, ${at.onWall ? "and are seen from there only" : `and the ${legs ? "frame" : "plinth"} hides those`}.` : ""}`,
+      parts: [crown ? "top" : flat, "case-side", ...(raised ? ["case-bottom"] : [])],
       after: ["case-housings", ...milled, ...(crown ? ["flatten"] : [])],
       hours: (raised ? 6 : 2.5) + (crown ? 3 : 0),
       check: crown
         ? "Each corner goes together dry by half its depth, and no further: once is enough for the rest."
-        : "Rails flush with the sides’ upper edges, or a hair above.",
+        : `${at.subTop ? "Sub-top" : "Rails"} flush with the sides’ upper edges, or a hair above.`,
     }),
     ...(frames.length > 0 || kinds.length > 0
       ? [framesStep({ frames, kinds, slot: form.case.slot, runners: runners.length, milled })]
@@ -102,8 +109,8 @@ export function caseWork({
     step({
       id: "dry-fit",
       title: "Dry-fit the case",
-      detail: `On its back, sides over ${raised ? "dividers and shelves, the bottom up into them from below," : "bottom, dividers and shelves,"} ${crown ? "the top last" : "rails in last from above"}. Diagonals of the front and of every opening; number what goes where.`,
-      parts: [...panels, crown ? "top" : "case-rail"],
+      detail: `On its back, sides over ${raised ? "dividers and shelves, the bottom up into them from below," : "bottom, dividers and shelves,"} ${crown ? "the top last" : `${at.subTop ? "sub-top" : "rails"} in last from above`}. Diagonals of the front and of every opening; number what goes where.`,
+      parts: [...new Set([...panels, crown ? "top" : flat])],
       after: [
         "case-dovetails",
         ...(frames.length > 0 || kinds.length > 0 ? ["frames"] : []),
@@ -117,14 +124,14 @@ export function caseWork({
       id: "sand-base",
       title: "Plane, sand and finish the insides",
       detail: `All faces that lie inside, with their finish, now: no brush reaches the corners later. Tape over what takes glue${kinds.length > 0 ? "; nothing on the runners’ upper faces and where drawers run but wax" : ""}.`,
-      parts: [...panels, ...(crown ? [] : ["case-rail"])],
+      parts: [...new Set([...panels, ...(crown ? [] : [flat])])],
       after: ["dry-fit"],
       hours: 0.5 * panels.length + TIME.coat,
     }),
     step({
       id: "glue-base",
       title: "Glue the case",
-      detail: `Slow glue: ${several ? "dividers into the bottom first, then everything between the sides, then both sides" : "everything between the sides, then both sides"}, ${crown ? `the top on last${at.corners === "mitred" ? ", its end grain sized a quarter of an hour before, blocks and a strap each way over the mitres" : ", driven down over a block the length of a corner"}` : "the rails from above"}. Cauls over the housings, crowned by a shaving, so that the middle of a wide side is pressed too.${frames.length > 0 ? " The drawer rails go in with it: their tenons can’t afterwards." : ""}`,
+      detail: `Slow glue: ${several ? "dividers into the bottom first, then everything between the sides, then both sides" : "everything between the sides, then both sides"}, ${crown ? `the top on last${at.corners === "mitred" ? ", its end grain sized a quarter of an hour before, blocks and a strap each way over the mitres" : ", driven down over a block the length of a corner"}` : `the ${at.subTop ? "sub-top" : "rails"} from above`}. Cauls over the housings, crowned by a shaving, so that the middle of a wide side is pressed too.${frames.length > 0 ? " The drawer rails go in with it: their tenons can’t afterwards." : ""}`,
       parts: [...new Set([...between, "case-side"])],
       after: ["sand-base", ...(crown ? ["sand-top"] : [])],
       hours: TIME.glueFrame * 2,
@@ -196,7 +203,7 @@ export function caseWork({
             title: "Make the bracket for the wall",
             detail:
               "A steel angle under the rail at the back, its hole a slot up and down; into a stud, or a plug in sound masonry. It is the last thing done in the room.",
-            parts: ["case-rail"],
+            parts: [flat],
             after: [whole],
             hours: 0.5,
             caution: "Tall cases and open drawers tip: it is not left standing there unfixed.",

@@ -1,0 +1,73 @@
+/** Where a back of sheet is screwed. */
+import type { Place } from "../../../assembly/place";
+import { FRONT, RIGHT, UP } from "../../../assembly/vector";
+import { Contact, screwFor } from "../contact";
+import type { Case } from "./case";
+import { rebateOf } from "./cut";
+import { shelfKind } from "./kinds";
+import { shelvesOf } from "./place";
+
+/** A screw for so much of the back's edge, and so far into what is behind it, mm. @source common practice */
+export const BACK_SCREWS = { every: 220, into: 22 };
+
+/** Screws through the back into the edges behind which it lies. */
+export function atBack(at: Case): Contact[] {
+  const { inside, insideBack, lift, inner, under, high, dividers, deep, rail, bays } = at;
+  const shelves = shelvesOf(at);
+  const screwed = { enters: "M", how: "screws" } as const;
+  const section = (width: number) => ({
+    section: { width, thickness: inner },
+    screws: {
+      screws: Math.max(2, Math.round(width / BACK_SCREWS.every) + 1),
+      ...{ through: at.back, long: screwFor(at.back + BACK_SCREWS.into) },
+    },
+  });
+  const length = inside.to - inside.from;
+  // seen from behind: in, along, and across to what is right of that
+  const along = (y: number): Place => ({ at: [inside.from, y, insideBack], x: FRONT, y: RIGHT });
+  const joined = at.corners !== "rails";
+  return [
+    {
+      ...{ ...screwed, group: "case-bottom+case-back", name: "Back to bottom", receives: "Q" },
+      ...{ ...section(length), depth: deep.to - insideBack, face: along(lift) },
+    },
+    ...(joined
+      ? backToSides(at, screwed)
+      : [
+          {
+            ...screwed,
+            ...(at.subTop
+              ? { group: "sub-top+case-back", name: "Back to sub-top", receives: "A", depth: deep.to - insideBack }
+              : { group: "case-rail+case-back", name: "Back to rail", receives: "A2", depth: rail }),
+            ...{ ...section(length), face: along(under - inner) },
+          },
+        ]),
+    ...shelves.map(({ bay, at: { from } }, i): Contact => ({
+      ...{ ...screwed, group: `${shelfKind(bay)}+case-back`, name: "Back to shelf" },
+      receives: shelves.length > 1 ? `H${i + 1}` : "H",
+      ...{ ...section(bays[bay].to - bays[bay].from), depth: deep.to - insideBack },
+      face: { at: [bays[bay].from, from, insideBack], x: FRONT, y: RIGHT },
+    })),
+    ...dividers.map((x, i): Contact => ({
+      ...{ ...screwed, group: "divider+case-back", name: "Back to divider" },
+      receives: dividers.length > 1 ? `DV${i + 1}` : "DV",
+      ...{ ...section(high.to - high.from), depth: deep.to - insideBack },
+      face: { at: [x + inner / 2, high.from, insideBack], x: FRONT, y: UP },
+    })),
+  ];
+}
+
+/** With no rail above, it is screwed into the rebates' floors along both sides. */
+function backToSides(at: Case, screwed: Pick<Contact, "enters" | "how">): Contact[] {
+  const { inside, insideBack, lift, under, deep } = at;
+  const thickness = rebateOf(at);
+  return [inside.from, inside.to + thickness].map((x, i): Contact => ({
+    ...{ ...screwed, group: "case-side+case-back", name: "Back to side", receives: `P${i + 1}` },
+    ...{ depth: deep.to - insideBack, section: { width: under - lift, thickness } },
+    screws: {
+      screws: Math.max(2, Math.round((under - lift) / BACK_SCREWS.every)),
+      ...{ through: at.back, long: screwFor(at.back + BACK_SCREWS.into) },
+    },
+    face: { at: [x, lift, insideBack], x: FRONT, y: UP },
+  }));
+}
