@@ -190,6 +190,23 @@ export interface Drop {
   fillet: number;
   round: number;
   axis: { y: number; out: number };
+  /** bearers that are drawn out under them; none where brackets hold them */
+  lopers: Loper[];
+}
+
+/** A wooden bearer that slides along a guide and through its rail: for the leaf in front 1, behind −1. */
+export interface Loper {
+  id: string;
+  side: 1 | -1;
+  /** the guide it slides along, and which side of it it lies on */
+  guide: string;
+  x: { from: number; to: number };
+  y: { from: number; to: number };
+  /** z as it lies drawn in */
+  z: { from: number; to: number };
+  /** the rail it passes, and what kind of part that is */
+  rail: string;
+  kind: string;
 }
 
 /** How far from the top's front edge whatever comes up to it stands, from and to; null where nothing does. */

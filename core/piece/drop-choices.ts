@@ -6,6 +6,11 @@ export const DROPS = ["none", "both", "front"] as const;
 /** A moulded joint that shows no gap when the leaf hangs, or square edges. */
 export const DROP_JOINTS = ["rule", "square"] as const;
 
+/** By what a leaf is held up: folding brackets, or wooden bearers that are drawn out from under the top. */
+export const DROP_HELD = ["brackets", "lopers"] as const;
+/** @source common practice */
+const USUAL_LOPERS = { count: 2, width: 28, height: 36, out: 200 };
+
 const dropSchema = v.strictObject({
   kind: choice("leaves that hang down", DROPS),
   /** across the table, its moulded edge with it */
@@ -14,6 +19,17 @@ const dropSchema = v.strictObject({
   /** the step above the round of the top's edge */
   fillet: distance("step above a rule joint", 15),
   hinges: v.nullable(count("hinges of a drop leaf", 2, 8)),
+  held: v.optional(choice("what holds a leaf up", DROP_HELD), "brackets"),
+  /** in pairs on one guide each, one for either leaf: how wide and high, how far they are drawn out */
+  lopers: v.optional(
+    v.strictObject({
+      count: count("bearers of a drop leaf", 1, 4),
+      width: size("width of a bearer", 15, 80),
+      height: size("height of a bearer", 15, 100),
+      out: size("how far a bearer is drawn out", 50, 700),
+    }),
+    USUAL_LOPERS,
+  ),
   /** as they are sold: how far one reaches under the leaf, what it carries at that end, how thick it is folded */
   brackets: v.strictObject({
     count: count("brackets of a drop leaf", 1, 6),
@@ -28,6 +44,7 @@ export type DropChoices = v.InferOutput<typeof dropSchema>;
 /** @source common practice */
 export const USUAL_DROP: DropChoices = {
   ...{ kind: "none", leaf: 280, joint: "rule", fillet: 3, hinges: null },
+  ...{ held: "brackets", lopers: USUAL_LOPERS },
   brackets: { count: 2, reach: 250, carries: 60, folded: 18, height: 90 },
 };
 export const dropFields = { drop: v.optional(dropSchema, USUAL_DROP) };

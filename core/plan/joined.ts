@@ -14,6 +14,7 @@ import { linksOf } from "../movement/meetings";
 import { topMovement } from "../movement/year";
 import { pegParts } from "../construction/top/pegs";
 import { dropParts, dropPoses, dropSmall } from "../construction/dropping/parts";
+import { loperJoints, loperNotches, loperParts } from "../construction/dropping/lopers";
 import { partedPoses, partingParts } from "../construction/parting/parts";
 import { ringAdded } from "../construction/ring/parts";
 import { inlaysOf } from "../construction/top/inlays";
@@ -118,12 +119,13 @@ export const JOINED = SHAPE.stage(
     "joints",
     ({ piece, geometry, shop }) => ({ form: piece.form, at: geometry, shop }),
     (facts) => {
-      const [parted, ring] = [partingParts(facts), ringAdded(facts)];
-      const both = <K extends "parts" | "joints" | "meetings">(of: K) => [...parted[of], ...ring[of]];
       const { form, at } = facts;
+      const [parted, ring, lopers] = [partingParts(facts), ringAdded(facts), loperJoints(at)];
       return {
-        parts: [...both("parts"), ...dropParts(at)],
-        ...{ joints: both("joints"), meetings: both("meetings"), small: [...parted.small, ...dropSmall(form, at)] },
+        parts: [...parted.parts, ...ring.parts, ...dropParts(at), ...loperParts(at)],
+        joints: [...parted.joints, ...ring.joints, ...lopers.joints],
+        meetings: [...parted.meetings, ...ring.meetings, ...lopers.meetings],
+        ...{ small: [...parted.small, ...dropSmall(form, at)] },
       };
     },
   )
@@ -182,14 +184,15 @@ export const JOINED = SHAPE.stage(
       joints: piece.joints,
     }),
     ({ jointed, geometry, form, joints, screws }) =>
-      footHoles(fastened(jointed, geometry, joints, screws), geometry, form),
+      footHoles(fastened(loperNotches(jointed, geometry), geometry, joints, screws), geometry, form),
   )
   .stage(
     "assembly",
     "form",
-    ({ assembled, geometry, piece }) => ({ parts: assembled, at: geometry, kind: piece.form.kind }),
-    ({ parts, at, kind }) => {
-      const poses = [...(baseOf(kind).poses?.(at, parts) ?? []), ...partedPoses(at, parts), ...dropPoses(at)];
+    ({ assembled, geometry, piece }) => ({ parts: assembled, at: geometry, form: piece.form }),
+    ({ parts, at, form }) => {
+      const { kind } = form;
+      const poses = [...(baseOf(kind).poses?.(at, parts) ?? []), ...partedPoses(at, parts), ...dropPoses(at, form)];
       return poses.length > 0 ? { parts, poses } : { parts };
     },
   )

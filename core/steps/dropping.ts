@@ -39,7 +39,6 @@ export function dropHangSteps(form: Form, at: PieceGeometry, attach: string): St
   if (!drop) return [];
   const hinges = hingesAt(form, top.length);
   const places = listed(hinges.map((x) => mm(Math.round(x + top.length / 2))));
-  const brackets = bracketsAt(form, at).length;
   return [
     stepOf({
       id: "drop-hinges",
@@ -50,14 +49,19 @@ export function dropHangSteps(form: Form, at: PieceGeometry, attach: string): St
       hours: 0.4 * hinges.length * drop.sides.length + 0.5,
       check: "Each leaf swings through its quarter without a sound and hangs plumb.",
     }),
-    stepOf({
-      id: "drop-brackets",
-      title: "Screw the brackets on",
-      detail: `${brackets} a leaf on the rails’ outer faces, folded against them; open, their ends bear under the leaf with a slip of leather or card, so that it lies level with the top and not above.`,
-      parts: ["drop-leaf"],
-      after: ["drop-hinges"],
-      hours: 0.3 * brackets * drop.sides.length,
-      check: "A straightedge over the joint shows no light, and none when you lean on the leaf.",
-    }),
+    ...(form.drop.held === "lopers" ? [] : [bracketStep(form, at, drop.sides.length)]),
   ];
 }
+
+const bracketStep = (form: Form, at: PieceGeometry, leaves: number): Step => {
+  const brackets = bracketsAt(form, at).length;
+  return stepOf({
+    id: "drop-brackets",
+    title: "Screw the brackets on",
+    detail: `${brackets} a leaf on the rails’ outer faces, folded against them; open, their ends bear under the leaf with a slip of leather or card, so that it lies level with the top and not above.`,
+    parts: ["drop-leaf"],
+    after: ["drop-hinges"],
+    hours: 0.3 * brackets * leaves,
+    check: "A straightedge over the joint shows no light, and none when you lean on the leaf.",
+  });
+};

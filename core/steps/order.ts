@@ -16,6 +16,7 @@ import { GluedPanel, panelSteps } from "./panel";
 import { dropEdgeSteps, dropHangSteps } from "./dropping";
 import { feetSteps } from "./feet";
 import { fillSteps } from "./fill";
+import { afterNotches, loperNotchSteps, loperSteps } from "./lopers";
 import { drawSteps, openSteps } from "./parting";
 import { roundShelf, shelfOnStretchers, shelfSteps } from "./shelf";
 import { fieldKinds } from "./slabs";
@@ -159,11 +160,14 @@ export function stepsFor(inputs: OrderInputs): Step[] {
   const edges = edgeSteps(piece, parts, base, made);
   // what is glued first waits for the edges of its parts
   const jointed = withCurves(piece, parts, letIn ? roundShelf(base) : base.steps, base.apart[0]);
-  const own = afterEdges(jointed, base.apart[1], edges.base);
+  const notched = loperNotchSteps(piece.form, at, ["mill"]);
+  const own = afterNotches(afterEdges(jointed, base.apart[1], edges.base), base.apart[0], notched);
   out.push(...standing, ...shelf, ...own, ...edges.base);
   const small = smallStep(piece, parts);
   if (small) out.push(small);
-  out.push(...shelfOnStretchers(parts, at, base.closed));
+  out.push(...notched, ...shelfOnStretchers(parts, at, base.closed));
+  const lopers = loperSteps(piece.form, at, base.closed);
+  out.push(...lopers);
 
   if (at.core.striped) out.push(stripesStep(stripesOf(piece.form, at.core.width), shop));
   const tops = [
@@ -230,7 +234,11 @@ export function stepsFor(inputs: OrderInputs): Step[] {
       check: "Gap at each fastener as Movement gives it.",
       ...(base.attach ?? (outdoors ? rustless(attachStep(piece, at)) : attachStep(piece, at))),
       parts: field,
-      after: [...finished.last, ...base.standing, ...(small ? [small.id] : []), ...drawn.map(({ id }) => id)],
+      after: [
+        ...finished.last,
+        ...base.standing,
+        ...[...(small ? [small] : []), ...drawn, ...lopers].map(({ id }) => id),
+      ],
       hours: TIME.attach,
       wait: finished.cure,
       waitFor: "the finish to cure",

@@ -49,19 +49,43 @@ export function DropFields() {
             auto={hingesAt(piece.form, top.length).length}
             onTake={(to) => set("Hinges a leaf", at("hinges"), to)}
           />
-          <NumberField
-            label="Brackets a leaf"
-            value={brackets.count}
-            onTake={(to) => set("Brackets a leaf", at("brackets", "count"), to)}
+          <Choice
+            label="Held up by"
+            value={drop.held}
+            options={[
+              { value: "brackets", name: "Folding brackets, bought" },
+              { value: "lopers", name: "Wooden bearers, drawn out" },
+            ]}
+            onTake={(value) => set("What holds a leaf up", at("held"), value)}
           />
-          {size("They reach", brackets.reach, "brackets", "reach")}
-          <NumberField
-            label="One carries there, kg"
-            value={brackets.carries}
-            onTake={(to) => set("What a bracket carries", at("brackets", "carries"), to)}
-          />
-          {size("Folded, thick", brackets.folded, "brackets", "folded")}
-          {size("and high", brackets.height, "brackets", "height")}
+          {drop.held === "lopers" ? (
+            <>
+              <NumberField
+                label="Bearers a leaf"
+                value={drop.lopers.count}
+                onTake={(to) => set("Bearers a leaf", at("lopers", "count"), to)}
+              />
+              {size("Width of a bearer", drop.lopers.width, "lopers", "width")}
+              {size("Height of a bearer", drop.lopers.height, "lopers", "height")}
+              {size("Drawn out", drop.lopers.out, "lopers", "out")}
+            </>
+          ) : (
+            <>
+              <NumberField
+                label="Brackets a leaf"
+                value={brackets.count}
+                onTake={(to) => set("Brackets a leaf", at("brackets", "count"), to)}
+              />
+              {size("They reach", brackets.reach, "brackets", "reach")}
+              <NumberField
+                label="One carries there, kg"
+                value={brackets.carries}
+                onTake={(to) => set("What a bracket carries", at("brackets", "carries"), to)}
+              />
+              {size("Folded, thick", brackets.folded, "brackets", "folded")}
+              {size("and high", brackets.height, "brackets", "height")}
+            </>
+          )}
         </>
       )}
     </Group>

@@ -19,7 +19,7 @@ export const BRACKET_RULES: readonly ((facts: DropFacts) => Verdict | null)[] = 
 
 /** Folded brackets lie between rail and leaf. */
 function folds({ form, at: place }: DropFacts): Verdict | null {
-  if (!place.drop) return null;
+  if (!place.drop || form.drop.held !== "brackets") return null;
   const rail = place.bearers.find(({ run }) => run === "along");
   if (!rail) return null;
   const { brackets } = form.drop;
@@ -55,7 +55,7 @@ function folds({ form, at: place }: DropFacts): Verdict | null {
  * @source derived: moments about the hinges; load of EN 1730, from memory
  */
 function held({ form, at: place, species }: DropFacts): Verdict | null {
-  if (!place.drop) return null;
+  if (!place.drop || form.drop.held !== "brackets") return null;
   const { leaf } = place.drop;
   const { brackets } = form.drop;
   const count = bracketsAt(form, place).length;

@@ -3,6 +3,7 @@ import type { Place } from "../../assembly/place";
 import { BACK, FRONT, LEFT, RIGHT, UP, Vec } from "../../assembly/vector";
 import type { Form } from "../../piece/schema";
 import type { Drop, PanelPlace, PieceGeometry } from "../geometry";
+import { passed, placeLopers } from "./lopers";
 
 /** The middle of a hinge's knuckle lies so far above the underside; a cove has so much air about the round; edges stand so far off. @source common practice */
 export const RULE = { inset: 3, air: 0.5, least: 8 };
@@ -37,9 +38,10 @@ export function dropped<G extends PieceGeometry>(at: G, form: Form): G {
   if (form.drop.kind === "none" || dropHindrance(form)) return at;
   const { leaf, joint, fillet } = form.drop;
   const round = roundOf(form);
+  const sides: Drop["sides"] = form.drop.kind === "both" ? [1, -1] : [1];
+  const lopers = placeLopers(at, form, sides);
   const drop: Drop = {
-    ...{ leaf, joint, fillet, round },
-    sides: form.drop.kind === "both" ? [1, -1] : [1],
+    ...{ leaf, joint, fillet, round, sides, lopers },
     axis: { y: at.under + (joint === "rule" ? RULE.inset : 0), out: axisOut(form) },
   };
   const panels = drop.sides.map((side, i): PanelPlace => ({
@@ -47,7 +49,7 @@ export function dropped<G extends PieceGeometry>(at: G, form: Form): G {
     ...{ name: drop.sides.length > 1 ? (side > 0 ? "front leaf" : "back leaf") : "leaf" },
     ...{ length: at.top.length, width: leaf, thickness: at.top.thickness, sizesAt: ["form", "drop"] },
   }));
-  return { ...at, drop, panels: [...(at.panels ?? []), ...panels] };
+  return { ...at, drop, bearers: passed(at.bearers, lopers), panels: [...(at.panels ?? []), ...panels] };
 }
 
 export const dropId = ({ sides }: Pick<Drop, "sides">, i: number) => (sides.length > 1 ? `DL${i + 1}` : "DL");

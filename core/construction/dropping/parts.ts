@@ -7,6 +7,7 @@ import { RIGHT } from "../../assembly/vector";
 import type { Form } from "../../piece/schema";
 import type { Drop, PieceGeometry } from "../geometry";
 import { dropId, leafPlace, RULE } from "./drop";
+import { drawnOut } from "./lopers";
 
 export const DROP_BY = "drop-leaf";
 /** A hinge for so much of a leaf's length; a leaf of it, its own size; mm. @source common practice: a hinge for drop leaves */
@@ -86,13 +87,15 @@ export function dropParts(at: PieceGeometry): AssemblyPart[] {
 }
 
 /** How it stands with both leaves up, or the one in front. */
-export function dropPoses(at: PieceGeometry): Pose[] {
+export function dropPoses(at: PieceGeometry, form: Form): Pose[] {
   const { drop } = at;
   if (!drop) return [];
-  const up = (sides: readonly (1 | -1)[]) =>
-    Object.fromEntries(
+  const up = (sides: readonly (1 | -1)[]) => ({
+    ...Object.fromEntries(
       drop.sides.flatMap((side, i) => (sides.includes(side) ? [[dropId(drop, i), leafPlace(at, side, true)]] : [])),
-    );
+    ),
+    ...drawnOut(at, sides, form.drop.lopers.out),
+  });
   return drop.sides.length > 1
     ? [
         { id: "leaves-up", name: "both leaves up", places: up([1, -1]) },
@@ -134,7 +137,7 @@ export function dropSmall(form: Form, at: PieceGeometry): SmallPart[] {
         ...{ x: RIGHT, y: [0, 0, 1] },
       },
     }));
-    if (!rail) return hinges;
+    if (!rail || form.drop.held === "lopers") return hinges;
     const face = Math.abs(rail.at) + rail.thickness / 2;
     return [
       ...hinges,

@@ -4,6 +4,7 @@ import { grade, Level, mm, set, Verdict, verdict } from "../../verdict/verdict";
 import { LEAN, tipsAt } from "../base/tipping";
 import type { DropFacts } from "./facts";
 import { BRACKET_RULES } from "./bracket-rules";
+import { LOPER_RULES } from "./loper-rules";
 import { HINGES } from "./parts";
 import { dropHindrance, RULE, widthUp } from "./drop";
 
@@ -23,6 +24,7 @@ export const DROP_RULES: readonly ((facts: DropFacts) => Verdict | null)[] = [
   offTheFloor,
   ruleFits,
   ...BRACKET_RULES,
+  ...LOPER_RULES,
   tips,
   inTheRoom,
 ];
