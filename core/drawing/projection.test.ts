@@ -1,3 +1,4 @@
+import { chained } from "./views";
 import { describe, expect, it } from "vitest";
 import { standingBody } from "../assembly/part";
 import { solidOf } from "../assembly/shape";
@@ -163,5 +164,29 @@ describe("by hand", () => {
       [2, 0],
       [1, 1],
     ]);
+  });
+});
+
+describe("lines that are dashed", () => {
+  it("chords of a circle are one line, long edges stay by themselves", () => {
+    const chord = (i: number) => {
+      const at = (n: number): [number, number] => [
+        10 * Math.cos((n * Math.PI) / 20),
+        10 * Math.sin((n * Math.PI) / 20),
+      ];
+      // every other one is run through the other way
+      const [from, to] = i % 2 ? [at(i + 1), at(i)] : [at(i), at(i + 1)];
+      return { id: "foot", from, to, hidden: true };
+    };
+    const rail = { id: "rail", from: [0, 0] as [number, number], to: [400, 0] as [number, number], hidden: true };
+    const lines = chained([...Array.from({ length: 40 }, (_, i) => chord(i)), rail]);
+    expect(lines.map(({ id, points }) => [id, points.length])).toEqual([
+      ["rail", 2],
+      ["foot", 41],
+    ]);
+    const round = lines[1].points;
+    expect(round[0]).toEqual(round.at(-1)!.map((each) => expect.closeTo(each, 9)));
+    for (const [i, [u, v]] of round.slice(1).entries())
+      expect(Math.hypot(u - round[i][0], v - round[i][1])).toBeLessThan(1.6);
   });
 });

@@ -11,7 +11,7 @@ import type { Form } from "../piece/schema";
 import type { Plan } from "../plan/derived";
 import { woodOf } from "../wood/woods";
 import { projected, ProjectedEdge, View } from "./projection";
-import { Ink, Item, seedOf } from "./scene";
+import { Ink, Item, Point, seedOf } from "./scene";
 import { bodyWhereItStands, DRAWN } from "./standing";
 import { nearest, openings, silhouette } from "./silhouette";
 
@@ -52,7 +52,7 @@ export function viewItems({ assembly, species, woods, small = [] }: Drawable, vi
   const dashed = hidden ? edges.filter((edge) => edge.hidden) : [];
   return [
     ...faces,
-    ...dashed.map((edge) => edgeItem(edge, "hidden")),
+    ...chained(dashed).map(({ id, points }): Item => ({ kind: "path", points, closed: false, ink: "hidden", id })),
     ...full.map((edge) => edgeItem(edge, "outline")),
   ];
 }
@@ -83,6 +83,35 @@ const edgeItem = ({ id, from, to }: ProjectedEdge, ink: Ink): Item => ({
   ink,
   id,
 });
+
+/** Chords of an arc are so short, mm: one by one they would be dashes, not a dashed line. */
+const CHORD = 15;
+
+/** Edges as lines to draw: short ones that run on from one another are one. */
+export function chained(edges: readonly ProjectedEdge[]): { id: string; points: Point[] }[] {
+  const key = ([u, v]: Point) => `${Math.round(u * 100)},${Math.round(v * 100)}`;
+  const short = ({ from, to }: ProjectedEdge) => Math.hypot(to[0] - from[0], to[1] - from[1]) < CHORD;
+  const left = new Set(edges.filter(short));
+  const at = new Map<string, ProjectedEdge[]>();
+  for (const edge of left)
+    for (const end of [edge.from, edge.to]) at.set(key(end), [...(at.get(key(end)) ?? []), edge]);
+  const next = (id: string, end: Point) => at.get(key(end))?.find((each) => left.has(each) && each.id === id);
+  const out = edges.filter((edge) => !short(edge)).map(({ id, from, to }) => ({ id, points: [from, to] }));
+  for (const edge of edges) {
+    if (!left.delete(edge)) continue;
+    const points: Point[] = [edge.from, edge.to];
+    for (const way of ["push", "unshift"] as const)
+      for (;;) {
+        const end = way === "push" ? points.at(-1)! : points[0];
+        const on = next(edge.id, end);
+        if (!on) break;
+        left.delete(on);
+        points[way](key(on.from) === key(end) ? on.to : on.from);
+      }
+    out.push({ id: edge.id, points });
+  }
+  return out;
+}
 
 /** How the grain runs in a view, degrees from the right; a part that points at the viewer shows its end. */
 function grainIn({ place }: AssemblyPart, view: View): number | "end" {

@@ -29,6 +29,12 @@ const tubeSizes = (welded: Welded, { welded: { wall } }: Bought["choices"]): [st
   ]),
 ];
 
+/** From the outermost foot to the outermost on the floor. */
+function overall(spans: [number, number][], edit?: ReturnType<typeof formEdit>) {
+  const [from, to] = [Math.min(...spans.map(([a]) => a)), Math.max(...spans.map(([, b]) => b))];
+  return dimension([from, 0], [to, 0], { offset: -18, value: to - from, ...(edit ? { edit } : {}) });
+}
+
 const capital = (text: string) => text[0].toUpperCase() + text.slice(1);
 
 /** Legs that are bought or welded to order, bolted below the top by their plates. */
@@ -42,15 +48,14 @@ export const bought: Base<Bought> = {
   formRules: BOUGHT_RULES,
   jointRules: KIND_RULES,
   work: boughtWork,
-  dimensions: (form, { frame, height, choices }) => ({
+  dimensions: (form, { feet, height, choices }) => ({
     plan: [],
-    front: [dimension([-frame.length / 2, 0], [frame.length / 2, 0], { offset: -18, value: frame.length })],
+    front: [overall(feet.map(({ x, length }) => [x - length / 2, x + length / 2]))],
     side: [
-      dimension([-frame.width / 2, 0], [frame.width / 2, 0], {
-        offset: -18,
-        value: choices.kind === "hairpins" ? frame.width : form.bought.width,
-        edit: choices.kind === "hairpins" ? undefined : formEdit("Width of a bought frame", "bought", "width"),
-      }),
+      overall(
+        feet.map(({ z, width }) => [-z - width / 2, -z + width / 2]),
+        choices.kind === "hairpins" ? undefined : formEdit("Width of a bought frame", "bought", "width"),
+      ),
       dimension([0, height], [0, 0], { offset: 0, value: height }),
     ],
   }),

@@ -130,7 +130,7 @@ function rated({ at, species, brief }: Facts): Verdict {
 }
 
 /** A plate gives by its slots or its holes, not by what is cut in wood. */
-function way({ choices }: Facts): Verdict {
+function way({ at: { welded }, choices }: Facts): Verdict {
   const { fastening } = choices;
   const fits = fastening === "slotted" || fastening === "oversized";
   return verdict({
@@ -139,10 +139,10 @@ function way({ choices }: Facts): Verdict {
     subject: ["bought-leg"],
     level: fits ? "holds" : "fix",
     text: fits
-      ? `The plates have ${fastening === "slotted" ? `slots of ${mm(choices.slotted.slot)}` : `holes of ${mm(choices.oversized.hole)}`} for the top to go`
-      : "Plates hold the top by their slots or holes: nothing else was chosen for them",
-    why: "A steel plate neither shrinks nor gives: round holes tight to their screws hold a solid top still until it splits. Order slots across the grain, or holes some mm over.",
-    remedies: fits ? [] : [set("Order plates with slots", ["joints", "fastening"], "slotted")],
+      ? `The ${welded ? "tubes" : "plates"} have ${fastening === "slotted" ? `slots of ${mm(choices.slotted.slot)}` : `holes of ${mm(choices.oversized.hole)}`} for the top to go`
+      : "Steel holds the top by their slots or holes: nothing else was chosen for them",
+    why: "Steel neither shrinks nor gives: round holes tight to their screws hold a solid top still until it splits. Order slots across the grain, or holes some mm over.",
+    remedies: fits ? [] : [set(`Order ${welded ? "tubes" : "plates"} with slots`, ["joints", "fastening"], "slotted")],
   });
 }
 
