@@ -21,6 +21,8 @@ export interface Bolted extends Joint {
   section: { width: number; thickness: number };
   behind: number;
   measured: boolean;
+  /** how sentences call what the bolts pass */
+  said: "plate" | "tube";
 }
 
 export interface BoltedInputs {
@@ -32,16 +34,18 @@ export interface BoltedInputs {
   into: Bolted["into"];
   holes: Bolted["holes"];
   measured: boolean;
+  said?: Bolted["said"];
 }
 
 /** Holes as deep as an insert is long and a little more, or as the top leaves wood over a screw. */
-export function bolted({ meets, section, plate, top, into, holes, measured }: BoltedInputs): Bolted {
+export function bolted(inputs: BoltedInputs): Bolted {
+  const { meets, section, plate, top, into, holes, measured, said = "plate" } = inputs;
   const most = Math.max(1, top - OVER);
   const deep = into === "inserts" ? INSERT.long + 2 : Math.max(1, Math.min(most, Math.floor(top * 0.7)));
   return {
     ...meets,
     kind: "bolted",
-    ...{ into, holes, deep, plate, section, measured },
+    ...{ into, holes, deep, plate, section, measured, said },
     drill: into === "inserts" ? INSERT.drill : SCREW.drill,
     bolt: into === "inserts" ? INSERT.bolt : SCREW.diameter,
     behind: top,
@@ -82,7 +86,7 @@ export function boltedBodies({ holes, drill, deep, plate, bolt, into }: Bolted):
 export const boltedHeld = (): Held[] => [];
 
 export function boltedCard(joint: Bolted): SettingCard {
-  const { holes, drill, deep, into, section, bolt, measured } = joint;
+  const { holes, drill, deep, into, section, bolt, measured, said } = joint;
   const rows = [...new Set(holes.map(({ z }) => Math.round(z * 2) / 2))].sort((a, b) => a - b);
   const along = [...new Set(holes.map(({ y }) => Math.round(y * 2) / 2))].sort((a, b) => a - b);
   return {
@@ -90,17 +94,23 @@ export function boltedCard(joint: Bolted): SettingCard {
     title: `${joint.name}, ${joint.count} times`,
     lines: [
       {
-        what: measured ? "Holes, as they were measured" : "Holes as ordered: measure the plate before any is drilled",
-        setting: `${holes.length} in each plate`,
+        what: measured ? "Holes, as they were measured" : `Holes as ordered: measure the ${said} before any is drilled`,
+        setting: `${holes.length} in each ${said}`,
       },
-      { what: "From the plate’s edge, along it", setting: along.map((y) => mm(y)).join(", ") },
+      {
+        what: said === "tube" ? "From the ring’s outside, along the tube" : "From the plate’s edge, along it",
+        setting: along.map((y) => mm(y)).join(", "),
+      },
       { what: "From its other edge", setting: rows.map((z) => mm(z)).join(", ") },
       {
         what: into === "inserts" ? `Hole for an insert M${bolt}` : "Pilot hole",
         setting: `${fine(drill)}, ${mm(deep)} deep, with a stop`,
       },
-      { what: "Plate", setting: `${mm(section.width)} by ${mm(section.thickness)} by ${mm(joint.plate)}` },
+      {
+        what: said === "tube" ? "Tube" : "Plate",
+        setting: `${mm(section.width)} by ${mm(section.thickness)} by ${mm(joint.plate)}`,
+      },
     ],
-    marked: "Marked through the plate itself, lying where it will: a bolt in the middle of its slot on the day.",
+    marked: `Marked through the ${said} itself, lying where it will: a bolt in the middle of its slot on the day.`,
   };
 }

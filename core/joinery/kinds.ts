@@ -70,7 +70,7 @@ const KINDS: { [K in KindOfJoint["kind"]]: Kind<Extract<KindOfJoint, { kind: K }
     card: slidingDovetailCard,
   },
   housing: { name: "Housing", bodies: housingBodies, held: housingHeld, card: housingCard },
-  bolted: { name: "Bolts through a plate", bodies: boltedBodies, held: boltedHeld, card: boltedCard },
+  bolted: { name: "Bolts through steel", bodies: boltedBodies, held: boltedHeld, card: boltedCard },
   bridle: { name: "Bridle joint", bodies: bridleBodies, held: bridleHeld, card: bridleCard },
   dovetail: { name: "Dovetails", bodies: dovetailBodies, held: dovetailHeld, card: dovetailCard },
   dowelled: { name: "Dowels", bodies: dowelledBodies, held: dowelledHeld, card: dowelledCard },

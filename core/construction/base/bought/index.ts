@@ -65,7 +65,9 @@ export const bought: Base<Bought> = {
           {
             joint: joints[0].id,
             scene: orderScene(at),
-            caption: "The order drawing: from the end, and the plate from above with its holes.",
+            caption: at.welded
+              ? "The order drawing: from the front, from the end, and the ring from above with every hole."
+              : "The order drawing: from the end, and the plate from above with its holes.",
           },
         ]
       : [],

@@ -64,6 +64,7 @@ const boltedTubes = ({ choices, top }: Bought, { width, bar, cross, holes }: Wel
     into: choices.into,
     holes: holes.map((each) => ({ y: each + width / 2, z: bar / 2 })),
     measured: choices.measured,
+    said: "tube",
   });
 
 /** Under the panel itself: what holds a top's ends takes no inserts from here. */

@@ -2,7 +2,7 @@
 import { BACK, FRONT, UP } from "../../../assembly/vector";
 import { sagVerdict } from "../../sag";
 import type { Contact } from "../contact";
-import { mm, set, Verdict, verdict } from "../../../verdict/verdict";
+import { set, Verdict, verdict } from "../../../verdict/verdict";
 import type { Case } from "./case";
 import { at, CaseFacts } from "./facts";
 import type { Span } from "../leg-frame/place";
@@ -81,7 +81,7 @@ export function topSags({ at: { corners, bays, deep, top }, species }: CaseFacts
   if (corners === "rails") return null;
   const span = Math.max(1, ...bays.map(({ from, to }) => to - from));
   return sagVerdict({
-    ...{ id: "form.case-top-sag", subject: ["top"], what: "top", held: `over the ${mm(span)} between what holds it` },
+    ...{ id: "form.case-top-sag", subject: ["top"], what: "top", held: "between what holds it" },
     ...{ board: { span, wide: deep.to - deep.from, thickness: top.thickness }, stiffness: species.stiffness },
     mend: (thick) => (thick <= 60 ? [set(`Make the top ${thick} mm thick`, ["form", "top", "thickness"], thick)] : []),
   });
