@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { bays, eight, rows } from "./testing/cases";
 import { firstFault } from "./piece/fields";
 import { applyPatches, Patch } from "./piece/patch";
 import { pieceSchema } from "./piece/schema";
@@ -235,6 +236,14 @@ const ELSEWHERE: [string, () => Plan][] = [
   [
     "glueup.reach",
     () => planOf(tableWith(seven), plainRack(), { ...USUAL_SHOP, clamps: [{ reach: 300, count: 9, force: 4 }] }),
+  ],
+  [
+    "glueup.closing",
+    () =>
+      eight(
+        at("form.top.length", 1600),
+        bays(rows([null, "drawer"], [null, "drawer"], [null, "drawer"]), rows([null, "drawer"], [null, "drawer"])),
+      ),
   ],
   ["glueup.warmth", () => planOf(tableWith(seven), plainRack(), { ...USUAL_SHOP, temperature: 6 })],
   [

@@ -60,6 +60,8 @@ const USUAL_BACKS = {
   ...{ stile: 60, rail: 60, panelThickness: 7, groove: 10, free: 3 },
 };
 
+const NO_SKIRTING = { height: 0, depth: 0 };
+
 const caseSchema = v.strictObject({
   thickness: size("thickness of the sides", 8, 80),
   /** of bottom, dividers, shelves and drawer rails */
@@ -78,6 +80,13 @@ const caseSchema = v.strictObject({
   frame: v.optional(legFrameSchema, USUAL_LEG_FRAME),
   /** by what it hangs on the wall */
   hang: v.optional(hangSchema, USUAL_HANG),
+  /** of the wall behind it; 0 by 0 where there is none */
+  skirting: v.optional(
+    v.strictObject({ height: distance("height of the skirting", 400), depth: distance("depth of the skirting", 80) }),
+    NO_SKIRTING,
+  ),
+  /** sheets in grooves between drawers that run one above another */
+  dust: v.optional(v.boolean("Dust panels are there or not."), false),
   kick: v.boolean("A kick board is there or not."),
   relief: distance("foot relief", 150),
   back: choice("back", BACKS),
@@ -184,6 +193,8 @@ export const USUAL_CASE: CaseChoices = {
     wall: false,
     backs: USUAL_BACKS,
     corners: "rails",
+    skirting: NO_SKIRTING,
+    dust: false,
     stands: "sides",
     hang: USUAL_HANG,
     setBack: 40,

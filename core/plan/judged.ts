@@ -1,6 +1,7 @@
 /** Last of the list: every rule of every stage. */
 import { baseOf } from "../construction/base";
 import { INLAY_RULES } from "../construction/top/inlay-rules";
+import { closesInTime, closingsOf } from "../glueup/closings";
 import { GLUE_RULES } from "../glueup/rules";
 import { measuredFits } from "../joinery/measured-rules";
 import { FASTENING_RULES } from "../joinery/fastening-rules";
@@ -122,6 +123,20 @@ export const JUDGED = FORM_JUDGED.stage(
       judge("glue-up", GLUE_RULES, { piece, stages: [...stages, ...[...others.values()].flat()], adhesive, shop }),
   )
   .stage(
+    "closingsJudged",
+    "glue-up",
+    ({ piece, steps, meetings, assembled, adhesive }) => ({
+      ...{ steps, meetings, adhesive },
+      hands: piece.glueUp.hands,
+      // by name: a part that is only moved is glued as before
+      parts: assembled.map(({ id, kind }) => `${id} ${kind}`).join(),
+    }),
+    ({ steps, meetings, parts, adhesive, hands }) => {
+      const named = parts.split(",").map((each) => ({ id: each.split(" ")[0], kind: each.split(" ")[1] }));
+      return judge("glue-up", [closesInTime], { closings: closingsOf(steps, meetings, named), adhesive, hands });
+    },
+  )
+  .stage(
     "cuttingJudged",
     "cutting",
     ({ piece, made, cutting, shop, rack, species, woods, sheets }) => ({
@@ -183,6 +198,7 @@ export const allJudged = (at: Values): Judged[] =>
     at.inlaysJudged,
     ...(at.otherBoardsJudged?.values() ?? []),
     at.glueUpJudged,
+    at.closingsJudged,
     at.cuttingJudged,
     at.buildJudged,
     at.logJudged,

@@ -118,6 +118,12 @@ export function CaseFields() {
             {size("Free in them", choice.backs.free, "backs", "free")}
           </>
         )}
+        {choice.stands !== "wall" && (
+          <>
+            {size("Skirting behind it, high", choice.skirting.height, "skirting", "height")}
+            {size("and thick", choice.skirting.depth, "skirting", "depth")}
+          </>
+        )}
         <Choice
           label="Dovetails slope"
           value={choice.slope}
@@ -161,6 +167,13 @@ export function CaseFields() {
               onTake={(to) => set("Load of the slides", at("drawers", "slides", "load"), to)}
             />
           </>
+        )}
+        {drawers.on === "runners" && (
+          <Tick
+            label="Dust panels between them"
+            checked={choice.dust}
+            onTake={(value) => set("Dust panels", at("dust"), value)}
+          />
         )}
         <Choice
           label="Pulls, doors too"

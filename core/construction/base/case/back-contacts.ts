@@ -9,7 +9,7 @@ import { BACK_WORDS } from "./back-parts";
 import type { Case } from "./case";
 import { rebateOf } from "./cut";
 import { shelfKind } from "./kinds";
-import { shelvesOf } from "./place";
+import { shelvesOf } from "./inside";
 
 const size = ({ from, to }: Span) => to - from;
 

@@ -5,7 +5,7 @@ import { Contact, screwFor } from "../contact";
 import type { Case } from "./case";
 import { rebateOf } from "./cut";
 import { shelfKind } from "./kinds";
-import { shelvesOf } from "./place";
+import { shelvesOf } from "./inside";
 
 /** A screw for so much of the back's edge, and so far into what is behind it, mm. @source common practice */
 export const BACK_SCREWS = { every: 220, into: 22 };

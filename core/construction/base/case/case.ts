@@ -54,6 +54,10 @@ export interface Case extends PieceGeometry {
   /** across the piece, of the rails under the top and between drawers */
   rail: number;
   kick: boolean;
+  /** what of the wall's skirting stands in its way at the back, with air; null where it stands clear of it */
+  skirting: { height: number; depth: number } | null;
+  /** thickness of the sheets between drawers; null where there are none */
+  dust: number | null;
   relief: number;
   bays: Bay[];
   /** middle of each divider */

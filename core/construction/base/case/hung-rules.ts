@@ -4,7 +4,7 @@ import { SHELF_LOAD } from "../../sag";
 import { USUAL } from "../../usual";
 import { at, CaseFacts, openingsOf } from "./facts";
 import { HUNG, studsBehind } from "./hung";
-import { shelvesOf } from "./place";
+import { shelvesOf } from "./inside";
 
 /** Contents of a drawer, kg for each litre. @source common practice: linen, tools, paper */
 const IN_DRAWER = 0.25;

@@ -10,8 +10,10 @@ import { railKind, shelfKind } from "./kinds";
 import { doorParts, hinged } from "./door-parts";
 import { bored, looseShelfParts } from "./loose-shelf";
 import { drawerParts } from "./drawer-parts";
+import { dustParts, withDust } from "./dust";
 import type { Case } from "./case";
-import { KICK, shelvesOf } from "./place";
+import { shelvesOf } from "./inside";
+import { KICK } from "./place";
 import { fillerParts } from "./filler";
 import { hungParts } from "./hung";
 import { plinthParts } from "./plinth";
@@ -36,8 +38,9 @@ export function caseParts({ form, at }: BaseFacts<Case>): AssemblyPart[] {
     ...(at.corners !== "rails" ? [] : at.subTop ? [subTop(at)] : rails(at)),
     ...dividers(at),
     ...shelves(at),
-    ...drawerRails(at),
-    ...runnersOf(at).map(runner),
+    ...withDust(drawerRails(at), at),
+    ...dustParts(at),
+    ...withDust(runnersOf(at).map(runner), at),
     ...(at.kick ? [kick(at)] : []),
     ...(at.backed === "sheet" ? [back(at)] : []),
   ];
@@ -76,8 +79,8 @@ function sides(at: Case): Plain[] {
       ),
       place,
       opens: [way * PULL.along, 0, 0],
-      cuts:
-        back > 0
+      cuts: [
+        ...(back > 0
           ? [
               cut(
                 LIES_IN[at.backed],
@@ -86,7 +89,22 @@ function sides(at: Case): Plain[] {
                 { at: [inner, at.lift, deep.from], ...STANDING },
               ),
             ]
-          : [],
+          : []),
+        ...(at.skirting && foot < at.skirting.height
+          ? [
+              {
+                ...cut(
+                  "skirting",
+                  place,
+                  { length: at.skirting.height - foot, width: at.skirting.depth, thickness: side },
+                  { at: [x, foot, deep.from], ...STANDING },
+                ),
+                shows: true,
+                markedFrom: "the skirting itself",
+              },
+            ]
+          : []),
+      ],
     };
   });
 }

@@ -1,21 +1,19 @@
 import { measuredOr } from "../../../piece/measured";
-import { CaseBay, isDrawn } from "../../../piece/case-choices";
-import { tailLength } from "../../../joinery/dovetail";
+import { CaseBay, CaseChoices, isDrawn } from "../../../piece/case-choices";
 import type { AsBuilt, Form } from "../../../piece/schema";
-import { Bearer, Footprint, frameRound, PanelPlace } from "../../geometry";
+import { Bearer, Footprint, frameRound } from "../../geometry";
 import { topOf } from "../../top/core";
 import { legFrameFeet, placeLegFrame } from "../leg-frame/place";
 import { footLength, reliefOf } from "../standing-end";
 import { fillersOf } from "./alcove";
-import { ordinal } from "./facts";
-import { backPanelPlaces } from "./back";
 import type { Bay, Case, Division, Drawer, Opening } from "./case";
 import type { Span } from "../leg-frame/place";
-import { doorPanels, doorsOf } from "./door";
+import { doorsOf } from "./door";
 import { doorDeep } from "./door-battens";
-import { drawerOf, drawerPanels } from "./drawer";
+import { drawerOf } from "./drawer";
 import { placeHung } from "./hung";
-import { looseShelfPanels, looseShelves } from "./loose-shelf";
+import { looseShelves } from "./loose-shelf";
+import { casePanels } from "./panels";
 import { placePlinth, plinthFeet } from "./plinth";
 
 /** Shares what there is among those that don't say: those that do keep it; where all do, the last takes what is left. */
@@ -102,13 +100,16 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
       return through ? [one, { ...one, turned: { x: (bay.from + bay.to) / 2, z: middle } }] : [one];
     }),
   );
+  const skirting = skirtingBehind(choice, joined ? 0 : choice.behind);
+  // what stands on the floor below the case stands before the skirting
+  const floor = { from: deep.from + (skirting?.depth ?? 0), to: deep.to };
   const raised = choice.stands !== "sides";
   const outside = { from: -half, to: half };
   const framed = choice.stands === "frame";
-  const legs = framed ? placeLegFrame(choice.frame, { across: outside, deep }, choice.lift) : null;
+  const legs = framed ? placeLegFrame(choice.frame, { across: outside, deep: floor }, choice.lift) : null;
   const plinth =
     choice.stands === "plinth"
-      ? placePlinth({ x: outside, z: deep }, { height: choice.lift, thickness: inner, setBack: choice.setBack })
+      ? placePlinth({ x: outside, z: floor }, { height: choice.lift, thickness: inner, setBack: choice.setBack })
       : null;
   const relief = raised ? 0 : choice.relief;
   const feet = hung
@@ -117,7 +118,7 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
       ? legFrameFeet(legs)
       : plinth
         ? plinthFeet(plinth)
-        : feetOf(half, side, deep, reliefOf(relief, under));
+        : feetOf(half, side, floor, reliefOf(relief, under));
   const dividers = bays.slice(1).map(({ from }) => from - inner / 2);
   const at: Case = {
     kind: "case",
@@ -131,6 +132,8 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
     fillers: choice.alcove ? fillersOf(choice.alcove, { wide: 2 * half, high: height, up: under }) : [],
     lift: choice.lift,
     foot: raised ? choice.lift : 0,
+    skirting,
+    dust: choice.dust ? choice.sheet : null,
     kick: !raised && choice.kick && choice.lift >= KICK.least,
     dividers,
     drawers: classed(drawers),
@@ -154,6 +157,17 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
     between: Math.min(...bays.map(({ from, to }) => to - from)),
   };
   return { ...at, panels: casePanels(at, form) };
+}
+
+/** Air between wood and a skirting, behind it and above, mm. @source common practice */
+export const SKIRTING = { behind: 2, above: 3 };
+
+/** What of a skirting a case meets that overhangs by so much behind. */
+function skirtingBehind({ skirting, stands }: CaseChoices, behind: number): Case["skirting"] {
+  const depth = skirting.depth + SKIRTING.behind - behind;
+  return skirting.height > 0 && skirting.depth > 0 && stands !== "wall" && depth > 0
+    ? { height: skirting.height + SKIRTING.above, depth }
+    : null;
 }
 
 function feetOf(half: number, side: number, deep: Span, relief: number): Footprint[] {
@@ -201,66 +215,3 @@ function classed(drawers: readonly Drawer[]): Drawer[] {
     return { ...drawer, n: n + 1, size: sizes.indexOf(key) + 1 };
   });
 }
-
-/** What is glued up from boards: sides, bottom, dividers, shelves, and drawer bottoms that are solid. */
-export function casePanels(at: Case, form: Form): PanelPlace[] {
-  const { side, inner, deep, inside, insideBack, under, high, bays, dividers, foot } = at;
-  const sizesAt = ["form", "case"];
-  const depth = deep.to - insideBack;
-  const plain = { width: depth, thickness: inner, sizesAt };
-  const shelves = shelvesOf(at);
-  return [
-    ...[1, 2].map((n) => ({
-      ...{ id: `side-${n}`, kind: "case-side", part: `P${n}`, name: n === 1 ? "left side" : "right side" },
-      ...{ length: under - foot + intoTop(at), width: deep.to - deep.from, thickness: side, sizesAt },
-    })),
-    {
-      ...{ id: "bottom", kind: "case-bottom", part: "Q", name: "bottom" },
-      ...{ ...plain, length: inside.to - inside.from + 2 * (foot > 0 ? tailLength(side, true) : letInto(side)) },
-    },
-    ...(at.subTop
-      ? [
-          {
-            ...{ id: "sub-top", kind: "sub-top", part: "A", name: "sub-top" },
-            ...{ ...plain, length: inside.to - inside.from + 2 * tailLength(side, true) },
-          },
-        ]
-      : []),
-    ...dividers.map((_, i) => ({
-      ...{ id: `divider-${i + 1}`, kind: "divider", part: dividers.length > 1 ? `DV${i + 1}` : "DV" },
-      name: dividers.length > 1 ? `${ordinal(i)} divider` : "divider",
-      ...{
-        ...plain,
-        length: high.to - high.from + letInto(inner) + letInto(at.corners === "rails" ? inner : at.top.thickness),
-      },
-    })),
-    ...shelves.map(({ bay }, i) => {
-      const several = shelves.length > 1;
-      const { from, to } = bays[bay];
-      return {
-        ...{ id: `shelf-${i + 1}`, kind: `case-shelf${bay > 0 ? `-${bay + 1}` : ""}` },
-        ...{ part: several ? `H${i + 1}` : "H", name: several ? `${ordinal(i)} shelf` : "shelf" },
-        ...{ ...plain, length: to - from + 2 * letInto(Math.min(side, inner)) },
-      };
-    }),
-    ...looseShelfPanels(at),
-    ...backPanelPlaces(at, form),
-    ...doorPanels(at, form),
-    ...drawerPanels(at, form),
-  ];
-}
-
-/** How far a side goes on above the top's underside: into the top, or to its upper face. */
-export function intoTop({ corners, top }: Pick<Case, "corners" | "top">): number {
-  if (corners === "rails") return 0;
-  return corners === "half-blind" ? tailLength(top.thickness, true) : top.thickness;
-}
-
-/** Shelves between openings, bay by bay, from above. */
-export const shelvesOf = ({ bays }: Pick<Case, "bays">): { bay: number; at: Division }[] =>
-  bays.flatMap((bay, i) =>
-    bay.to - bay.from > 0 ? bay.divisions.filter(({ kind }) => kind === "shelf").map((at) => ({ bay: i, at })) : [],
-  );
-
-/** How far a board is let into another: a third of its thickness, 8 mm at most. @source common practice */
-export const letInto = (thickness: number) => Math.max(1, Math.floor(Math.min(8, thickness / 3)));

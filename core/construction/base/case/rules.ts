@@ -8,6 +8,7 @@ import { frameFits, frameHeight, frameLegs } from "../leg-frame/rules";
 import { ALCOVE_RULES } from "./alcove-rules";
 import { topJoined, topSags } from "./corners";
 import { bayAdded } from "./divide";
+import { dustLies } from "./dust";
 import { hangs } from "./hung-drawer-rules";
 import { hungHolds, hungUp, hungWhere } from "./hung-rules";
 import { pullsFit } from "./pull-rules";
@@ -17,7 +18,9 @@ import { cupsGoIn } from "./door-rules";
 import { doorsMade, drawnBehind, drawersMade, drawersRun, grooveHidden, pulledOver, shelvesMade } from "./drawer-rules";
 import { at, CaseFacts } from "./facts";
 import { addsUp, fits, opens } from "./opening-rules";
-import { KICK, shelvesOf } from "./place";
+import { skirtingClears } from "./skirting-rules";
+import { shelvesOf } from "./inside";
+import { KICK } from "./place";
 
 /** Sizes of a case, mm. @source common practice */
 const CASE = { sides: { low: 18, high: 28 }, inner: { low: 16, high: 25 } };
@@ -57,6 +60,8 @@ export const CASE_RULES: readonly Rule<CaseFacts>[] = [
       at("slope"),
     ),
   kick,
+  dustLies,
+  skirtingClears,
   (facts) => facts.at.legs && frameLegs(facts.at.legs, at("frame")),
   (facts) => facts.at.legs && frameHeight(facts.at.legs, at("frame"), raising(facts.at.legs)),
   (facts) => facts.at.legs && frameFits(facts.at.legs, at("frame")),

@@ -1,5 +1,5 @@
 import { FRAME_CLAMPS, Step, stepOf as step, TIME } from "../../../steps/step";
-import { fine } from "../../../verdict/verdict";
+import { fine, mm } from "../../../verdict/verdict";
 import type { BaseWork, WorkFacts } from "../base";
 import { legFrameSteps } from "../leg-frame/work";
 import { ofDoor } from "./door";
@@ -14,9 +14,10 @@ import { framesOf, runnersOf } from "./frames";
 import { framesStep } from "./frames-work";
 import { PIN } from "./loose-shelf";
 import type { Case } from "./case";
-import { shelvesOf } from "./place";
+import { shelvesOf } from "./inside";
 import { backSteps } from "./back-work";
 import { CORNER_WORDS } from "./corners";
+import { dustOf, dustSteps } from "./dust";
 import { BACK_SCREWS } from "./back-sheet";
 import { railKind, shelfKind } from "./kinds";
 
@@ -64,6 +65,7 @@ export function caseWork({
   const several = bays.length > 1;
   const sheets = [
     ...(at.backed === "sheet" ? ["case-back"] : []),
+    ...new Set(dustOf(at).map(({ kind }) => kind)),
     ...(form.case.drawers.bottom === "sheet" ? new Set(drawers.map((each) => ofSize("drawer-bottom", each))) : []),
     ...(form.case.doors.panel === "sheet" && form.case.doors.build === "framed"
       ? new Set(doors.map((each) => ofDoor("door-panel", each)))
@@ -73,7 +75,7 @@ export function caseWork({
     step({
       id: "case-housings",
       title: `Cut the housings of sides${dividers.length > 0 ? ", bottom and dividers" : ""}`,
-      detail: `Both sides from one fence setting, front edges together, so that left and right can't differ; stopped short of the front and squared with a chisel.${back > 0 ? ` Then the back’s rebate, ${fine(back)} deep, along both sides.` : ""}${frames.length > 0 ? " Stub mortises for the drawer rails from the same layout stick." : ""}${loose.length > 0 ? ` Holes of ${PIN.diameter} mm for the shelves’ pins from one template, its foot always down.` : ""}`,
+      detail: `Both sides from one fence setting, front edges together, so that left and right can't differ; stopped short of the front and squared with a chisel.${back > 0 ? ` Then the back’s rebate, ${fine(back)} deep, along both sides.` : ""}${frames.length > 0 ? " Stub mortises for the drawer rails from the same layout stick." : ""}${loose.length > 0 ? ` Holes of ${PIN.diameter} mm for the shelves’ pins from one template, its foot always down.` : ""}${at.skirting && !raised ? ` The back corners of both feet are notched for the skirting, ${mm(at.skirting.height)} high and ${mm(at.skirting.depth)} deep.` : ""}`,
       parts: panels,
       after: sized,
       hours: 1 + 0.3 * (2 + 2 * dividers.length + 2 * shelves.length),
@@ -169,6 +171,7 @@ export function caseWork({
           }),
         ]
       : []),
+    ...dustSteps(at, "runners"),
     ...(frame ? frame.steps : []),
     ...(plinth ? [plinthStep({ milled, fullHours, clampHours })] : []),
     ...(at.onWall ? [hangHoles(at, at.onWall, milled, hangs)] : []),
@@ -181,7 +184,8 @@ export function caseWork({
     ...doorSteps(at, form.case.doors, { fullHours, clampHours, milled }),
   ];
   const whole = kinds.length > 0 ? "runners" : "glue-base";
-  const made = [drawers.length > 0 ? "drawers-stops" : whole, ...(doors.length > 0 ? ["doors-hang"] : [])];
+  const dusted = dustOf(at).length > 0 ? ["dust"] : [];
+  const made = [...dusted, drawers.length > 0 ? "drawers-stops" : whole, ...(doors.length > 0 ? ["doors-hang"] : [])];
   const last: Step[] = [
     ...backSteps(at, form, { made, milled, fullHours, clampHours }),
     ...(at.backed === "sheet"
