@@ -61,6 +61,8 @@ export interface AssemblyPart {
   };
   /** as wide as its board grew: never ripped, its edges never jointed */
   ownEdges?: true;
+  /** all that name the same group come from one board */
+  fromOne?: string;
   /** of several glued in a ring: it is held along its grain all round, and keeps its size there */
   ringed?: true;
   /** glued from strips side by side, each a kind of part with its own wood: from where y is 0, how wide each is */

@@ -5,8 +5,8 @@ import { measuredOr } from "../piece/measured";
 import type { JointChoices, Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import { copies, markIn } from "../piece/times";
-import { SHORTEST_FED } from "../stock/milling-plan";
 import { LegPiece, legPieces } from "./leg-stock";
+import { numbered, Small, SMALL, SMALL_EXTRA, Stick, sticksOf } from "./small-stock";
 
 /** A kind of part with its joints: what is cut, milled and sawn out, so many times. mm. */
 export interface Part {
@@ -34,23 +34,16 @@ export interface Part {
   stock: LegPiece[];
   note: string;
   marks: string[];
+  /** by mark, the group whose pieces come from one board; none where each comes from any */
+  fromOne?: Readonly<Record<string, string>>;
   /** sticks that several of it are sawn from, each by the marks of its first and last; none where each is its own piece */
   sticks?: Stick[];
-}
-
-/** A stick with so many small parts end to end, and how long it is with their cuts, mm. */
-export interface Stick {
-  mark: string;
-  length: number;
 }
 
 /** Legs that stay long have so much at the foot until the base stands, mm: 720 is left at 750. @source common practice */
 const LEG_EXTRA = 30;
 /** What is scribed from its mate is left so much over its list, mm. @source common practice */
 const SCRIBED_EXTRA = 5;
-/** Blocks and buttons are sawn from a stick with so much for each cut, mm. @source common practice */
-const SMALL_EXTRA = 10;
-
 /** Every kind of part with its tenons and allowances, in the order of the parts. Sizes measured on the work count before planned ones. */
 export function cutParts(
   parts: readonly AssemblyPart[],
@@ -85,6 +78,7 @@ export function cutParts(
       count: same.length,
       finished,
       marks: marksOf(same),
+      ...(same.some(({ fromOne }) => fromOne) ? { fromOne: groupsOf(same) } : {}),
     };
   });
   all.push(...parts.flatMap((part) => stripParts(part, asBuilt, shop)));
@@ -114,6 +108,16 @@ export function partsMade(parts: readonly Part[], times: number, kerf: number): 
       ...part,
       count,
       marks: [1, ...copies(times)].flatMap((copy) => part.marks.map((mark) => markIn(copy, mark))),
+      // each copy's from a board of its own
+      ...(part.fromOne
+        ? {
+            fromOne: Object.fromEntries(
+              [1, ...copies(times)].flatMap((copy) =>
+                Object.entries(part.fromOne!).map(([mark, group]) => [markIn(copy, mark), markIn(copy, group)]),
+              ),
+            ),
+          }
+        : {}),
     };
   });
 }
@@ -148,6 +152,9 @@ function stripParts(part: AssemblyPart, asBuilt: Piece["asBuilt"], shop: Shop): 
   });
 }
 
+const groupsOf = (same: readonly AssemblyPart[]): Record<string, string> =>
+  Object.fromEntries(same.flatMap(({ id, fromOne }) => (fromOne ? [[id, fromOne] as const] : [])));
+
 /** A kind that there is one of stands by its letter alone. */
 const marksOf = (same: readonly AssemblyPart[]) => same.map((part) => part.id);
 
@@ -171,33 +178,6 @@ function milledOf(
   };
 }
 
-/** Body of a wooden button behind its tongue, and its thickness, mm. @source common practice */
-const BUTTON = { body: 45, thickness: 24 };
-/** A cleat beside its slot at each end, how wide and how thick it is, mm. @source common practice */
-const CLEAT = { beside: 30, width: 32, thickness: 24 };
-
-/** What fastens a top and is made of wood: sawn from sticks. */
-interface Small {
-  id: string;
-  name: string;
-  letter: string;
-  size: Record<"length" | "width" | "thickness", number>;
-  note: string;
-}
-
-const SMALL: Partial<Record<JointChoices["fastening"], (joints: JointChoices) => Small>> = {
-  button: ({ buttons: { width, tongue } }) => ({
-    ...{ id: "button", name: "Button", letter: "N" },
-    size: { length: BUTTON.body + tongue, width, thickness: BUTTON.thickness },
-    note: "Sawn from one long strip, drilled and rebated before they are crosscut.",
-  }),
-  slotted: ({ slotted: { slot } }) => ({
-    ...{ id: "cleat", name: "Cleat", letter: "U" },
-    size: { length: slot + 2 * CLEAT.beside, width: CLEAT.width, thickness: CLEAT.thickness },
-    note: "Slotted in the stick, then crosscut; glued and screwed inside what bears the top, flush with its upper edge.",
-  }),
-};
-
 function smallPart(
   { id, name, letter, size, note }: Small,
   count: number,
@@ -212,25 +192,6 @@ function smallPart(
     marks: numbered(letter, count),
     sticks: sticksOf(letter, count, finished.length + shop.kerf),
   };
-}
-
-const numbered = (letter: string, count: number) =>
-  Array.from({ length: count }, (_, i) => (count > 1 ? `${letter}${i + 1}` : letter));
-
-/** Buttons on a stick: as many as a hand holds safely at the saw, and no stick too short to be fed. @source common practice */
-const ON_A_STICK = 8;
-
-function sticksOf(letter: string, count: number, each: number): Stick[] {
-  const sticks = Math.ceil(count / ON_A_STICK);
-  // all as long as the longest: one setting
-  const length = Math.max(SHORTEST_FED, Math.ceil(Math.ceil(count / sticks) * each + SMALL_EXTRA));
-  return Array.from({ length: sticks }, (_, i) => {
-    const [from, to] = [i, i + 1].map((n) => Math.round((n * count) / sticks));
-    return {
-      mark: to - from > 1 ? `${letter}${from + 1}-${to}` : `${letter}${count > 1 ? to : ""}`,
-      length,
-    };
-  });
 }
 
 /** Parts that nobody sees when the table stands: sapwood may lie in them. */
@@ -259,7 +220,7 @@ export function roughPieces(
               (all.length * part.stock.length),
             hidden: HIDDEN.includes(part.role),
             species: wood(part.id),
-            ...(matched ? { matched: mark } : {}),
+            ...(matched ? { matched: mark } : part.fromOne?.[mark] ? { matched: part.fromOne[mark] } : {}),
             ...(part.ownEdges ? { ownEdges: true as const } : {}),
           })),
       ),

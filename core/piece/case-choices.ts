@@ -24,6 +24,9 @@ export const RUNS_ON = ["runners", "slides", "hung"] as const;
 const USUAL_SLIDES = { thick: 12.7, height: 45, length: null as number | null, load: 35 };
 const USUAL_PULL = { kind: "none" as "none" | "knob" | "bar", centres: 128 };
 
+/** Fronts come each from any board; those side by side from one; or all of them, as they stand above one another. */
+export const FRONTS_FROM = ["apart", "row", "all"] as const;
+
 const rowSchema = v.strictObject({
   /** null: an equal share of what is left */
   height: v.nullable(size("height of the opening", 20, 1500)),
@@ -121,6 +124,7 @@ const caseSchema = v.strictObject({
     side: size("thickness of drawer sides", 5, 40),
     bottom: choice("drawer bottoms", ["sheet", "solid"]),
     bottomThickness: size("thickness of drawer bottoms", 2, 25),
+    from: v.optional(choice("boards of drawer fronts", FRONTS_FROM), "apart"),
     /** on the day, mm */
     above: distance("gap above a drawer", 20),
     beside: distance("gap beside a drawer", 10),
@@ -213,7 +217,16 @@ export const USUAL_CASE: CaseChoices = {
   ],
   drawers: {
     ...{ front: 20, side: 12, bottom: "sheet", bottomThickness: 6.2 },
-    ...{ above: 3, beside: 1, behind: 15, tails: null, on: "runners", slides: USUAL_SLIDES, pull: USUAL_PULL },
+    ...{
+      above: 3,
+      beside: 1,
+      behind: 15,
+      tails: null,
+      from: "apart",
+      on: "runners",
+      slides: USUAL_SLIDES,
+      pull: USUAL_PULL,
+    },
   },
   doors: USUAL_DOORS,
 };

@@ -188,6 +188,16 @@ export function CaseFields() {
         {drawers.pull.kind === "bar" &&
           size("Between a bar’s screws", drawers.pull.centres, "drawers", "pull", "centres")}
         {size("Fronts", drawers.front, "drawers", "front")}
+        <Choice
+          label="Fronts come"
+          value={drawers.from}
+          options={[
+            { value: "apart", name: "Each from any board" },
+            { value: "row", name: "Those side by side from one" },
+            { value: "all", name: "All from one board" },
+          ]}
+          onTake={(value) => set("Boards of drawer fronts", at("drawers", "from"), value)}
+        />
         {size("Sides and backs", drawers.side, "drawers", "side")}
         <Choice
           label="Bottoms"

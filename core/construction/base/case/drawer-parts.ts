@@ -20,12 +20,31 @@ const GROOVE = { x: [0, 0, 1] as Vec, y: [1, 0, 0] as Vec };
 /** Every drawer, closed: front C, the box’s own VF where it runs on slides, sides V, back VB, bottom X. */
 export const drawerParts = ({ case: { drawers } }: Form, { drawers: all }: Pick<Case, "drawers">): AssemblyPart[] =>
   all.flatMap((drawer) =>
-    partsOf(drawer, drawers.bottom === "solid", drawers.pull).map((part) =>
-      drawer.turned
-        ? { ...part, place: turnedAbout(drawer.turned, part.place), opens: [0, 0, -PULL.front] satisfies Vec }
-        : part,
-    ),
+    partsOf(drawer, drawers.bottom === "solid", drawers.pull)
+      .map((part) => (part.id === `C${drawer.n}` ? fromOneBoard(part, drawer, all, drawers.from) : part))
+      .map((part) =>
+        drawer.turned
+          ? { ...part, place: turnedAbout(drawer.turned, part.place), opens: [0, 0, -PULL.front] satisfies Vec }
+          : part,
+      ),
   );
+
+/** A front with those it shares a board with: what is told of it, and the group it comes with. */
+function fromOneBoard(
+  part: AssemblyPart,
+  drawer: Drawer,
+  all: readonly Drawer[],
+  from: CaseChoices["drawers"]["from"],
+): AssemblyPart {
+  const level = ({ front, turned }: Drawer) => `${Math.round(front.from)} ${turned ? "behind" : "in front"}`;
+  const mates = from === "apart" ? [] : all.filter((each) => from === "all" || level(each) === level(drawer));
+  if (mates.length < 2) return part;
+  return {
+    ...part,
+    fromOne: `fronts of C${Math.min(...mates.map(({ n }) => n))}`,
+    note: `${part.note} ${from === "row" ? "Those side by side come from one board, from the left" : "All come from one board, from above"}: a mark across all of them before they are parted.`,
+  };
+}
 
 function partsOf(drawer: Drawer, solid: boolean, pull: CaseChoices["drawers"]["pull"]): AssemblyPart[] {
   const { n, across, width, high, deep, side, front, head, slides, back, bottom, hanger } = drawer;

@@ -3,8 +3,9 @@ import { describe, expect, it } from "vitest";
 import { bodyOf, posed } from "../../../assembly/part";
 import { fixedOutside, goneWith } from "../../../assembly/small";
 import { bulkOf } from "../../../assembly/solid";
-import { bays, caseOf, chest, eight, listed, rows, set } from "../../../testing/cases";
-import { find } from "../../../testing/plans";
+import { demoBoard } from "../../../testing/boards";
+import { bays, caseOf, chest, EIGHT, eight, listed, rows, set } from "../../../testing/cases";
+import { at, find, planOf, tableWith } from "../../../testing/plans";
 
 describe("drawers, worked by hand", () => {
   const plan = chest();
@@ -165,5 +166,49 @@ describe("pulls", () => {
       chest(set("drawers.pull.kind", kind)).steps.find(({ id }) => id === "drawers-stops")!.detail;
     expect(step("bar")).toContain("Two holes 128 mm apart");
     expect(step("none")).not.toContain("template");
+  });
+});
+
+describe("fronts from one board", () => {
+  const two = (from: string) =>
+    eight(
+      bays(rows([140, "drawer"], [null, "drawer"]), rows([140, "drawer"], [null, "drawer"])),
+      at("form.top.length", 1200),
+      set("drawers.from", from),
+    );
+  const groups = (plan: ReturnType<typeof two>) =>
+    Object.fromEntries(plan.cutting.pieces.flatMap(({ id, matched }) => (matched ? [[id, matched]] : [])));
+  it("each from any, unless it is asked", () => expect(groups(two("apart"))).toEqual({}));
+  it("those side by side: two groups of two, however their sizes are told", () => {
+    // drawers are numbered bay by bay from above
+    expect(groups(two("row"))).toEqual({
+      C1: "fronts of C1",
+      C3: "fronts of C1",
+      C2: "fronts of C2",
+      C4: "fronts of C2",
+    });
+  });
+  it("all of them from one board, on which they lie", () => {
+    const board = demoBoard({ id: "F1", width: 260, length: 2900, thickness: 27 });
+    const plan = planOf(
+      tableWith(
+        ...EIGHT,
+        bays(rows([140, "drawer"], [null, "drawer"])),
+        set("drawers.from", "all"),
+        set("drawers.front", 20),
+      ),
+      [
+        board,
+        ...Array.from({ length: 3 }, (_, i) => demoBoard({ id: `G${i}`, width: 320, length: 1000, thickness: 27 })),
+      ],
+    );
+    const fronts = plan.cutting.placed.filter(({ piece }) => piece.id.startsWith("C"));
+    expect(new Set(fronts.map(({ board: on }) => on)).size).toBeLessThanOrEqual(1);
+    expect(new Set(Object.values(groups(plan)))).toEqual(new Set(["fronts of C1"]));
+    expect(plan.parts.find(({ id }) => id === "drawer-front")!.note).toMatch(/All come from one board, from above/);
+  });
+  it("made twice, each copy has a board of its own", () => {
+    const plan = eight(bays(rows([140, "drawer"], [null, "drawer"])), set("drawers.from", "all"), at("times", 2));
+    expect(new Set(Object.values(groups(plan)))).toEqual(new Set(["fronts of C1", "2fronts of C1"]));
   });
 });
