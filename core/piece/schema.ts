@@ -62,7 +62,7 @@ const formSchema = v.strictObject({
   leg: v.strictObject({
     section: size("leg section", 15, 300),
     across: v.nullable(size("leg section across the top", 15, 300)),
-    taper: choice("taper", ["none", "two-faces", "four-faces"]),
+    taper: choice("taper", ["none", "two-faces", "four-faces", "turned"]),
     foot: size("leg foot", 10, 300),
     make: choice("leg making", MAKES),
     top: choice("where legs end", LEG_TOPS),

@@ -45,6 +45,7 @@ export function LegAndApronFields() {
             { value: "none", name: "None, straight" },
             { value: "two-faces", name: "Inner faces" },
             { value: "four-faces", name: "All faces" },
+            { value: "turned", name: "Turned round" },
           ]}
           onTake={(value) => set("Taper", ["form", "leg", "taper"], value)}
         />

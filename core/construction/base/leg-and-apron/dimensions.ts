@@ -1,5 +1,6 @@
 import { dimension, Item } from "../../../drawing/scene";
 import type { Form } from "../../../piece/schema";
+import { isEven } from "./leg";
 import type { LegAndApron } from "./place";
 
 /** What a maker may type on legs and rails, where they show. */
@@ -13,7 +14,7 @@ export function legAndApronDimensions(form: Form, at: LegAndApron): { plan: Item
   const along = { path: ["form", "leg", "section"], name: "Leg section" };
   const section = square ? along : { path: ["form", "leg", "across"], name: "Leg section across" };
   const { across, foot, footAcross } = at.leg;
-  const inset = form.leg.taper === "four-faces" ? (across - footAcross) / 2 : 0;
+  const inset = isEven(form.leg.taper) ? (across - footAcross) / 2 : 0;
   const { low } = at;
   const middle = at.middleLegs.length > 0 ? -x / 2 : 0;
   return {

@@ -19,10 +19,13 @@ export interface Drawn {
   lowerEdge: number;
 }
 
+/** Whether as much goes from one side of a leg as from the other: its axis stays where it is. */
+export const isEven = (taper: Form["leg"]["taper"]) => taper === "four-faces" || taper === "turned";
+
 /** How far a leg's inner faces have drawn back at a height above the floor, mm; both by the same. */
 export function drawnBack({ taper, leg, lowerEdge }: Drawn, height: number): number {
   const from = lowerEdge - USUAL.taperBelow;
-  const lost = (leg.section - leg.foot) / (taper === "four-faces" ? 2 : 1);
+  const lost = (leg.section - leg.foot) / (isEven(taper) ? 2 : 1);
   return taper === "none" || from <= 0 ? 0 : lost * Math.max(0, 1 - height / from);
 }
 

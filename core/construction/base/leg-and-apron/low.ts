@@ -1,6 +1,6 @@
 /** Stretchers low between the legs: where each lies, from shoulder to shoulder. mm */
 import type { Form } from "../../../piece/schema";
-import { Drawn, drawnBack } from "./leg";
+import { Drawn, drawnBack, isEven } from "./leg";
 
 /** One stretcher: its line, and half its length at its upper and at its lower edge, longer where legs taper away from it. */
 export interface LowStretcher {
@@ -33,7 +33,7 @@ export function lowStretchers(
   const { section, across } = drawn.leg;
   const back = (height: number) => drawnBack(drawn, height);
   const [upper, lower] = [back(low.height + low.depth), back(low.height)];
-  const outside = drawn.taper === "four-faces" ? (upper + lower) / 2 : 0;
+  const outside = isEven(drawn.taper) ? (upper + lower) / 2 : 0;
   // the middle of a leg at half the stretcher's height, from the frame's outside
   const middle = (size: number) => (outside + (size - (upper + lower) / 2)) / 2;
   const halves = (whole: number, size: number) => ({
@@ -63,7 +63,7 @@ export function lowStretchers(
     half: { upper: between, lower: between },
   };
   const all = { box: [...ends, ...sides], h: [...ends, crossing], ends }[low.kind];
-  const behind = (size: number) => size - lower - (drawn.taper === "four-faces" ? lower : 0);
+  const behind = (size: number) => size - lower - (isEven(drawn.taper) ? lower : 0);
   return {
     ...{ height: low.height, depth: low.depth, thickness: low.thickness, all },
     leg: { along: behind(section), across: behind(across) },

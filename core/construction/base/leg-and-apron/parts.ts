@@ -1,4 +1,4 @@
-import type { AssemblyPart } from "../../../assembly/part";
+import type { AssemblyPart, Worked } from "../../../assembly/part";
 import { stretchOf } from "../../../assembly/clip";
 import { straight } from "../../../assembly/outline";
 import { HOME, Place } from "../../../assembly/place";
@@ -13,6 +13,7 @@ import { LongRail, longRailsOf } from "./long-rails";
 import { lowParts } from "./low-parts";
 import { middleLegParts } from "./middle-parts";
 import { crossDepth, LegAndApron } from "./place";
+import { turnedLeg } from "./turned";
 import { archedRail } from "../arch";
 import type { BaseFacts } from "../base";
 import { USUAL } from "../../usual";
@@ -42,12 +43,12 @@ export function legAndApronParts(facts: Facts): AssemblyPart[] {
   ];
 }
 
-type Plain = Omit<AssemblyPart, "id" | "adds" | "cuts">;
+type Plain = Omit<AssemblyPart, "id" | "adds" | "cuts"> & { adds?: Worked[] };
 const numbered = (parts: readonly Plain[]): AssemblyPart[] =>
   parts.map((part, i) => ({
     ...part,
     id: parts.length > 1 ? `${part.letter}${i + 1}` : part.letter,
-    adds: [],
+    adds: part.adds ?? [],
     cuts: [],
   }));
 
@@ -139,6 +140,7 @@ function leg(facts: Facts, x: Side, z: Side): Plain {
   const { at, form } = facts;
   const { section, across } = at.leg;
   const [fx, fz] = [at.frame.length / 2, at.frame.width / 2];
+  const turned = form.leg.taper === "turned" ? turnedLeg(at) : null;
   const place: Place = { ...UPRIGHT, at: [x > 0 ? fx - section : -fx, 0, z > 0 ? fz : -fz + across] };
   return {
     kind: "leg",
@@ -146,8 +148,8 @@ function leg(facts: Facts, x: Side, z: Side): Plain {
     letter: "L",
     role: "leg",
     make: form.leg.make,
-    note: LEG_NOTES[form.leg.make],
-    shape: legShape(form, at, x, z),
+    note: `${LEG_NOTES[form.leg.make]}${turned ? ` Turned round from ${Math.round(turned.from)} mm above its foot, square above.` : ""}`,
+    ...(turned ? { shape: turned.shape, adds: [turned.head] } : { shape: legShape(form, at, x, z) }),
     place,
     opens: [x * PULL.leg, 0, z * PULL.leg],
   };

@@ -7,6 +7,7 @@ import type { Rule } from "../base";
 import { archLeaves, lowStretcherLength, lowStretchersFit } from "./low-rules";
 import type { Facts } from "./facts";
 import { middleLegsHold } from "./middle-parts";
+import { turnedRound } from "./turned";
 
 /** Every rule of legs and rails, in the order a maker would ask. */
 export const LEG_AND_APRON_RULES: readonly Rule<Facts>[] = [
@@ -16,6 +17,7 @@ export const LEG_AND_APRON_RULES: readonly Rule<Facts>[] = [
   apronDepth,
   reveal,
   taper,
+  turnedRound,
   longRailStiff,
   archLeaves,
   lowStretchersFit,

@@ -6,6 +6,7 @@ import { railEndWork } from "../../../steps/rail-ends";
 import { legJoints, lowOf, railsOf } from "./joints";
 import { middleLegStep } from "./middle-parts";
 import { BLOCK, LegAndApron } from "./place";
+import { taperStep } from "./turned";
 
 /** A frame that opens is closed half by half. */
 const halvesGlued = (other: ReturnType<typeof railEndWork>) => ({
@@ -125,18 +126,7 @@ export function legAndApronWork({
         check: "In the dry frame again: they push no rail apart.",
       }),
     );
-  if (form.leg.taper !== "none")
-    out.push(
-      step({
-        id: "taper",
-        title: "Taper the legs",
-        detail: "From 10 mm below the rail to the foot, after the joints are cut.",
-        parts: ["leg"],
-        after: ["dry-fit"],
-        hours: 4 * TIME.shape,
-        caution: "Taper jig: hold-downs, and the leg's thick end first.",
-      }),
-    );
+  if (form.leg.taper !== "none") out.push(taperStep(form, at));
   if (lowKinds.length > 0 && form.leg.taper !== "none")
     out.push(
       step({
