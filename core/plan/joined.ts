@@ -21,6 +21,7 @@ import { inlaysOf } from "../construction/top/inlays";
 import { topLinks } from "../construction/top/links";
 import { fastened } from "../joinery/fastening";
 import { curvesOf, edgesOf } from "../piece/kinds";
+import { baseJointsOf } from "./base-joints";
 import { SHAPE } from "./shape";
 
 export const JOINED = SHAPE.stage(
@@ -68,8 +69,11 @@ export const JOINED = SHAPE.stage(
   .stage(
     "baseJoints",
     "joints",
-    ({ geometry, piece, shop }) => ({ at: geometry, form: piece.form, choices: piece.joints, shop }),
-    ({ at, form, choices, shop }) => baseOf(form.kind).joints(at, form, choices, shop),
+    ({ geometry, piece, shop }) => ({
+      ...{ at: geometry, form: piece.form, choices: piece.joints, shop },
+      asBuilt: piece.asBuilt,
+    }),
+    baseJointsOf,
   )
   .stage(
     "held",

@@ -3,6 +3,7 @@ import { baseOf } from "../construction/base";
 import { INLAY_RULES } from "../construction/top/inlay-rules";
 import { closesInTime, closingsOf } from "../glueup/closings";
 import { GLUE_RULES } from "../glueup/rules";
+import { mortisesMeasured } from "../joinery/measured-mortises";
 import { measuredFits } from "../joinery/measured-rules";
 import { FASTENING_RULES } from "../joinery/fastening-rules";
 import { CUTTING_RULES } from "../layout/rules";
@@ -59,6 +60,20 @@ export const JUDGED = FORM_JUDGED.stage(
       judge("joints", [measuredFits], {
         ...{ asBuilt, choices, joints, parts },
         shorter: (kind, by) => baseOf(form.kind).shorter?.(form, kind, by) ?? [],
+      }),
+  )
+  .stage(
+    "mortisesJudged",
+    "joints",
+    ({ piece, geometry, joints, shop }) => ({
+      ...{ asBuilt: piece.asBuilt, joints, shop, at: geometry },
+      form: piece.form,
+      choices: piece.joints,
+    }),
+    ({ asBuilt, joints, shop, at, form, choices }) =>
+      judge("joints", [mortisesMeasured], {
+        ...{ asBuilt, joints },
+        planned: asBuilt.length > 0 ? baseOf(form.kind).joints(at, form, choices, shop) : joints,
       }),
   )
   .stage(
@@ -193,6 +208,7 @@ export const allJudged = (at: Values): Judged[] =>
     at.movesJudged,
     at.jointsJudged,
     at.measuredJudged,
+    at.mortisesJudged,
     at.fasteningJudged,
     at.boardsJudged,
     at.inlaysJudged,

@@ -1,4 +1,5 @@
 "use client";
+import { isMortised } from "../../core/joinery/measured-mortises";
 import type { AsBuilt } from "../../core/piece/schema";
 import { Choice, FieldRow, LengthField } from "../fields/fields";
 import { useUnit } from "../frame/unit";
@@ -13,7 +14,11 @@ export function Measured() {
   const { withUnit } = useUnit();
   const [part, setPart] = useState("leg");
   const [dimension, setDimension] = useState<AsBuilt["dimension"]>("width");
-  const finished = plan.parts.find((each) => each.id === part)?.finished[dimension] ?? 0;
+  // one for each group: a mortise has but its width
+  const mortises = [...new Map(plan.joints.filter(isMortised).map((joint) => [joint.group, joint])).values()];
+  const mortise = mortises.find(({ group }) => group === part);
+  const size = mortise ? "thickness" : dimension;
+  const finished = mortise?.thickness ?? plan.parts.find((each) => each.id === part)?.finished[dimension] ?? 0;
   return (
     <section>
       <h2>Measured on the work</h2>
@@ -22,25 +27,32 @@ export function Measured() {
         <Choice
           label="Part"
           value={part}
-          options={plan.parts.map((each) => ({ value: each.id, name: each.name }))}
+          options={[
+            ...plan.parts.map((each) => ({ value: each.id, name: each.name })),
+            ...mortises.map(({ group, name }) => ({ value: group, name: `Mortise: ${name}` })),
+          ]}
           onTake={setPart}
         />
         <Choice
           label="Size"
-          value={dimension}
-          options={[
-            { value: "length", name: "Length" },
-            { value: "width", name: "Width" },
-            { value: "thickness", name: "Thickness" },
-          ]}
+          value={size}
+          options={
+            mortise
+              ? [{ value: "thickness", name: "Width of the mortise" }]
+              : [
+                  { value: "length", name: "Length" },
+                  { value: "width", name: "Width" },
+                  { value: "thickness", name: "Thickness" },
+                ]
+          }
           onTake={setDimension}
         />
         <LengthField
           label="As measured"
           value={finished}
           onTake={(value) =>
-            edit(`${part} ${dimension} measured`, [
-              { path: ["asBuilt", piece.asBuilt.length], value: { part, dimension, value, on: today } },
+            edit(`${part} ${size} measured`, [
+              { path: ["asBuilt", piece.asBuilt.length], value: { part, dimension: size, value, on: today } },
             ])
           }
         />
@@ -49,7 +61,10 @@ export function Measured() {
         {piece.asBuilt.map((each, i) => (
           <li key={i} className="flex items-center justify-between border-b border-hairline py-1 text-[13.5px]">
             <span>
-              {plan.parts.find((one) => one.id === each.part)?.name ?? each.part}, {each.dimension}:{" "}
+              {plan.parts.find((one) => one.id === each.part)?.name ??
+                mortises.find(({ group }) => group === each.part)?.name ??
+                each.part}
+              , {each.part.includes("+") ? "mortise" : each.dimension}:{" "}
               <b className="font-[560]">{withUnit(each.value, true)}</b>, {each.on}
             </span>
             <button
