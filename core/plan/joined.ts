@@ -69,10 +69,7 @@ export const JOINED = SHAPE.stage(
   .stage(
     "baseJoints",
     "joints",
-    ({ geometry, piece, shop }) => ({
-      ...{ at: geometry, form: piece.form, choices: piece.joints, shop },
-      asBuilt: piece.asBuilt,
-    }),
+    ({ geometry: at, piece: { form, joints: choices, asBuilt }, shop }) => ({ at, form, choices, shop, asBuilt }),
     baseJointsOf,
   )
   .stage(
