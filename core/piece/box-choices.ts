@@ -7,6 +7,9 @@ import { legFrameSchema, USUAL_LEG_FRAME } from "./leg-frame-choices";
 /** How a lid is held: on hinges at the back, on brackets that lift it up and forward, or only laid on. */
 export const LIDS = ["hinged", "lift", "loose"] as const;
 
+/** @source common practice */
+const USUAL_SLATS = { width: 70, gap: 10 };
+
 const boxSchema = v.strictObject({
   stands: choice("what the box stands on", ["floor", "frame"]),
   /** of the walls; one that stands on the floor is as high as the piece lets it be */
@@ -18,11 +21,16 @@ const boxSchema = v.strictObject({
   /** walls come off one blank in a row, so that the grain runs round three corners, or each from its own boards */
   blank: v.optional(choice("blank of the walls", BLANKS), "apart"),
   bottom: v.strictObject({
-    of: choice("bottom of the box", ["sheet", "solid"]),
+    of: choice("bottom of the box", ["sheet", "solid", "slats"]),
     thickness: size("thickness of the bottom", 3, 40),
     /** a solid one's: slots of its screws, and room behind it in its rebate on the day */
     slot: size("slot of the bottom's screws", 5, 40),
     free: distance("room behind the bottom", 15),
+    /** from front to back, side by side: about how wide, and how far apart */
+    slats: v.optional(
+      v.strictObject({ width: size("width of a bottom slat", 20, 300), gap: distance("gap between bottom slats", 60) }),
+      USUAL_SLATS,
+    ),
   }),
   lid: v.strictObject({
     way: choice("how the lid is held", LIDS),
@@ -60,7 +68,7 @@ export type BoxChoices = v.InferOutput<typeof boxSchema>;
 /** @source common practice; loads of lift brackets as their makers give them: one in use wants a lid over 9 kg */
 export const USUAL_BOX: BoxChoices = {
   ...{ stands: "frame", high: 240, wall: 20, behind: 0, corner: "splined", slope: "1:8", blank: "apart" },
-  bottom: { of: "sheet", thickness: 12, slot: 12, free: 4 },
+  bottom: { of: "sheet", thickness: 12, slot: 12, free: 4, slats: USUAL_SLATS },
   lid: {
     ...{ way: "hinged", gap: 2, stay: true, ballast: 0 },
     bracket: {

@@ -61,9 +61,12 @@ export function BoxFields() {
           options={[
             { value: "sheet", name: "Sheet, glued" },
             { value: "solid", name: "Solid, free to move" },
+            { value: "slats", name: "Slats, from front to back" },
           ]}
           onTake={(value) => set("Bottom", at("bottom", "of"), value)}
         />
+        {bottom.of === "slats" && size("A slat about", bottom.slats.width, "bottom", "slats", "width")}
+        {bottom.of === "slats" && size("Between slats", bottom.slats.gap, "bottom", "slats", "gap")}
         {size("Thickness of the bottom", bottom.thickness, "bottom", "thickness")}
         {bottom.of === "solid" && size("Free behind it, on the day", bottom.free, "bottom", "free")}
         {bottom.of === "solid" && size("Slots of its screws", bottom.slot, "bottom", "slot")}

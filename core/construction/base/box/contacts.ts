@@ -14,7 +14,7 @@ export function boxContacts(at: Box): Contact[] {
   const { legs, bottom, choices } = at;
   return [
     ...corners(at),
-    ...atBottom(at),
+    ...(bottom.slats.length > 0 ? atSlats(at) : atBottom(at)),
     ...atBrackets(at),
     ...(legs
       ? legFrameContacts(legs, {
@@ -67,6 +67,37 @@ function atBrackets({ brackets, inside, wall }: Box): Contact[] {
     };
   });
 }
+
+/** One screw up through each end of a slat: it moves to both sides of that. */
+function atSlats({ inside: { z }, high, bottom }: Box): Contact[] {
+  const { slats, thickness, rest } = bottom;
+  const y = high.from + thickness;
+  const depth = high.to - y;
+  const screws = { screws: 1, through: thickness, long: screwFor(thickness + Math.min(SCREWS.into, depth - 2)) };
+  return slats.flatMap(({ from, to }, i): Contact[] => {
+    const known = { enters: `BQ${i + 1}`, how: "screws" as const, depth, screws };
+    const section = { width: to - from, thickness: rest };
+    return [
+      {
+        ...{ ...known, section, group: "box-back+box-slat", name: "Slat to back wall", receives: "W1" },
+        face: { at: [from, y, z.from], x: UP, y: RIGHT },
+      },
+      {
+        ...{ ...known, section, group: "box-front+box-slat", name: "Slat to front wall", receives: "W2" },
+        face: { at: [from, y, z.to + rest], x: UP, y: RIGHT },
+      },
+    ];
+  });
+}
+
+/** The outer slats lie on the ends' rebates, and are held at the front and the back. */
+export const slatsAgainst = ({ bottom: { slats } }: Box): { a: string; b: string }[] =>
+  slats.length > 0
+    ? [
+        { a: "BQ1", b: "P1" },
+        { a: `BQ${slats.length}`, b: "P2" },
+      ]
+    : [];
 
 /** Screws up through the bottom into the walls' rebates: tight where it is of sheet; a solid one is tight in front only. */
 function atBottom({ inside, high, bottom, choices }: Box): Contact[] {

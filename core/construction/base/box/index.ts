@@ -3,7 +3,7 @@ import { fine, mm } from "../../../verdict/verdict";
 import type { Base } from "../base";
 import { jointsOf, meetingsOf } from "../contact";
 import { legFrameSaid } from "../leg-frame/place";
-import { boxContacts } from "./contacts";
+import { boxContacts, slatsAgainst } from "./contacts";
 import { boxDimensions } from "./dimensions";
 import { boxPoses, boxSmall } from "./lid";
 import { BOX_MOVE_RULES } from "./move-rules";
@@ -27,6 +27,7 @@ export const box: Base<Box> = {
   jointRules: KIND_RULES,
   moveRules: BOX_MOVE_RULES,
   small: boxSmall,
+  against: slatsAgainst,
   poses: boxPoses,
   work: boxWork,
   dimensions: boxDimensions,
@@ -39,7 +40,10 @@ export const box: Base<Box> = {
       "Inside",
       `${mm(inside.x.to - inside.x.from)} by ${mm(inside.z.to - inside.z.from)}, ${mm(high.to - high.from - bottom.thickness)} high`,
     ],
-    ["Boards", `walls ${mm(wall)}, bottom ${fine(bottom.thickness)}`],
+    [
+      "Boards",
+      `walls ${mm(wall)}, bottom ${bottom.slats.length > 0 ? `of ${bottom.slats.length} slats ` : ""}${fine(bottom.thickness)}`,
+    ],
     ...(legs ? [["Leg frame", legFrameSaid(legs)] as [string, string]] : []),
   ],
 };

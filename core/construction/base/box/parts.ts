@@ -13,7 +13,12 @@ const panel = { make: "solid", role: "panel", adds: [] } as const;
 /** A box: ends P, back and front W, bottom Q, what is bought for its lid, its leg frame. */
 export function boxParts({ at }: BaseFacts<Box>): AssemblyPart[] {
   const { legs } = at;
-  return [...walls(at), bottom(at), ...bought(at), ...(legs ? legFrameParts(legs) : [])];
+  return [
+    ...walls(at),
+    ...(at.bottom.slats.length > 0 ? slats(at) : [bottom(at)]),
+    ...bought(at),
+    ...(legs ? legFrameParts(legs) : []),
+  ];
 }
 
 function walls(at: Box): AssemblyPart[] {
@@ -81,6 +86,15 @@ function hingeRecesses({ hinges, choices, high, outside }: Box, place: Place) {
     shows: true,
   }));
 }
+
+const slats = ({ bottom: { slats: all, z, thickness }, high }: Box): AssemblyPart[] =>
+  all.map(({ from, to }, i): AssemblyPart => ({
+    ...{ id: `BQ${i + 1}`, kind: "box-slat", name: "Bottom slat", letter: "BQ", make: "solid", role: "rail" },
+    note: "From front to back in the rebates; one screw in the middle of each end, edges eased.",
+    shape: { length: z.to - z.from, width: to - from, thickness },
+    place: { at: [from, high.from, z.from], x: FRONT, y: RIGHT },
+    ...{ adds: [], cuts: [], opens: [0, -PULL.down, 0] },
+  }));
 
 function bottom({ bottom: { x, z, thickness, solid }, high }: Box): AssemblyPart {
   return {

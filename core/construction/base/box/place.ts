@@ -33,6 +33,8 @@ export interface BoxBottom {
   rest: number;
   free: number;
   solid: boolean;
+  /** from front to back, from the left; none where it is in one */
+  slats: Span[];
 }
 
 /** A bought bracket in the box, closed. */
@@ -81,6 +83,7 @@ export function placeBox(form: Form, asBuilt: readonly AsBuilt[]): Box {
   const high = { from: raised ? upper - choices.high : 0, to: upper };
   const frame = raised ? placeLegFrame(choices.frame, { across: x, deep: z }, high.from) : null;
   const feet = frame ? legFrameFeet(frame) : wallFeet({ x, z }, wall);
+  const bottom = bottomOf(choices, inside, wall);
   const brackets = bracketsOf(choices, { inside, under });
   return {
     kind: "box",
@@ -88,7 +91,7 @@ export function placeBox(form: Form, asBuilt: readonly AsBuilt[]): Box {
     flush: true,
     ...{ top, core, under, choices, wall, inside, high, feet, brackets },
     outside: { x, z },
-    bottom: bottomOf(choices, inside, wall),
+    bottom,
     legs: frame,
     ballast: ballastOf(choices, inside),
     hinges: choices.lid.way === "hinged" ? hingesOn(x) : [],
@@ -98,18 +101,33 @@ export function placeBox(form: Form, asBuilt: readonly AsBuilt[]): Box {
     through: null,
     sticks: frame ? [{ kind: "stand-leg", said: "Legs of the frame", section: frame.leg }] : [],
     seats: [],
-    panels: panelsOf({ x, z }, { high, wall, bottom: bottomOf(choices, inside, wall), choices }),
+    panels: panelsOf({ x, z }, { high, wall, bottom, choices }),
     kneeRoom: 0,
     ...(choices.lid.way === "hinged" ? { hung: "back-edge" as const } : {}),
     between: inside.x.to - inside.x.from,
   };
 }
 
-function bottomOf({ bottom: { of, thickness, free } }: BoxChoices, { x, z }: Box["inside"], wall: number): BoxBottom {
+/** A frame of legs is screwed to a bottom in one piece: slats lie in a box that stands on the floor. */
+export const isSlatted = ({ bottom, stands }: BoxChoices) => bottom.of === "slats" && stands === "floor";
+
+/** As many as come nearest to their width, all alike. */
+function slatsIn({ from, to }: Span, { width, gap }: BoxChoices["bottom"]["slats"]): Span[] {
+  const count = Math.max(2, Math.round((to - from + gap) / (width + gap)));
+  const each = (to - from - (count - 1) * gap) / count;
+  return each <= 0
+    ? []
+    : Array.from({ length: count }, (_, i) => ({ from: from + i * (each + gap), to: from + i * (each + gap) + each }));
+}
+
+function bottomOf(choices: BoxChoices, { x, z }: Box["inside"], wall: number): BoxBottom {
+  const { of, thickness, free, slats } = choices.bottom;
   const rest = Math.min(BOX.rest, wall / 2);
   const solid = of === "solid";
+  const across = { from: x.from - rest + BOX.short, to: x.to + rest - BOX.short };
   return {
-    x: { from: x.from - rest + BOX.short, to: x.to + rest - BOX.short },
+    x: across,
+    slats: isSlatted(choices) ? slatsIn(across, slats) : [],
     // a solid one is held in front and goes behind
     z: { from: z.from - rest + (solid ? Math.min(free, rest - 1) : BOX.short), to: z.to + rest - BOX.short },
     ...{ thickness, rest, solid, free: solid ? Math.min(free, rest - 1) : BOX.short },

@@ -22,6 +22,7 @@ export const BOX_RULES: readonly Rule<BoxFacts>[] = [
   },
   bottomCarries,
   rebated,
+  slatsLie,
   ({ form, species }) =>
     form.box.corner === "dovetailed"
       ? dovetailSlope(form.box.slope, species, ["box-front", "box-end"], path("slope"))
@@ -82,13 +83,55 @@ function bottomCarries({ at, species }: BoxFacts): Verdict {
   const { bottom, inside } = at;
   const [long, deep] = [inside.x.to - inside.x.from, inside.z.to - inside.z.from].map((each) => Math.max(1, each));
   // a solid one bears along its grain only, a sheet the shorter way
-  const [span, wide] = bottom.solid || long < deep ? [long, deep] : [deep, long];
-  const stiffness = bottom.solid ? species.stiffness : SHEETS.plywood.stiffness;
+  const slatted = bottom.slats.reduce((sum, { from, to }) => sum + to - from, 0);
+  const [span, wide] = slatted > 0 ? [deep, slatted] : bottom.solid || long < deep ? [long, deep] : [deep, long];
+  const stiffness = bottom.solid || slatted > 0 ? species.stiffness : SHEETS.plywood.stiffness;
   return sagVerdict({
     ...{ id: "form.box-bottom", subject: ["box-bottom"], what: "bottom", held: "from wall to wall" },
     ...{ board: { span, wide, thickness: bottom.thickness }, stiffness },
     mend: (thick) =>
       thick <= 40 ? [set(`Make the bottom ${thick} mm thick`, path("bottom", "thickness"), thick)] : [],
+  });
+}
+
+/** Slats in a box on the floor: wide enough for their screws, open enough for dust to fall, close enough for what lies on them. @source common practice */
+const SLAT = { least: 35, dust: 4, falls: 25 };
+
+function slatsLie({ at: { bottom, choices } }: BoxFacts): Verdict | null {
+  if (choices.bottom.of !== "slats") return null;
+  const known = { id: "form.box-slats", stage: "form" as const, subject: ["box-slat"] };
+  if (choices.stands === "frame")
+    return verdict({
+      ...known,
+      level: "fix",
+      text: "A frame of legs can’t be screwed to slats: the bottom is planned as a sheet",
+      why: "The strips of the frame are screwed up into a bottom in one piece.",
+      remedies: [
+        set("Make the bottom of sheet", path("bottom", "of"), "sheet"),
+        set("Stand the box on the floor", path("stands"), "floor"),
+      ],
+    });
+  const { gap } = choices.bottom.slats;
+  const [first] = bottom.slats;
+  const wide = first ? first.to - first.from : 0;
+  const narrow = wide < SLAT.least;
+  return verdict({
+    ...known,
+    level: wide <= 0 ? "fix" : narrow || gap < SLAT.dust || gap > SLAT.falls ? "tight" : "holds",
+    text: narrow
+      ? `Bottom slats only ${mm(wide)} wide split at their screws`
+      : gap < SLAT.dust
+        ? `${mm(gap)} between slats hold dust, and close when they swell`
+        : gap > SLAT.falls
+          ? `What is laid in falls through gaps of ${mm(gap)}`
+          : `${bottom.slats.length} slats of ${fine(wide)}, ${mm(gap)} apart`,
+    why: "Each lies in the rebates in front and behind with one screw in the middle of each end, and moves to both sides of that.",
+    remedies:
+      wide > 0 && narrow
+        ? [set("Make them about 70 mm wide", path("bottom", "slats", "width"), 70)]
+        : gap < SLAT.dust || gap > SLAT.falls
+          ? [set("Leave 10 mm between them", path("bottom", "slats", "gap"), 10)]
+          : [],
   });
 }
 

@@ -31,6 +31,8 @@ export function boxWork({ form, at, joints, thick, milled, fullHours, clampHours
   const { corner } = choices;
   const sized = WALLS.filter((kind) => at.panels?.some((panel) => panel.kind === kind)).map((kind) => `${kind}-size`);
   const row = at.panels?.find((panel) => panel.row)?.row;
+  const slatted = bottom.slats.length > 0;
+  const below = slatted ? "box-slat" : "box-bottom";
   const mitred = corner !== "dovetailed";
   const frame = legs
     ? legFrameSteps(legs, { thick, milled, fullHours, clampHours, long, joints, carries: "the bottom" })
@@ -73,7 +75,7 @@ export function boxWork({ form, at, joints, thick, milled, fullHours, clampHours
       id: "sand-base",
       title: "Plane, sand and finish the insides",
       detail: `Insides of all four walls and the bottom’s upper face; tape over what takes glue.${mitred ? " Outsides once it is closed." : ""}`,
-      parts: [...WALLS, "box-bottom"],
+      parts: [...WALLS, below],
       after: ["dry-fit"],
       hours: 1.5 + TIME.coat,
     }),
@@ -95,15 +97,17 @@ export function boxWork({ form, at, joints, thick, milled, fullHours, clampHours
     step({
       id: "box-bottom",
       title: "Screw the bottom in",
-      detail: bottom.solid
-        ? `Tight in front, ${fine(bottom.free)} free behind on the day; screws in the middle of their slots of ${fine(form.box.bottom.slot)} at the ends and behind, a turn loose.`
-        : "Glued into its rebate and screwed: from now on the box is square or it never is.",
-      parts: ["box-bottom"],
-      after: ["glue-base", ...(bottom.solid ? ["box-bottom-size"] : ["cut-sheets"])],
+      detail: slatted
+        ? `${bottom.slats.length} slats from front to back in the rebates, the outer two first, the others on spacers of ${mm(choices.bottom.slats.gap)}: one screw in the middle of each end, no glue.`
+        : bottom.solid
+          ? `Tight in front, ${fine(bottom.free)} free behind on the day; screws in the middle of their slots of ${fine(form.box.bottom.slot)} at the ends and behind, a turn loose.`
+          : "Glued into its rebate and screwed: from now on the box is square or it never is.",
+      parts: [below],
+      after: ["glue-base", ...(slatted ? milled : bottom.solid ? ["box-bottom-size"] : ["cut-sheets"])],
       hours: 0.75,
       check: "Flush below, or a hair inside.",
     }),
-    ...(bottom.solid
+    ...(bottom.solid || slatted
       ? []
       : [
           step({
