@@ -1,0 +1,51 @@
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { choose, go, Maker, makePiece, recordOf, saved, sitDown, typeField, until, words } from "./maker";
+
+let maker: Maker;
+beforeAll(async () => {
+  maker = await sitDown();
+});
+afterAll(async () => {
+  await maker.close();
+  expect(maker.faults).toEqual([]);
+});
+
+describe("a maker builds it another way", () => {
+  it("turns the legs, puts feet under them, and measures a mortise that came out wide", async () => {
+    const { page } = maker;
+    const id = await makePiece((piece) => ({ ...piece, name: "Turned by hand", done: [], asBuilt: [] }));
+    await go(page, `/pieces/${id}/form`);
+    await choose(page, "Taper", "turned");
+    await page.waitForSelector('[data-verdict="form.turned"]');
+    await choose(page, "It stands on", "levelling");
+    await page.waitForSelector('[data-verdict="form.feet-holes"][data-level="holds"]');
+    await typeField(page, "One carries, kg", "20");
+    await page.waitForSelector('[data-verdict="form.feet-carry"][data-level="fix"] button');
+    await saved(page);
+    expect((await recordOf(id)).form.feet).toMatchObject({ kind: "levelling", levelling: { carries: 20 } });
+    await go(page, `/pieces/${id}/cutting`);
+    await choose(page, "Part", "leg+long-rail");
+    await typeField(page, "As measured", "11.4");
+    await saved(page);
+    expect((await recordOf(id)).asBuilt).toMatchObject([{ part: "leg+long-rail", dimension: "thickness", value: 11.4 }]);
+    await go(page, `/pieces/${id}/joints`);
+    await page.waitForSelector('[data-verdict="joints.mortise-measured"]');
+  });
+
+  it("a sideboard gets its own top, dovetailed, and doors of boards", async () => {
+    const { page } = maker;
+    const id = await makePiece((piece) => ({ ...piece, name: "Dovetailed by hand" }), "Sideboard");
+    await go(page, `/pieces/${id}/form`);
+    await choose(page, "The top", "through");
+    await until(page, () => document.querySelector("main")!.textContent!.includes("dovetailed at its upper corners"));
+    await choose(page, "Doors are", "battened");
+    await page.waitForSelector('[data-verdict="form.door-latch"][data-level="holds"]');
+    await choose(page, "Fronts come", "row");
+    await saved(page);
+    const { form } = await recordOf(id);
+    expect([form.case.corners, form.case.doors.build, form.case.drawers.from]).toEqual(["through", "battened", "row"]);
+    await go(page, `/pieces/${id}/build`);
+    expect(await words(page, "main")).toMatch(/Dovetail the sides into the top/);
+    expect(await words(page, "main")).toMatch(/Screw the battens on the doors/);
+  });
+});
