@@ -33,10 +33,9 @@ export function closingsOf(
   const inHand = new Set<string>();
   return gluing.flatMap(({ id, title, parts: glued, clamps }): Closing[] => {
     for (const kind of glued) inHand.add(kind);
-    const mine = [...left].filter(({ enters, receives }) => {
-      const both = [enters, receives].map((part) => kinds.get(part) ?? "");
-      return both.some((kind) => glued.includes(kind)) && both.every((kind) => inHand.has(kind));
-    });
+    const mine = [...left].filter(({ enters, receives }) =>
+      [enters, receives].every((part) => inHand.has(kinds.get(part) ?? "")),
+    );
     if (mine.length === 0) return [];
     for (const each of mine) left.delete(each);
     const area = mine.reduce((sum, { joint }) => sum + joint.glueArea, 0);

@@ -78,6 +78,16 @@ describe("a piece on feet", () => {
     expect(find(mended, "form.feet-holes").level).toBe("holds");
   });
 
+  it("a hole wants 5 of wood beside it: 24 in an end 32 thick leaves 4, 20 leaves 6", () => {
+    const hole = (wide: number) =>
+      find(
+        planOf(tableWith(...onLevelling, at("form.kind", "plank"), at("form.feet.levelling.hole", wide))),
+        "form.feet-holes",
+      );
+    expect(hole(24).level).toBe("fix");
+    expect(hole(20).level).toBe("holds");
+  });
+
   it.each([
     ["form.feet-carry", at("form.feet.levelling.carries", 20), "fix"],
     ["form.feet-wide", at("form.feet.levelling.diameter", 100), "fix"],

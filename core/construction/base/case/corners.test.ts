@@ -63,6 +63,19 @@ describe("a case whose top is dovetailed to its sides, 900 by 400, 700 high, wor
   });
 });
 
+describe("dovetailed half-blind", () => {
+  const plan = eight(set("corners", "half-blind"), two);
+  it("its sides' tails stop under the top's upper face, and their blanks are as much shorter", () => {
+    // 680 to the top's underside; a tail of 15 in 20, a lap of 5 over it
+    const blank = caseOf(plan).panels!.find(({ id }) => id === "side-1")!;
+    expect(blank.length).toBe(680 + 15);
+    expect(boundsFor(plan, "P1").most[1]).toBeCloseTo(695, 6);
+    const top = plan.assembly.parts.find(({ id }) => id === "T")!;
+    const through = boundsOf(stood(bodyOf(top), top.place));
+    expect(through.most[1]).toBeCloseTo(700, 6);
+  });
+});
+
 describe("mitred at its upper corners", () => {
   const plan = eight(set("corners", "mitred"), two);
   it("its sides are as thick as its top and as high as the whole", () => {
