@@ -15,8 +15,10 @@ function named(at: Standing): BearerWords {
   const along = bearersSaid(at, "along");
   const across = bearersSaid(at, "across") ?? "rail";
   const rails = /rail$/.test(along ?? across);
+  // a board from side to side takes all its rows of screws
+  const one = along && new Set(at.bearers.map(({ part }) => part)).size === 1 ? along : null;
   return {
-    all: rails ? "rails" : `${across}s`,
+    all: rails ? "rails" : (one ?? `${across}s`),
     along: along && `${along}s`,
     across: `${across}s`,
     thin: at.bearers.every(({ depth }) => depth <= COUNTERBORED),

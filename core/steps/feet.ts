@@ -6,9 +6,9 @@ import { fine, mm } from "../verdict/verdict";
 import { Step, stepOf } from "./step";
 
 const INTO = {
-  glides: "a pilot hole, each glide driven or screwed into it",
-  rubber: "a pilot hole, each foot on its screw and washer, tight and not so tight that it bulges",
-  levelling: "a sleeve glued in with epoxy, level with the wood; the thread goes in when that is hard",
+  glides: "each glide is driven or screwed into its own",
+  rubber: "each foot goes on with its screw and washer, tight and not so tight that it bulges",
+  levelling: "a sleeve is glued into each with epoxy, level with the wood; the thread goes in when that is hard",
 };
 
 /** Once the wood stands level and is finished. @param after  the steps that leave it so */

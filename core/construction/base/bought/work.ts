@@ -17,7 +17,7 @@ const COATED = { raw: "left raw and oiled against rust", waxed: "brushed and wax
 const WEEK = 7 * 24;
 
 /** The order round bought legs: ordered first, measured when they come, the top drilled from them, bolted on last. */
-export function boughtWork({ form, at, joints }: WorkFacts<Bought>): BaseWork {
+export function boughtWork({ form, at, joints, choices: holding }: WorkFacts<Bought>): BaseWork {
   const { choices, stands } = at;
   const said = SAID[choices.kind];
   const [joint] = joints;
@@ -37,7 +37,7 @@ export function boughtWork({ form, at, joints }: WorkFacts<Bought>): BaseWork {
               )
               .join(
                 "; ",
-              )}. ${welded.holes.length} holes through each tube across, then it is ${COATED[choices.welded.coating]}${choices.welded.coatingWeeks > 0 ? `, ${choices.welded.coatingWeeks} week${choices.welded.coatingWeeks === 1 ? "" : "s"} more` : ""}: no hole after that.`
+              )}. ${welded.holes.length} ${holding.fastening === "slotted" ? `slots ${mm(holding.slotted.slot)} long across the grain of the top` : `holes of ${mm(holding.oversized.hole)}`} through each tube across, then it is ${COATED[choices.welded.coating]}${choices.welded.coatingWeeks > 0 ? `, ${choices.welded.coatingWeeks} week${choices.welded.coatingWeeks === 1 ? "" : "s"} more` : ""}: no hole after that.`
           : `${stands.length} by their drawing: ${mm(at.height)} high under plates of ${mm(choices.plate.length)} by ${mm(choices.plate.width)} by ${mm(choices.plate.thickness)}, slots across the grain, feet that can be levelled; coated when all is welded.`,
         parts: [],
         after: [],

@@ -107,6 +107,7 @@ describe("a sub-top under the top", () => {
     expect(of("rail-holes")).toBeGreaterThan(-1);
     expect(of("rail-holes")).toBeLessThan(of("glue-base"));
     expect(plan.steps[of("rail-holes")].parts).toEqual(["sub-top"]);
+    expect(plan.steps[of("rail-holes")].title).toBe("Drill the sub-top for the top's screws");
     const sub = plan.assembly.parts.find(({ id }) => id === "A")!;
     // the fixed one in front, all others give: each hole 30 in from its edge
     const holes = (by: string) =>

@@ -141,7 +141,7 @@ export function dustSteps(at: Case, after: string): Step[] {
     step({
       id: "dust",
       title: "Slide the dust panels in",
-      detail: `${all.length} sheets, from behind, into the grooves of rails and runners; a touch of glue in front only. They keep dust and hands out of the drawer below.`,
+      detail: `${all.length === 1 ? "One sheet" : `${all.length} sheets`}, from behind, into the grooves of rails and runners; a touch of glue in front only. They keep dust and hands out of the drawer below.`,
       parts: [...new Set(all.map(({ kind }) => kind))],
       after: [after, "cut-sheets"],
       hours: 0.15 * all.length,

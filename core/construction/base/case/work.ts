@@ -74,7 +74,7 @@ export function caseWork({
   const steps: Step[] = [
     step({
       id: "case-housings",
-      title: `Cut the housings of sides${dividers.length > 0 ? ", bottom and dividers" : ""}`,
+      title: `Cut the housings of sides${dividers.length > 0 ? `, bottom${at.subTop ? ", sub-top" : ""} and dividers` : ""}`,
       detail: `Both sides from one fence setting, front edges together, so that left and right can't differ; stopped short of the front and squared with a chisel.${back > 0 ? ` Then the back’s rebate, ${fine(back)} deep, along both sides.` : ""}${frames.length > 0 ? " Stub mortises for the drawer rails from the same layout stick." : ""}${loose.length > 0 ? ` Holes of ${PIN.diameter} mm for the shelves’ pins from one template, its foot always down.` : ""}${at.skirting && !raised ? ` The back corners of both feet are notched for the skirting, ${mm(at.skirting.height)} high and ${mm(at.skirting.depth)} deep.` : ""}`,
       parts: panels,
       after: sized,
@@ -97,7 +97,7 @@ export function caseWork({
       title: crown
         ? `${crown.title}${raised ? ", and the bottom into the sides" : ""}`
         : `Dovetail the ${at.subTop ? "sub-top" : "rails under the top"}${raised ? " and the bottom" : ""} into the sides`,
-      detail: `${crown ? crown.detail : `Tails first, ${at.subTop ? "on the sub-top’s ends" : "on both rails and to one gauge"}; the sides’ sockets are marked from the very tails that go there, each corner numbered. They go in from above: the top hides them.`}${raised ? ` The bottom’s, from edge to edge, go in from below, ${at.onWall ? "and are seen from there only" : `and the ${legs ? "frame" : "plinth"} hides those`}.` : ""}`,
+      detail: `${crown ? `${crown.detail}${dividers.length > 0 ? " The dividers’ housings in the top’s underside with it, from the bottom’s own setting." : ""}` : `Tails first, ${at.subTop ? "on the sub-top’s ends" : "on both rails and to one gauge"}; the sides’ sockets are marked from the very tails that go there, each corner numbered. They go in from above: the top hides them.`}${raised ? ` The bottom’s, from edge to edge, go in from below, ${at.onWall ? "and are seen from there only" : `and the ${legs ? "frame" : "plinth"} hides those`}.` : ""}`,
       parts: [crown ? "top" : flat, "case-side", ...(raised ? ["case-bottom"] : [])],
       after: ["case-housings", ...milled, ...(crown ? ["flatten"] : [])],
       hours: (raised ? 6 : 2.5) + (crown ? 3 : 0),
