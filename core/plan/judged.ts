@@ -73,7 +73,10 @@ export const JUDGED = FORM_JUDGED.stage(
     ({ asBuilt, joints, shop, at, form, choices }) =>
       judge("joints", [mortisesMeasured], {
         ...{ asBuilt, joints },
-        planned: asBuilt.length > 0 ? baseOf(form.kind).joints(at, form, choices, shop) : joints,
+        // named by two kinds: a joint, not a part
+        planned: asBuilt.some(({ part }) => part.includes("+"))
+          ? baseOf(form.kind).joints(at, form, choices, shop)
+          : joints,
       }),
   )
   .stage(
