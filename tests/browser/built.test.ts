@@ -27,7 +27,9 @@ describe("a maker builds it another way", () => {
     await choose(page, "Part", "leg+long-rail");
     await typeField(page, "As measured", "11.4");
     await saved(page);
-    expect((await recordOf(id)).asBuilt).toMatchObject([{ part: "leg+long-rail", dimension: "thickness", value: 11.4 }]);
+    expect((await recordOf(id)).asBuilt).toMatchObject([
+      { part: "leg+long-rail", dimension: "thickness", value: 11.4 },
+    ]);
     await go(page, `/pieces/${id}/joints`);
     await page.waitForSelector('[data-verdict="joints.mortise-measured"]');
   });
