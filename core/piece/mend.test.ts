@@ -13,6 +13,14 @@ const old = (path: (string | number)[], value: unknown) =>
 
 describe("a record from before a bound opens with the value mended, and says so", () => {
   it("a sound piece is left as it is", () => expect(mendPiece(fresh)).toEqual({ value: fresh, mended: [] }));
+  it("a name of which nothing can be kept is no stand-in for itself", () => {
+    const { value, mended } = old(["name"], "\ud800");
+    expect(firstFault(pieceSchema, value)).toBeNull();
+    expect(value.name).toBe("A piece that could not be read");
+    expect(mended[0]).toMatchObject({ field: "name" });
+    // all else of it is there
+    expect({ ...value, name: fresh.name }).toEqual(fresh);
+  });
   it.each([
     [["joints", "buttons", "spacing"], 0.02, 60, /Button spacing must be 60 mm at least/],
     [["form", "top", "width"], 90000, 2500, /Top width can be 2500 mm at most/],

@@ -113,7 +113,7 @@ function boundOf({ type, input, requirement }: v.BaseIssue<unknown> & { requirem
     case "integer":
       return typeof input === "number" ? Math.round(input) : undefined;
     case "check":
-      return typeof input === "string" && !isKeepable(input) ? input.replace(/\u0000|\p{Surrogate}/gu, "") : undefined;
+      return typeof input === "string" && !isKeepable(input) ? keepable(input) : undefined;
     default:
       return undefined;
   }
@@ -138,10 +138,13 @@ const brief = (value: unknown) => {
   const text = value === undefined ? "nothing" : String(value);
   return text.length > 60 ? `${text.slice(0, 60)}…` : text;
 };
-const nameOf = (body: unknown) =>
-  isRecord(body) && typeof body.name === "string" && body.name.trim() !== ""
-    ? body.name.slice(0, 120)
-    : "A piece that could not be read";
+/** What of a text can be kept. */
+const keepable = (text: string) => text.replace(/\u0000|\p{Surrogate}/gu, "");
+/** Its own name, if anything of it can be read. */
+function nameOf(body: unknown): string {
+  const name = isRecord(body) && typeof body.name === "string" ? keepable(body.name.slice(0, 120)) : "";
+  return /\S/.test(name) ? name : "A piece that could not be read";
+}
 const dayOf = (body: unknown) =>
   isRecord(body) && typeof body.day === "string" && /^20\d\d-(0[1-9]|1[0-2])-(0[1-9]|1\d|2[0-8])$/.test(body.day)
     ? body.day
