@@ -106,6 +106,8 @@ describe("a sub-top under the top", () => {
     const of = (id: string) => plan.steps.findIndex((step) => step.id === id);
     expect(of("rail-holes")).toBeGreaterThan(-1);
     expect(of("rail-holes")).toBeLessThan(of("glue-base"));
+    // not before it has its size
+    expect(plan.steps[of("rail-holes")].after).toEqual(["sub-top-size"]);
     expect(plan.steps[of("rail-holes")].parts).toEqual(["sub-top"]);
     expect(plan.steps[of("rail-holes")].title).toBe("Drill the sub-top for the top's screws");
     const sub = plan.assembly.parts.find(({ id }) => id === "A")!;

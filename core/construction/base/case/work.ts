@@ -88,7 +88,7 @@ export function caseWork({
             ...grooved,
             detail: `${grooved.detail} Now: once the case is glued no drill stands upright in it.`,
             parts: [flat],
-            after: milled,
+            after: at.subTop ? ["sub-top-size"] : milled,
           }),
         ]
       : []),
