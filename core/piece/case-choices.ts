@@ -13,8 +13,8 @@ export const HOLDS = ["nothing", "drawer", "drawers-through", "door-left", "door
 /** Whether what it holds is drawn out. */
 export const isDrawn = (holds: (typeof HOLDS)[number]) => holds === "drawer" || holds === "drawers-through";
 
-/** What is below a case: its own sides, a plinth, a frame of legs, or nothing where it hangs on a wall. */
-export const STANDS = ["sides", "plinth", "frame", "wall"] as const;
+/** What is below a case: its own sides, a plinth, a frame of legs, legs that are its corners, or nothing where it hangs on a wall. */
+export const STANDS = ["sides", "plinth", "frame", "posts", "wall"] as const;
 
 /** How a case ends above: its top lies on rails or on a board from side to side, or is the case's own upper board, joined to the sides at its corners. */
 export const CORNERS = ["rails", "sub-top", "through", "half-blind", "mitred"] as const;
@@ -81,6 +81,8 @@ const caseSchema = v.strictObject({
   /** of the plinth behind the case's front */
   setBack: v.optional(distance("set-back of the plinth", 150), 40),
   frame: v.optional(legFrameSchema, USUAL_LEG_FRAME),
+  /** square, from the floor to the top, flush with the sides inside */
+  post: v.optional(size("thickness of the corner posts", 20, 120), 45),
   /** by what it hangs on the wall */
   hang: v.optional(hangSchema, USUAL_HANG),
   /** of the wall behind it; 0 by 0 where there is none */
@@ -205,6 +207,7 @@ export const USUAL_CASE: CaseChoices = {
     alcove: null,
   },
   frame: USUAL_LEG_FRAME,
+  post: 45,
   bays: [
     {
       width: null,

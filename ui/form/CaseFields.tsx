@@ -46,6 +46,7 @@ export function CaseFields() {
             { value: "sides", name: "Its own sides" },
             { value: "plinth", name: "A plinth" },
             { value: "frame", name: "A frame of legs" },
+            { value: "posts", name: "Posts that are its corners" },
             { value: "wall", name: "Nothing: it hangs on a wall" },
           ]}
           onTake={(value) => set("What the case stands on", at("stands"), value)}
@@ -83,6 +84,7 @@ export function CaseFields() {
             />
           </>
         )}
+        {choice.stands === "posts" && size("Posts, square", choice.post, "post")}
         {choice.stands === "plinth" && size("Plinth set back", choice.setBack, "setBack")}
         {choice.stands === "sides" && size("Foot relief", choice.relief, "relief")}
         {choice.stands === "sides" && (

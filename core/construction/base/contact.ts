@@ -15,7 +15,7 @@ import type { Shop } from "../../piece/shop";
 import { mm } from "../../verdict/verdict";
 
 /**
- * A face two parts share: let in over the whole end, stopped before the front, on stub tenons, tenoned into a leg that another rail enters
+ * A face two parts share: let in over the whole end, stopped before the front, on stub tenons, edge to edge along the grain, tenoned into a leg that another rail enters
  * beside it, dovetailed lapped or through, mitred with a spline or loose tenons, screwed.
  */
 export interface Contact {
@@ -24,7 +24,7 @@ export interface Contact {
   name: string;
   enters: string;
   receives: string;
-  how: "let-in" | "stopped" | "stub" | "rail" | "lapped" | "through" | "mitred" | "screws";
+  how: "let-in" | "stopped" | "stub" | "edge" | "rail" | "lapped" | "through" | "mitred" | "screws";
   section: { width: number; thickness: number };
   /** how far the part that receives goes on behind the face, and how much of that is its own */
   depth: number;
@@ -32,6 +32,8 @@ export interface Contact {
   face: Place;
   /** of rails that meet in a leg: set back from its face, which of two short ones passes, see `Meeting.outward` */
   rail?: { reveal: number; passes: boolean; outward: 1 | -1 };
+  /** of edges: a loose tenon for so much of their length, mm */
+  every?: number;
   /** of dovetails; null or nothing: as the width asks for */
   tails?: number | null;
   /** of screws */
@@ -101,7 +103,7 @@ export function meetingsOf(contacts: readonly Contact[], joints: readonly KindOf
 
 function jointOf(
   meets: Meets,
-  { how, section, depth, most, tails = null, screws, mitre: corner, rail }: Contact,
+  { how, section, depth, most, every, tails = null, screws, mitre: corner, rail }: Contact,
   { choices, shop, slope }: JointFacts,
 ): KindOfJoint {
   switch (how) {
@@ -117,6 +119,15 @@ function jointOf(
         ...{ meets, section, into: { depth, thickness: section.thickness }, shop },
         ...{ setting: choices.groups[meets.group] ?? USUAL_TENON, pushed: true, wall: WALL, most },
       });
+    case "edge": {
+      const tenons = Math.max(2, Math.round(section.width / every!));
+      const joint = blindTenon({
+        ...{ meets, section, into: { depth, thickness: section.thickness }, shop, wall: WALL, most },
+        setting: choices.groups[meets.group] ?? { ...USUAL_TENON, kind: "loose", tenons },
+      });
+      // the edges themselves are glued; its tenons only keep them level
+      return { ...joint, pushed: true, glueArea: joint.glueArea + section.width * section.thickness };
+    }
     case "rail":
       return railEnd({
         meets: { ...meets, setAt: ["joints", "legRail"] },

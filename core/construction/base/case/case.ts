@@ -47,6 +47,12 @@ export interface Case extends PieceGeometry {
   lift: number;
   foot: number;
   legs: LegFrame | null;
+  /** legs that are its corners */
+  cornered: CornerPosts | null;
+  /** how thick a side is where it ends in front: the side itself, or its post */
+  edge: number;
+  /** nothing of a side lies below the bottom: it is dovetailed from below */
+  bottomBelow: boolean;
   plinth: Plinth | null;
   onWall: Hung | null;
   /** beside it, in an alcove */
@@ -69,6 +75,12 @@ export interface Case extends PieceGeometry {
   pull: CaseChoices["drawers"]["pull"];
   doors: Door[];
   loose: LooseShelf[];
+}
+
+/** Square posts from the floor to the top, flush with the sides inside: how thick, z of the sides between them. */
+export interface CornerPosts {
+  post: number;
+  between: Span;
 }
 
 /** A rail that the case hangs by: in which bay, how long between what stands beside it. */

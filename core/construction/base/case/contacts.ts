@@ -16,10 +16,32 @@ import { backContacts } from "./back-contacts";
 import { atBack } from "./back-sheet";
 import { cornerContacts, dividerToTop } from "./corners";
 import { railKind, shelfKind } from "./kinds";
+import { postContacts, uprightAt, uprights } from "./posts";
 import { fillerContacts } from "./filler";
 import { hungContacts } from "./hung";
 import { plinthContacts } from "./plinth";
 import { legFrameContacts } from "../leg-frame/parts";
+
+/**
+ * Both ends of a board at a side, shared out over what stands there: cut in one pass, stopped before the front where it is let in.
+ *
+ * @param lies  heights of its faces
+ */
+function intoSides(
+  at: Case,
+  lies: Span,
+  deep: Span,
+  { kind, ...known }: Pick<Contact, "name" | "enters" | "how"> & { kind: string },
+): Contact[] {
+  return ([-1, 1] as const).flatMap((way) =>
+    uprights(at, way, deep).map((each): Contact => ({
+      ...{ ...known, group: `${each.kind}+${kind}`, name: `${known.name} to ${each.said}`, receives: each.id },
+      how: known.how === "stopped" && each.to < deep.to ? "let-in" : known.how,
+      ...{ depth: at.side, section: { width: each.to - each.from, thickness: at.inner } },
+      face: ends(at.inside, lies.from, lies.to, each.from)[way < 0 ? 0 : 1],
+    })),
+  );
+}
 
 /** Ends of what lies between two that stand: its left end and its right, y from the back to the front. */
 const ends = ({ from, to }: Span, low: number, high: number, z: number): [Place, Place] => [
@@ -33,6 +55,7 @@ export function contactsOf(at: Case, form: Form): Contact[] {
   const whole = isWhole(form) && at.corners !== "rails";
   return [
     ...betweenSides(at),
+    ...postContacts(at),
     ...(whole ? cornerContacts(at) : []),
     ...atDividers(at, whole),
     ...inBays(at),
@@ -56,27 +79,25 @@ export function contactsOf(at: Case, form: Form): Contact[] {
 }
 
 function betweenSides(at: Case): Contact[] {
-  const { inside, deep, insideBack, lift, inner, side, under, rail, foot } = at;
-  const depth = deep.to - insideBack;
+  const { inside, deep, insideBack, lift, inner, side, under, rail } = at;
+  const whole = { from: insideBack, to: deep.to };
+  const flat = { from: under - inner, to: under };
   const both = (faces: [Place, Place], rest: Omit<Contact, "receives" | "face">): Contact[] =>
     faces.map((face, i) => ({ ...rest, face, receives: `P${i + 1}` }));
   return [
-    ...both(ends(inside, lift, lift + inner, insideBack), {
-      ...{ group: "case-side+case-bottom", name: "Bottom to side", enters: "Q", depth: side },
+    ...intoSides(at, { from: lift, to: lift + inner }, whole, {
+      ...{ kind: "case-bottom", name: "Bottom", enters: "Q" },
       // with nothing of a side below it, it is dovetailed from below
-      how: foot > 0 ? "lapped" : "stopped",
-      section: { width: depth, thickness: inner },
+      how: at.bottomBelow ? "lapped" : "stopped",
     }),
-    ...(at.subTop
-      ? both(ends(inside, under - inner, under, insideBack), {
-          ...{ group: "case-side+sub-top", name: "Sub-top to side", enters: "A", how: "lapped", depth: side },
-          section: { width: depth, thickness: inner },
-        })
-      : []),
+    ...(at.subTop ? intoSides(at, flat, whole, { kind: "sub-top", name: "Sub-top", enters: "A", how: "lapped" }) : []),
     ...(at.corners === "rails" && !at.subTop ? [deep.to - rail, insideBack] : []).flatMap((z, i) =>
-      both(ends(inside, under - inner, under, z), {
-        ...{ group: "case-side+case-rail", name: "Rail under the top to side", enters: `A${i + 1}`, how: "lapped" },
-        ...{ depth: side, section: { width: rail, thickness: inner } },
+      ends(inside, flat.from, flat.to, z).map((face, j): Contact => {
+        const { id, kind, said } = uprightAt(at, j === 0 ? -1 : 1, z + rail / 2);
+        return {
+          ...{ group: `${kind}+case-rail`, name: `Rail under the top to ${said}`, enters: `A${i + 1}`, how: "lapped" },
+          ...{ receives: id, depth: at.edge, section: { width: rail, thickness: inner }, face },
+        };
       }),
     ),
     ...(at.kick
@@ -133,30 +154,34 @@ function atDividers(at: Case, whole: boolean): Contact[] {
 function inBays(at: Case): Contact[] {
   const { bays, deep, insideBack, inner, side, rail } = at;
   const shelves = shelvesOf(at);
-  const both = (bay: number, { from, to }: Span, z: number, rest: Omit<Contact, "receives" | "face" | "group">) =>
-    ends(bays[bay], from, to, z).map((face, i): Contact => {
-      const { id, divider } = besideOf(at, bay, i === 0 ? -1 : 1);
-      const kind = rest.how === "stub" ? railKind(bay) : shelfKind(bay);
-      return {
-        ...{ ...rest, face, receives: id, group: `${divider ? "divider" : "case-side"}+${kind}` },
-        name: `${rest.name} to ${divider ? "divider" : "side"}`,
-        // a divider has its neighbour's tenons on the other side
-        ...(rest.how === "stub" && divider ? { depth: inner, most: inner / 2 - STUBS_APART } : {}),
-      };
-    });
+  // what stands at one end of a board in a bay, and the face it shares with each of it
+  const besides = (bay: number, i: 0 | 1, lies: Span, over: Span) => {
+    const { id, divider } = besideOf(at, bay, i === 0 ? -1 : 1);
+    const stand = divider ? [{ id, kind: "divider", said: "divider", ...over }] : uprights(at, i === 0 ? -1 : 1, over);
+    return stand.map((each) => ({ ...each, divider, face: ends(bays[bay], lies.from, lies.to, each.from)[i] }));
+  };
+  const bothEnds = [0, 1] as const;
   return [
-    ...shelves.flatMap(({ bay, at: lies }, i) =>
-      both(bay, lies, insideBack, {
-        ...{ name: "Shelf", enters: shelves.length > 1 ? `H${i + 1}` : "H", how: "stopped" },
-        ...{ depth: Math.min(side, inner), section: { width: deep.to - insideBack, thickness: inner } },
-      }),
+    ...shelves.flatMap(({ bay, at: lies }, n) =>
+      bothEnds.flatMap((i) =>
+        besides(bay, i, lies, { from: insideBack, to: deep.to }).map(({ id, kind, said, from, to, face }): Contact => ({
+          ...{ name: `Shelf to ${said}`, enters: shelves.length > 1 ? `H${n + 1}` : "H", receives: id, face },
+          ...{ how: to < deep.to ? "let-in" : "stopped", group: `${kind}+${shelfKind(bay)}` },
+          ...{ depth: Math.min(side, inner), section: { width: to - from, thickness: inner } },
+        })),
+      ),
     ),
-    ...framesOf(at).flatMap(({ id, bay, at: lies, behind }) =>
-      both(bay, lies, behind ? insideBack : deep.to - rail, {
-        ...{ name: "Drawer rail", enters: id, how: "stub" },
-        ...{ depth: side, section: { width: rail, thickness: inner } },
-      }),
-    ),
+    ...framesOf(at).flatMap(({ id: enters, bay, at: lies, behind }) => {
+      const from = behind ? insideBack : deep.to - rail;
+      return bothEnds.flatMap((i) =>
+        besides(bay, i, lies, { from, to: from + rail }).map(({ id, kind, said, divider, face }): Contact => ({
+          ...{ name: `Drawer rail to ${said}`, enters, receives: id, face, how: "stub" },
+          ...{ group: `${kind}+${railKind(bay)}`, section: { width: rail, thickness: inner } },
+          // a divider has its neighbour's tenons on the other side
+          ...(divider ? { depth: inner, most: inner / 2 - STUBS_APART } : { depth: at.edge }),
+        })),
+      );
+    }),
   ];
 }
 
@@ -166,7 +191,8 @@ function atRunners(at: Case, slot: number): Contact[] {
     if (kind === "hanger") return [hungContact(at, runner, slot)];
     const wide = RUNNER.screwed * (to - from);
     const depth = divider ? at.inner : at.side;
-    const z = from + RUNNER.clear + (side < 0 ? Math.min(RUNNER.aside, wide / 4) : 0);
+    const z =
+      Math.max(from + RUNNER.clear, beyondPost(at, divider)) + (side < 0 ? Math.min(RUNNER.aside, wide / 4) : 0);
     return [
       {
         ...{ group: `${kind === "runner" ? railKind(bay) : "case-rail"}+${kind}`, enters: id, receives: front },
@@ -189,16 +215,22 @@ function atRunners(at: Case, slot: number): Contact[] {
   });
 }
 
+/** Screws beside a side with posts go into the side: from where it begins, and its edge holds them. */
+const beyondPost = ({ cornered }: Case, divider: boolean) =>
+  cornered && !divider ? cornered.between.from + RUNNER.clear : -Infinity;
+
 /** A strip that a drawer hangs on: tight in front, where the drawer stops, the screws behind in slots. */
-function hungContact({ inner, side: thick }: Case, strip: Runner, slot: number): Contact {
+function hungContact(at: Case, strip: Runner, slot: number): Contact {
+  const { inner, side: thick } = at;
   const { id, side, x, y, from, to, thickness, width, divider, beside } = strip;
   const depth = divider ? inner : thick;
   // screws from both sides of a divider pass one another
-  const z = from + (side < 0 ? RUNNER.aside : 0);
+  const z = Math.max(from, beyondPost(at, divider)) + (side < 0 ? RUNNER.aside : 0);
+  const front = divider || !at.cornered ? to : Math.min(to, at.cornered.between.to);
   return {
     ...{ group: `${divider ? "divider" : "case-side"}+hanger`, enters: id, receives: beside, how: "screws", depth },
     name: `Strip to ${divider ? "divider" : "side"}`,
-    section: { width: Math.max(1, to - z), thickness },
+    section: { width: Math.max(1, front - z), thickness },
     screws: { screws: 3, through: width, long: screwFor(width + depth - RUNNER.over), slot, tight: true },
     face: side < 0 ? { at: [x, y, z], x: LEFT, y: FRONT } : { at: [x + width, y + thickness, z], x: RIGHT, y: FRONT },
   };

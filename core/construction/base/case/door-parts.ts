@@ -6,7 +6,7 @@ import type { Case, Door } from "./case";
 import { cut, PULL } from "./cut";
 import { hingesOf, ofDoor, panelOf } from "./door";
 import { cupIn, hingeIn, LEVEL, UPRIGHT } from "./door-hinges";
-import { besideOf } from "./frames";
+import { besideAt } from "./posts";
 import { battenedParts } from "./door-battens";
 import { latchHoles } from "./door-latch";
 import { doorHoles } from "./pull";
@@ -107,7 +107,7 @@ export function hinged(parts: readonly AssemblyPart[], at: Case): AssemblyPart[]
   const cuts = new Map<string, Worked[]>();
   for (const door of at.doors.filter(({ overlay }) => !overlay)) {
     const { from, to } = at.bays[door.bay];
-    const { id } = besideOf(at, door.bay, door.hung);
+    const id = besideAt(at, { bay: door.bay, way: door.hung, z: at.deep.to - 1 });
     const part = byId.get(id);
     if (!part) continue;
     const mine = hingesOf(door).map((middle) =>

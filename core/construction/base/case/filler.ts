@@ -6,6 +6,7 @@ import { fine } from "../../../verdict/verdict";
 import { Contact, screwFor } from "../contact";
 import type { Case } from "./case";
 import { PULL } from "./cut";
+import { uprightAt } from "./posts";
 
 /** They stand so far behind the front; a screw for so much of their height. mm @source common practice */
 const FILLER = { back: 2, every: 350, over: 4 };
@@ -44,13 +45,15 @@ export function fillerParts({ fillers, outside, deep, foot, under, inner }: Case
 }
 
 /** Screws through the sides, from inside the case. */
-export function fillerContacts({ fillers, outside, deep, foot, under, inner, side: thick }: Case): Contact[] {
+export function fillerContacts(place: Case): Contact[] {
+  const { fillers, outside, deep, foot, under, inner, edge: thick } = place;
   return fillers.map(({ side, edge }): Contact => {
     const least = Math.min(...edge.map(({ wide }) => wide));
     const width = under - foot;
     const z = deep.to - FILLER.back;
+    const stands = uprightAt(place, side, z - inner / 2);
     return {
-      ...{ group: "filler+case-side", name: "Side to filler", enters: `P${side < 0 ? 1 : 2}` },
+      ...{ group: `filler+${stands.kind}`, name: `${place.cornered ? "Post" : "Side"} to filler`, enters: stands.id },
       ...{ receives: `SF${side < 0 ? 1 : 2}`, how: "screws", section: { width, thickness: inner }, depth: least },
       screws: {
         screws: Math.max(2, Math.round(width / FILLER.every)),

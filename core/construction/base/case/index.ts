@@ -13,6 +13,7 @@ import type { Case } from "./case";
 import { placeCase } from "./place";
 import { CASE_MOVE_RULES } from "./move-rules";
 import { casePoses } from "./poses";
+import { postsAgainst } from "./posts";
 import { CASE_RULES } from "./rules";
 import { caseSmall } from "./small";
 import { caseWork } from "./work";
@@ -31,17 +32,21 @@ export const caseBase: Base<Case> = {
   small: caseSmall,
   against: (at, form) => [
     ...backAgainst(at, form),
+    ...postsAgainst(at),
     ...hungAgainst(at, ["M", ...backParts(at, form).map(({ id }) => id)]),
   ],
   poses: casePoses,
   work: caseWork,
   dimensions: caseDimensions,
   setOuts: () => [],
-  describe: (_, { bays, drawers, doors, loose, backed, legs, plinth, onWall, corners }) =>
-    `A case ${{ rails: "", through: "dovetailed at its upper corners, ", "half-blind": "dovetailed under its top, ", mitred: "mitred at its upper corners, " }[corners]}of ${bays.length === 1 ? "one bay" : `${bays.length} bays`}${withAll([counted(drawers.length, "drawer"), counted(doors.length, "door"), counted(loose.length, "loose shelf", "loose shelves")])}, ${{ none: "open behind", sheet: "a back of sheet", boards: "a back of boards", framed: "a framed back" }[backed]}${legs ? ", on a frame of legs" : plinth ? ", on a plinth" : onWall ? `, hung on a wall by ${onWall.rails.length > 1 ? "rails" : "a rail"} behind` : ""}.`,
-  sizes: (_, { outside, deep, under, foot, side, inner, bays, drawers, legs, lift, onWall }) => [
+  describe: (_, { bays, drawers, doors, loose, backed, legs, plinth, cornered, onWall, corners }) =>
+    `A case ${{ rails: "", through: "dovetailed at its upper corners, ", "half-blind": "dovetailed under its top, ", mitred: "mitred at its upper corners, " }[corners]}of ${bays.length === 1 ? "one bay" : `${bays.length} bays`}${withAll([counted(drawers.length, "drawer"), counted(doors.length, "door"), counted(loose.length, "loose shelf", "loose shelves")])}, ${{ none: "open behind", sheet: "a back of sheet", boards: "a back of boards", framed: "a framed back" }[backed]}${legs ? ", on a frame of legs" : plinth ? ", on a plinth" : cornered ? ", on posts that are its corners" : onWall ? `, hung on a wall by ${onWall.rails.length > 1 ? "rails" : "a rail"} behind` : ""}.`,
+  sizes: (_, { outside, deep, under, foot, side, inner, bays, drawers, legs, lift, onWall, cornered }) => [
     ...(legs ? [["Leg frame", legFrameSaid(legs)] as [string, string]] : []),
-    ["Case", `${mm(outside.to - outside.from)} by ${mm(deep.to - deep.from)}, ${mm(under - foot)} high`],
+    [
+      "Case",
+      `${mm(outside.to - outside.from)} by ${mm(deep.to - deep.from)}, ${mm(under - (cornered ? 0 : foot))} high`,
+    ],
     ...(onWall
       ? [
           ["Hangs", `its bottom ${mm(lift)} above the floor, by ${onWall.fixings.length * onWall.each} screws`] as [
@@ -50,7 +55,10 @@ export const caseBase: Base<Case> = {
           ],
         ]
       : []),
-    ["Boards", `sides ${mm(side)}, what lies between ${mm(inner)}`],
+    [
+      "Boards",
+      `${cornered ? `posts ${mm(cornered.post)} square, ` : ""}sides ${mm(side)}, what lies between ${mm(inner)}`,
+    ],
     ["Bays", bays.map(({ from, to }) => mm(to - from)).join(", ")],
     ...(drawers.length > 0
       ? [

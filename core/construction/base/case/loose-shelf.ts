@@ -7,6 +7,7 @@ import type { Bay, Case, LooseShelf } from "./case";
 import { cut, PULL } from "./cut";
 import { ordinal } from "./facts";
 import { besideOf } from "./frames";
+import { besideAt } from "./posts";
 
 /** @source common practice: pins of 5 mm, holes 32 apart, one place above and one below */
 export const PIN = {
@@ -14,7 +15,7 @@ export const PIN = {
   /** clear of the sides, of the back and of a door */
   ...{ beside: 1.5, behind: 2, door: 4 },
   /** holes stand so far from the shelf's edges, and leave so much of a divider between those from its two sides */
-  ...{ inset: 40, between: 4 },
+  ...{ inset: 40, between: 4, seam: 8 },
   /** nothing less is a shelf */
   least: 60,
 };
@@ -66,6 +67,17 @@ export const looseShelfParts = (at: Case): AssemblyPart[] =>
     ...{ adds: [], cuts: [], opens: [0, 0, PULL.front] },
   }));
 
+/** Its pins stand in from its edges, and clear of the line between a post and its side. z, mm */
+export function pinsAlong({ deep }: LooseShelf, { cornered }: Pick<Case, "cornered">): [number, number] {
+  const [back, front] = [deep.from + PIN.inset, deep.to - PIN.inset];
+  if (!cornered) return [back, front];
+  const { from, to } = cornered.between;
+  return [
+    Math.abs(back - from) < PIN.seam ? from + PIN.seam : back,
+    Math.abs(front - to) < PIN.seam ? to - PIN.seam : front,
+  ];
+}
+
 /** How deep a pin's hole is: in a divider, those from its two sides leave something between them. mm */
 export function pinDepth(at: Pick<Case, "bays" | "dividers" | "inner" | "side">, bay: number, side: -1 | 1): number {
   const { divider } = besideOf(at, bay, side);
@@ -82,14 +94,13 @@ export function bored(parts: readonly AssemblyPart[], at: Case): AssemblyPart[] 
     const { from, to } = at.bays[shelf.bay];
     const opening = at.bays[shelf.bay].openings[shelf.row];
     for (const side of [-1, 1] as const) {
-      const { id } = besideOf(at, shelf.bay, side);
-      const part = byId.get(id);
-      if (!part) continue;
       const deep = pinDepth(at, shelf.bay, side);
       for (const place of PIN.places)
-        for (const z of [shelf.deep.from + PIN.inset, shelf.deep.to - PIN.inset]) {
+        for (const z of pinsAlong(shelf, at)) {
+          const id = besideAt(at, { bay: shelf.bay, way: side, z });
+          const part = byId.get(id);
           const y = shelf.y + place * PIN.pitch - r;
-          if (y - r < opening.from || y + r + at.inner > opening.to) continue;
+          if (!part || y - r < opening.from || y + r + at.inner > opening.to) continue;
           const corner: Vec = [side < 0 ? from - deep : to, y - r, z - r];
           holes.set(id, [
             ...(holes.get(id) ?? []),

@@ -11,7 +11,7 @@ import { looseShelfPanels } from "./loose-shelf";
 
 /** What is glued up from boards: sides, bottom, dividers, shelves, and drawer bottoms that are solid. */
 export function casePanels(at: Case, form: Form): PanelPlace[] {
-  const { side, inner, deep, inside, insideBack, under, high, bays, dividers, foot } = at;
+  const { side, inner, deep, inside, insideBack, under, high, bays, dividers, foot, cornered } = at;
   const sizesAt = ["form", "case"];
   const depth = deep.to - insideBack;
   const plain = { width: depth, thickness: inner, sizesAt };
@@ -19,11 +19,12 @@ export function casePanels(at: Case, form: Form): PanelPlace[] {
   return [
     ...[1, 2].map((n) => ({
       ...{ id: `side-${n}`, kind: "case-side", part: `P${n}`, name: n === 1 ? "left side" : "right side" },
-      ...{ length: under - foot + intoTop(at), width: deep.to - deep.from, thickness: side, sizesAt },
+      ...{ length: under - foot + intoTop(at), thickness: side, sizesAt },
+      width: cornered ? cornered.between.to - cornered.between.from : deep.to - deep.from,
     })),
     {
       ...{ id: "bottom", kind: "case-bottom", part: "Q", name: "bottom" },
-      ...{ ...plain, length: inside.to - inside.from + 2 * (foot > 0 ? tailLength(side, true) : letInto(side)) },
+      ...{ ...plain, length: inside.to - inside.from + 2 * (at.bottomBelow ? tailLength(side, true) : letInto(side)) },
     },
     ...(at.subTop
       ? [

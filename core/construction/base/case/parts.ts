@@ -17,6 +17,7 @@ import { KICK } from "./place";
 import { fillerParts } from "./filler";
 import { hungParts } from "./hung";
 import { plinthParts } from "./plinth";
+import { postParts } from "./posts";
 import { framesOf, Runner, runnersOf } from "./frames";
 
 type Plain = Omit<AssemblyPart, "adds" | "cuts"> & { cuts?: Worked[] };
@@ -34,6 +35,7 @@ const stick = { ...solid, role: "rail" } as const;
 export function caseParts({ form, at }: BaseFacts<Case>): AssemblyPart[] {
   const all: Plain[] = [
     ...sides(at),
+    ...posts(at),
     bottom(at),
     ...(at.corners !== "rails" ? [] : at.subTop ? [subTop(at)] : rails(at)),
     ...dividers(at),
@@ -62,56 +64,69 @@ export function caseParts({ form, at }: BaseFacts<Case>): AssemblyPart[] {
 const LIES_IN = { none: "case-back", sheet: "case-back", boards: "back-board", framed: "back-stile" };
 
 function sides(at: Case): Plain[] {
-  const { side, deep, under, outside, back, foot } = at;
-  const width = deep.to - deep.from;
+  const { side, deep, under, outside, back, foot, cornered, edge } = at;
+  const { from, to } = cornered?.between ?? deep;
   return [-1, 1].map((way, i): Plain => {
-    const x = way < 0 ? outside.from : outside.to - side;
-    const place: Place = { at: [x, foot, deep.from], ...STANDING };
-    const rebate = rebateOf(at);
-    const inner = way < 0 ? x + side - rebate : x;
+    const x = way < 0 ? outside.from + edge - side : outside.to - edge;
+    const place: Place = { at: [x, foot, from], ...STANDING };
     return {
       ...{ id: `P${i + 1}`, kind: "case-side", name: "Side", letter: "P", ...panel },
-      note: `Glued from the boards chosen for it, its grain upright${at.corners === "mitred" ? "; mitred to the top" : at.corners === "rails" ? "" : "; its tails in the top are included"}${back > 0 ? "; a rebate for the back along its inner edge" : ""}.`,
+      note: `Glued from the boards chosen for it, its grain upright${at.corners === "mitred" ? "; mitred to the top" : at.corners === "rails" ? "" : "; its tails in the top are included"}${cornered ? "; glued between its posts" : back > 0 ? "; a rebate for the back along its inner edge" : ""}.`,
       shape: endShape(
-        { width, thickness: side },
+        { width: to - from, thickness: side },
         under - foot + (at.corners === "mitred" ? at.top.thickness : 0),
         at.relief,
       ),
       place,
       opens: [way * PULL.along, 0, 0],
-      cuts: [
-        ...(back > 0
-          ? [
-              cut(
-                LIES_IN[at.backed],
-                place,
-                { length: under - at.lift, width: back, thickness: rebate },
-                { at: [inner, at.lift, deep.from], ...STANDING },
-              ),
-            ]
-          : []),
-        ...(at.skirting && foot < at.skirting.height
-          ? [
-              {
-                ...cut(
-                  "skirting",
-                  place,
-                  { length: at.skirting.height - foot, width: at.skirting.depth, thickness: side },
-                  { at: [x, foot, deep.from], ...STANDING },
-                ),
-                shows: true,
-                markedFrom: "the skirting itself",
-              },
-            ]
-          : []),
-      ],
+      cuts: cornered ? [] : behindIt(at, place, { x, wide: side, from: foot }),
     };
   });
 }
 
-const bottom = ({ inside, deep, insideBack, lift, inner, foot }: Case): Plain => ({
+/** Posts that are a case's corners: those behind have the sides' rebates. */
+const posts = (at: Case): Plain[] =>
+  postParts(at).map((part, i) => ({
+    ...part,
+    cuts: i < 2 ? behindIt(at, part.place, { x: part.place.at[0], wide: part.shape.width, from: 0 }) : [],
+  }));
+
+/** What is cut from the back of a side or its post: the rebate for the back along its inner edge, the notch round a skirting. */
+function behindIt(at: Case, place: Place, { x, wide, from }: { x: number; wide: number; from: number }): Worked[] {
+  const { back, deep, under, lift, skirting } = at;
+  const rebate = rebateOf(at);
+  const inner = x < 0 ? x + wide - rebate : x;
+  return [
+    ...(back > 0
+      ? [
+          cut(
+            LIES_IN[at.backed],
+            place,
+            { length: under - lift, width: back, thickness: rebate },
+            { at: [inner, lift, deep.from], ...STANDING },
+          ),
+        ]
+      : []),
+    ...(skirting && from < skirting.height
+      ? [
+          {
+            ...cut(
+              "skirting",
+              place,
+              { length: skirting.height - from, width: skirting.depth, thickness: wide },
+              { at: [x, from, deep.from], ...STANDING },
+            ),
+            shows: true,
+            markedFrom: "the skirting itself",
+          },
+        ]
+      : []),
+  ];
+}
+
+const bottom = ({ inside, deep, insideBack, lift, inner, bottomBelow }: Case): Plain => ({
   ...{ id: "Q", kind: "case-bottom", name: "Bottom", letter: "Q", ...panel },
-  note: `Glued from the boards chosen for it; ${foot > 0 ? "its dovetails are included" : "let into the sides"}, its front edge flush with theirs.`,
+  note: `Glued from the boards chosen for it; ${bottomBelow ? "its dovetails are included" : "let into the sides"}, its front edge flush with theirs.`,
   shape: { length: inside.to - inside.from, width: deep.to - insideBack, thickness: inner },
   place: { at: [inside.from, lift, deep.to], ...LYING },
   opens: [0, -PULL.down, 0],

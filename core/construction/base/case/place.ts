@@ -15,6 +15,7 @@ import { placeHung } from "./hung";
 import { looseShelves } from "./loose-shelf";
 import { casePanels } from "./panels";
 import { placePlinth, plinthFeet } from "./plinth";
+import { cornerPosts, postFeet, POSTS } from "./posts";
 
 /** Shares what there is among those that don't say: those that do keep it; where all do, the last takes what is left. */
 export function shared(room: number, asked: readonly (number | null)[]): number[] {
@@ -58,8 +59,10 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
   const { top, core } = topOf(form, asBuilt);
   const { case: choice, overhang, height } = form;
   const subTop = choice.corners === "sub-top";
-  const corners = choice.corners === "sub-top" ? "rails" : choice.corners;
+  // posts carry a top on rails: a rule says so
+  const corners = choice.corners === "sub-top" || choice.stands === "posts" ? "rails" : choice.corners;
   const joined = corners !== "rails";
+  const posted = choice.stands === "posts";
   // what meets at a mitre is as thick as its neighbour
   const side = corners === "mitred" ? top.thickness : measuredOr(asBuilt, "case-side", "thickness", choice.thickness);
   const inner = measuredOr(asBuilt, "case-bottom", "thickness", choice.inner);
@@ -71,7 +74,8 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
   const back = { none: 0, sheet: choice.sheet, boards: choice.backs.thickness, framed: choice.backs.thickness }[
     choice.back
   ];
-  const inside = { from: -half + side, to: half - side };
+  const edge = posted ? measuredOr(asBuilt, "case-post", "thickness", choice.post) : side;
+  const inside = { from: -half + edge, to: half - edge };
   const high = { from: choice.lift + inner, to: joined ? under : under - inner };
   const insideBack = deep.from + back;
   const widths = shared(
@@ -85,7 +89,8 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
     return made;
   });
   const hung = choice.stands === "wall" ? placeHung(choice.hang, { bays, insideBack, inner, ceiling: high.to }) : null;
-  const rail = Math.min(choice.rails, Math.max(1, (deep.to - insideBack) / 2));
+  // what enters a post lies in it with its whole width
+  const rail = Math.min(choice.rails, Math.max(1, posted ? edge - back : (deep.to - insideBack) / 2));
   // drawers of the first row stop before the rail it hangs by
   const space = { front: deep.to, back: hung ? hung.z.to : insideBack };
   const middle = (deep.from + deep.to) / 2;
@@ -118,7 +123,9 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
       ? legFrameFeet(legs)
       : plinth
         ? plinthFeet(plinth)
-        : feetOf(half, side, floor, reliefOf(relief, under));
+        : posted
+          ? postFeet({ x: outside, z: floor }, edge)
+          : feetOf(half, side, floor, reliefOf(relief, under));
   const dividers = bays.slice(1).map(({ from }) => from - inner / 2);
   const at: Case = {
     kind: "case",
@@ -131,7 +138,10 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
     backed: choice.back,
     fillers: choice.alcove ? fillersOf(choice.alcove, { wide: 2 * half, high: height, up: under }) : [],
     lift: choice.lift,
-    foot: raised ? choice.lift : 0,
+    cornered: posted ? cornerPosts(deep, edge) : null,
+    edge,
+    foot: posted ? Math.max(0, choice.lift - POSTS.below) : raised ? choice.lift : 0,
+    bottomBelow: raised && !posted,
     skirting,
     dust: choice.dust ? choice.sheet : null,
     kick: !raised && choice.kick && choice.lift >= KICK.least,
@@ -140,7 +150,7 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
     slid: choice.drawers.on === "slides",
     sideHung: choice.drawers.on === "hung",
     pull: choice.drawers.pull,
-    doors: doorsOf(choice.doors, bays, { side, inner, front: deep.to }),
+    doors: doorsOf(choice.doors, bays, { side: edge, inner, front: deep.to }),
     loose: looseShelves(bays, {
       front: deep.to,
       back: space.back,
@@ -151,7 +161,11 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
     bearers: joined ? [] : bearersOf(inside, { deep, insideBack, rail, inner, dividers, subTop }),
     posts: [],
     through: null,
-    sticks: legs ? [{ kind: "stand-leg", said: "Legs of the frame", section: legs.leg }] : [],
+    sticks: legs
+      ? [{ kind: "stand-leg", said: "Legs of the frame", section: legs.leg }]
+      : posted
+        ? [{ kind: "case-post", said: "Corner posts", section: edge }]
+        : [],
     seats: [],
     kneeRoom: 0,
     between: Math.min(...bays.map(({ from, to }) => to - from)),

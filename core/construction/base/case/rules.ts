@@ -18,6 +18,7 @@ import { cupsGoIn } from "./door-rules";
 import { doorsMade, drawnBehind, drawersMade, drawersRun, grooveHidden, pulledOver, shelvesMade } from "./drawer-rules";
 import { at, CaseFacts } from "./facts";
 import { addsUp, fits, opens } from "./opening-rules";
+import { postSize, postsStand } from "./posts";
 import { skirtingClears } from "./skirting-rules";
 import { shelvesOf } from "./inside";
 import { KICK } from "./place";
@@ -66,6 +67,8 @@ export const CASE_RULES: readonly Rule<CaseFacts>[] = [
   (facts) => facts.at.legs && frameHeight(facts.at.legs, at("frame"), raising(facts.at.legs)),
   (facts) => facts.at.legs && frameFits(facts.at.legs, at("frame")),
   plinthHigh,
+  postSize,
+  postsStand,
   hungHolds,
   hungUp,
   hungWhere,
@@ -203,8 +206,8 @@ const raising = ({ gap, rail }: LegFrame) => {
 const FREE = 90;
 
 /** Something keeps the dust out and the foot from the bottom's edge. */
-function kick({ at: { lift, inner, relief, foot }, form }: CaseFacts): Verdict | null {
-  if (foot > 0 || (!form.case.kick && lift === 0)) return null;
+function kick({ at: { lift, inner, relief, cornered, bottomBelow }, form }: CaseFacts): Verdict | null {
+  if (bottomBelow || cornered || (!form.case.kick && lift === 0)) return null;
   const wanted = form.case.kick;
   const low = wanted && lift < KICK.least;
   const bare = lift - relief;

@@ -4,7 +4,7 @@ import { SKIRTING } from "./place";
 
 /** The skirting behind it: sides are notched round it, what is closed behind lies above it, or all stands before it. */
 export function skirtingClears({
-  at: { skirting, lift, corners, foot, legs, plinth },
+  at: { skirting, lift, corners, foot, legs, plinth, cornered },
   form,
 }: CaseFacts): Verdict | null {
   const { height, depth } = form.case.skirting;
@@ -21,9 +21,11 @@ export function skirtingClears({
       ? `The skirting of ${mm(height)} stands higher than the bottom at ${mm(lift)}`
       : skirting === null
         ? "The case stands before the skirting: the top reaches over it to the wall"
-        : foot > 0
-          ? `The ${legs ? "frame" : plinth ? "plinth" : "foot"} stands before the skirting, the case above it`
-          : `The sides are notched round the skirting, ${mm(skirting.height)} by ${mm(skirting.depth)}`,
+        : cornered
+          ? `The back posts are notched round the skirting, ${mm(skirting.height)} by ${mm(skirting.depth)}`
+          : foot > 0
+            ? `The ${legs ? "frame" : plinth ? "plinth" : "foot"} stands before the skirting, the case above it`
+            : `The sides are notched round the skirting, ${mm(skirting.height)} by ${mm(skirting.depth)}`,
     why: `A skirting ${mm(height)} high and ${mm(depth)} thick keeps a case off its wall: below the bottom sides are notched, higher up the back meets it.`,
     limit: height + SKIRTING.above,
     actual: lift,

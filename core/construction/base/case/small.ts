@@ -7,7 +7,7 @@ import type { Case, Door } from "./case";
 import { PULL, turnedAbout } from "./cut";
 import { DOOR, hingesOf } from "./door";
 import { latchSmall } from "./door-latch";
-import { PIN, pinDepth } from "./loose-shelf";
+import { PIN, pinDepth, pinsAlong } from "./loose-shelf";
 import { doorPulls, pullsOf } from "./pull";
 
 /** So much of a pin stands out under its shelf, mm. @source common practice */
@@ -34,7 +34,7 @@ export function caseSmall(at: Case): SmallPart[] {
   const pins = at.loose.flatMap((shelf) => {
     const { from, to } = at.bays[shelf.bay];
     return ([-1, 1] as const).flatMap((side) =>
-      [shelf.deep.from + PIN.inset, shelf.deep.to - PIN.inset].map((z, i): SmallPart => {
+      pinsAlong(shelf, at).map((z, i): SmallPart => {
         const deep = pinDepth(at, shelf.bay, side);
         return {
           ...{

@@ -4,6 +4,7 @@ import type { Form } from "../../../piece/schema";
 import { fine, mm } from "../../../verdict/verdict";
 import type { Case } from "./case";
 import { hangStep } from "./hung-work";
+import { postKinds } from "./posts";
 
 /** @param whole  the step at which the case is closed; `frame` the one at which a leg frame is */
 export function standSteps(at: Case, form: Form, { whole, frame }: { whole: string; frame: string | null }): Step[] {
@@ -34,7 +35,7 @@ export function standSteps(at: Case, form: Form, { whole, frame }: { whole: stri
               : {
                   title: "Level the feet and ease them",
                   detail: "On the flat floor, marked from a block: a shaving, no more. Chamfer every foot 2 mm.",
-                  parts: ["case-side"],
+                  parts: at.cornered ? postKinds(at) : ["case-side"],
                   after: [whole],
                   hours: 0.5,
                   check: "No rock on a flat floor.",

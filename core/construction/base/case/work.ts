@@ -8,6 +8,8 @@ import { hangKind } from "./hung";
 import { standSteps } from "./stand-work";
 import { hangHoles } from "./hung-work";
 import { plinthStep } from "./plinth-work";
+import { postKinds } from "./posts";
+import { postSteps } from "./posts-work";
 import { drawerSteps } from "./drawer-work";
 import { ofSize } from "./drawer";
 import { framesOf, runnersOf } from "./frames";
@@ -34,7 +36,8 @@ export function caseWork({
   long,
 }: WorkFacts<Case>): BaseWork {
   const { bays, dividers, drawers, doors, loose, kick, back, legs, plinth } = at;
-  const raised = at.foot > 0;
+  const raised = at.bottomBelow;
+  const posts = postKinds(at);
   // its top is its own upper board
   const flat = at.subTop ? "sub-top" : "case-rail";
   const crown = at.corners === "rails" ? null : CORNER_WORDS[at.corners];
@@ -61,7 +64,7 @@ export function caseWork({
     ...hangs,
     ...(kick ? ["kick"] : []),
   ];
-  const sized = panels.map((kind) => `${kind}-size`);
+  const sized = [...panels.map((kind) => `${kind}-size`), ...(posts.length > 0 ? ["glue-posts"] : [])];
   const several = bays.length > 1;
   const sheets = [
     ...(at.backed === "sheet" ? ["case-back"] : []),
@@ -72,10 +75,11 @@ export function caseWork({
       : []),
   ];
   const steps: Step[] = [
+    ...(posts.length > 0 ? postSteps(posts, { milled, fullHours, clampHours }) : []),
     step({
       id: "case-housings",
       title: `Cut the housings of sides${dividers.length > 0 ? `, bottom${at.subTop ? ", sub-top" : ""} and dividers` : ""}`,
-      detail: `Both sides from one fence setting, front edges together, so that left and right can't differ; stopped short of the front and squared with a chisel.${back > 0 ? ` Then the back’s rebate, ${fine(back)} deep, along both sides.` : ""}${frames.length > 0 ? " Stub mortises for the drawer rails from the same layout stick." : ""}${loose.length > 0 ? ` Holes of ${PIN.diameter} mm for the shelves’ pins from one template, its foot always down.` : ""}${at.skirting && !raised ? ` The back corners of both feet are notched for the skirting, ${mm(at.skirting.height)} high and ${mm(at.skirting.depth)} deep.` : ""}`,
+      detail: `Both sides from one fence setting, front edges together, so that left and right can't differ; stopped short of the front and squared with a chisel.${back > 0 ? ` Then the back’s rebate, ${fine(back)} deep, along ${posts.length > 0 ? "both back posts" : "both sides"}.` : ""}${frames.length > 0 ? " Stub mortises for the drawer rails from the same layout stick." : ""}${loose.length > 0 ? ` Holes of ${PIN.diameter} mm for the shelves’ pins from one template, its foot always down.` : ""}${at.skirting && !raised ? ` The back corners of both feet are notched for the skirting, ${mm(at.skirting.height)} high and ${mm(at.skirting.depth)} deep.` : ""}`,
       parts: panels,
       after: sized,
       hours: 1 + 0.3 * (2 + 2 * dividers.length + 2 * shelves.length),
@@ -96,14 +100,14 @@ export function caseWork({
       id: "case-dovetails",
       title: crown
         ? `${crown.title}${raised ? ", and the bottom into the sides" : ""}`
-        : `Dovetail the ${at.subTop ? "sub-top" : "rails under the top"}${raised ? " and the bottom" : ""} into the sides`,
-      detail: `${crown ? `${crown.detail}${dividers.length > 0 ? " The dividers’ housings in the top’s underside with it, from the bottom’s own setting." : ""}` : `Tails first, ${at.subTop ? "on the sub-top’s ends" : "on both rails and to one gauge"}; the sides’ sockets are marked from the very tails that go there, each corner numbered. They go in from above: the top hides them.`}${raised ? ` The bottom’s, from edge to edge, go in from below, ${at.onWall ? "and are seen from there only" : `and the ${legs ? "frame" : "plinth"} hides those`}.` : ""}`,
+        : `Dovetail the ${at.subTop ? "sub-top" : "rails under the top"}${raised ? " and the bottom" : ""} into the ${posts.length > 0 ? "posts" : "sides"}`,
+      detail: `${crown ? `${crown.detail}${dividers.length > 0 ? " The dividers’ housings in the top’s underside with it, from the bottom’s own setting." : ""}` : `Tails first, ${at.subTop ? "on the sub-top’s ends" : "on both rails and to one gauge"}; the ${posts.length > 0 ? "posts" : "sides"}’ sockets are marked from the very tails that go there, each corner numbered. They go in from above: the top hides them.`}${raised ? ` The bottom’s, from edge to edge, go in from below, ${at.onWall ? "and are seen from there only" : `and the ${legs ? "frame" : "plinth"} hides those`}.` : ""}`,
       parts: [crown ? "top" : flat, "case-side", ...(raised ? ["case-bottom"] : [])],
       after: ["case-housings", ...milled, ...(crown ? ["flatten"] : [])],
       hours: (raised ? 6 : 2.5) + (crown ? 3 : 0),
       check: crown
         ? "Each corner goes together dry by half its depth, and no further: once is enough for the rest."
-        : `${at.subTop ? "Sub-top" : "Rails"} flush with the sides’ upper edges, or a hair above.`,
+        : `${at.subTop ? "Sub-top" : "Rails"} flush with the ${posts.length > 0 ? "posts’ heads" : "sides’ upper edges"}, or a hair above.`,
     }),
     ...(frames.length > 0 || kinds.length > 0
       ? [framesStep({ frames, kinds, slot: form.case.slot, runners: runners.length, milled })]
@@ -237,6 +241,7 @@ export function caseWork({
     ],
     seen: [
       "case-side",
+      ...posts,
       ...(legs ? ["stand-leg", "stand-rail", "stand-end"] : []),
       ...(plinth ? ["plinth-front", "plinth-side"] : []),
       ...new Set([
