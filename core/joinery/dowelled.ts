@@ -94,7 +94,7 @@ export function dowelled({
 }
 
 /** The dowel nearest to what the part's thickness asks for, or the one that is set, and the hole for what it measures. */
-function dowelOf(shop: Shop, thickness: number, { thickness: set }: Pick<TenonChoice, "thickness">) {
+export function dowelOf(shop: Shop, thickness: number, { thickness: set }: Pick<TenonChoice, "thickness">) {
   const asked = set ?? thickness * DOWEL.share;
   const far = ({ diameter }: Shop["dowels"][number]) => Math.abs(diameter - asked);
   const nearest = shop.dowels.reduce<Shop["dowels"][number] | null>((a, b) => (!a || far(b) < far(a) ? b : a), null);

@@ -9,9 +9,11 @@ import { Housing, housingBodies, housingCard, housingHeld } from "./housing";
 import { Inlaid, inlaidBodies, inlaidCard, inlaidHeld } from "./inlaid";
 import type { Held, JointBodies, SettingCard } from "./joint";
 import { Lagged, laggedBodies, laggedCard, laggedHeld } from "./lag";
-import { Mitre, mitreBodies, mitreCard, mitreHeld } from "./mitre";
+import { mitreBodies, mitreCard, mitreHeld } from "./mitre";
+import type { Mitre } from "./mitred";
 import { PocketScrewed, pocketScrewedBodies, pocketScrewedCard, pocketScrewedHeld } from "./pocket-screwed";
 import { RailTenon, railTenonBodies, railTenonCard, railTenonHeld } from "./rail-tenon";
+import { Rebated, rebatedBodies, rebatedCard, rebatedHeld } from "./rebated";
 import { Screwed, screwedBodies, screwedCard, screwedHeld } from "./screwed";
 import { Seam, seamBodies, seamCard, seamHeld } from "./seam";
 import { SlidingDovetail, slidingDovetailBodies, slidingDovetailCard, slidingDovetailHeld } from "./sliding-dovetail";
@@ -30,6 +32,7 @@ export type KindOfJoint =
   | Mitre
   | Bolted
   | Dovetail
+  | Rebated
   | Dowelled
   | PocketScrewed
   | Inlaid
@@ -73,6 +76,7 @@ const KINDS: { [K in KindOfJoint["kind"]]: Kind<Extract<KindOfJoint, { kind: K }
   bolted: { name: "Bolts through steel", bodies: boltedBodies, held: boltedHeld, card: boltedCard },
   bridle: { name: "Bridle joint", bodies: bridleBodies, held: bridleHeld, card: bridleCard },
   dovetail: { name: "Dovetails", bodies: dovetailBodies, held: dovetailHeld, card: dovetailCard },
+  rebated: { name: "Rebated corner", bodies: rebatedBodies, held: rebatedHeld, card: rebatedCard },
   dowelled: { name: "Dowels", bodies: dowelledBodies, held: dowelledHeld, card: dowelledCard },
   "pocket-screwed": {
     name: "Pocket screws",

@@ -1,12 +1,15 @@
-/** Two boards that meet along their ends at half their angle, grain running over, held by loose tenons or a spline set square to the cut. */
+/**
+ * Two boards that meet along their ends at half their angle, grain running over: held by loose tenons or a spline set square to the cut, or, once
+ * they are glued, by keys across the corner or dowels through it.
+ */
 import { HOME } from "../assembly/place";
-import type { TenonChoice } from "../piece/base-choices";
-import type { Shop } from "../piece/shop";
 import { fine, mm } from "../verdict/verdict";
-import { Meets, TENON } from "./blind-tenon";
+import { TENON } from "./blind-tenon";
 import { bevelSawn, cuttersOf, looseTenonsOf, ownedSize } from "./cutters";
-import type { Brought, Held, Joint, JointBodies, JointBody, SettingCard } from "./joint";
+import type { Brought, Held, JointBodies, JointBody, SettingCard } from "./joint";
 import { looseRow } from "./loose-tenons";
+import type { Mitre, MitreInputs } from "./mitred";
+import { cornerBodies, cornerLines, throughCorner } from "./mitre-corner";
 
 /** Rules of the mitre with loose tenons, mm. @source common practice */
 const MITRE = {
@@ -21,45 +24,15 @@ const MITRE = {
   spline: 1 / 8,
 };
 
-/** Its face is the cut: x square to it into the board that receives, y along the edge, z from the outside corner to the inside one. */
-export interface Mitre extends Joint {
-  kind: "mitre";
-  board: number;
-  thickness: number;
-  tenons: number;
-  tenonWidth: number;
-  gap: number;
-  reach: number;
-  /** between the boards, degrees */
-  angle: number;
-  /** one strip across the whole width, its grain across the cut, in place of loose tenons */
-  spline: boolean;
-  section: { width: number; thickness: number };
-  behind: number;
-  /** how a tilted blade goes through the board */
-  sawn: string;
-  set: SettingCard["lines"];
-}
-
-export interface MitreInputs {
-  meets: Meets;
-  /** how wide both are, and how thick */
-  width: number;
-  board: number;
-  /** between them, degrees; square where it isn't said */
-  angle?: number;
-  spline?: boolean;
-  setting: TenonChoice;
-  shop: Shop;
-  set: SettingCard["lines"];
-}
-
 /**
  * Sizes a mitre: as many loose tenons as its width asks for, or a spline from side to side, as deep as the boards leave wood behind them.
  *
  * @source derived: the cut halves the angle, so it is board / sin(half) long
  */
-export function mitre({ meets, width, board, angle = 90, spline = false, setting, shop, set }: MitreInputs): Mitre {
+export function mitre({ meets, width, board, angle = 90, held = "loose", setting, shop, set }: MitreInputs): Mitre {
+  if (held === "keys" || held === "dowels")
+    return throughCorner({ meets, width, board, angle, held, setting, shop, set });
+  const spline = held === "spline";
   const half = (angle / 2) * (Math.PI / 180);
   const { size, tool } = spline
     ? ownedSize(cuttersOf(shop), board * MITRE.spline, setting.thickness)
@@ -75,7 +48,7 @@ export function mitre({ meets, width, board, angle = 90, spline = false, setting
   return {
     ...meets,
     kind: "mitre",
-    ...{ board, angle, spline, thickness: size, tenons: count, tenonWidth, reach, tool, set },
+    ...{ board, angle, held, thickness: size, tenons: count, tenonWidth, reach, tool, set },
     gap: count > 1 ? Math.max(0, (usable - count * tenonWidth) / (count - 1)) : 0,
     section: { width, thickness: long },
     behind: board * Math.cos(half),
@@ -89,7 +62,7 @@ export function mitre({ meets, width, board, angle = 90, spline = false, setting
 }
 
 export function mitreBodies(joint: Mitre): JointBodies {
-  const { section, behind, thickness, tenons, tenonWidth, gap, reach, spline } = joint;
+  const { section, behind, thickness, tenons, tenonWidth, gap, reach, held } = joint;
   const row = tenons * tenonWidth + (tenons - 1) * gap;
   const slots = (from: number, to: number): JointBody[] =>
     Array.from({ length: tenons }, (_, i): JointBody => ({
@@ -105,13 +78,17 @@ export function mitreBodies(joint: Mitre): JointBodies {
     place: { ...HOME, at: [from, 0, 0] },
     shows: true,
   });
+  if (held === "keys" || held === "dowels") {
+    const { cuts, own, brings } = cornerBodies(joint);
+    return { adds: [], cuts: [beyond(-behind), ...cuts], own: [beyond(0), ...own], brings };
+  }
   return {
     adds: [],
     cuts: [beyond(-behind), ...slots(0, reach + 1)],
     own: [beyond(0), ...slots(-reach - 1, 0)],
     brings: slots(-reach, reach).map((body): Brought => ({
       ...body,
-      name: spline ? "Spline" : "Loose tenon",
+      name: held === "spline" ? "Spline" : "Loose tenon",
       of: "wood",
     })),
   };
@@ -123,7 +100,8 @@ export const mitreHeld = ({ section }: Mitre): Held[] => [
 ];
 
 export function mitreCard(joint: Mitre): SettingCard {
-  const { board, section, thickness, tenonWidth, tenons, gap, reach, tool, angle, spline } = joint;
+  const { board, section, thickness, tenonWidth, tenons, gap, reach, tool, angle, held } = joint;
+  const spline = held === "spline";
   return {
     joint: joint.id,
     title: `${joint.name}, ${joint.count} times`,
@@ -136,21 +114,28 @@ export function mitreCard(joint: Mitre): SettingCard {
             setting: `${(90 - angle / 2).toFixed(1)}° off square, half of ${angle.toFixed(1)}°: measured on the drawing, tried on offcuts`,
           },
       { what: "Across the cut", setting: fine(section.thickness) },
-      {
-        what: "Cutter",
-        setting: tool.kind === "none" ? `no cutter of ${mm(thickness)} in the shop` : `${mm(thickness)} cutter`,
-      },
-      {
-        what: `${spline ? "Groove" : "Slots"} square to the cut, from its inside corner`,
-        setting: fine(section.thickness * (1 - MITRE.place)),
-      },
-      spline
-        ? { what: "Groove", setting: `${mm(reach + 1)} deep, from side to side, in a cradle that holds the cut level` }
-        : { what: "Slots", setting: `${tenons} of ${mm(tenonWidth)}, ${mm(gap)} between, ${mm(reach + 1)} deep` },
-      {
-        what: spline ? "Spline, its grain across the cut" : "Loose tenon",
-        setting: `${mm(thickness)} by ${mm(spline ? 2 * reach : tenonWidth)}, ${mm(spline ? tenonWidth : 2 * reach)} long`,
-      },
+      ...(held === "keys" || held === "dowels"
+        ? cornerLines(joint)
+        : [
+            {
+              what: "Cutter",
+              setting: tool.kind === "none" ? `no cutter of ${mm(thickness)} in the shop` : `${mm(thickness)} cutter`,
+            },
+            {
+              what: `${spline ? "Groove" : "Slots"} square to the cut, from its inside corner`,
+              setting: fine(section.thickness * (1 - MITRE.place)),
+            },
+            spline
+              ? {
+                  what: "Groove",
+                  setting: `${mm(reach + 1)} deep, from side to side, in a cradle that holds the cut level`,
+                }
+              : { what: "Slots", setting: `${tenons} of ${mm(tenonWidth)}, ${mm(gap)} between, ${mm(reach + 1)} deep` },
+            {
+              what: spline ? "Spline, its grain across the cut" : "Loose tenon",
+              setting: `${mm(thickness)} by ${mm(spline ? 2 * reach : tenonWidth)}, ${mm(spline ? tenonWidth : 2 * reach)} long`,
+            },
+          ]),
       { what: "Board", setting: fine(board) },
     ],
     marked: spline

@@ -16,7 +16,7 @@ const boxSchema = v.strictObject({
   high: size("height of the box", 40, 1500),
   wall: size("thickness of the walls", 6, 60),
   behind: distance("overhang at the back", 300),
-  corner: choice("corners of the box", ["splined", "loose-tenons", "dovetailed"]),
+  corner: choice("corners of the box", ["splined", "loose-tenons", "keyed", "dowelled", "dovetailed", "rebated"]),
   slope: choice("slope of dovetails", ["1:6", "1:8"]),
   /** walls come off one blank in a row, so that the grain runs round three corners, or each from its own boards */
   blank: v.optional(choice("blank of the walls", BLANKS), "apart"),

@@ -3,6 +3,7 @@ import * as v from "valibot";
 import { alcoveSchema } from "./alcove-choices";
 import { between, choice, count, distance, list, size } from "./fields";
 import { hangSchema, USUAL_HANG } from "./hang-choices";
+import { MITRES } from "./mitre-choices";
 import { legFrameSchema, USUAL_LEG_FRAME } from "./leg-frame-choices";
 
 /**
@@ -17,7 +18,7 @@ export const isDrawn = (holds: (typeof HOLDS)[number]) => holds === "drawer" || 
 export const STANDS = ["sides", "plinth", "frame", "posts", "wall"] as const;
 
 /** How a case ends above: its top lies on rails or on a board from side to side, or is the case's own upper board, joined to the sides at its corners. */
-export const CORNERS = ["rails", "sub-top", "through", "half-blind", "mitred"] as const;
+export const CORNERS = ["rails", "sub-top", "through", "half-blind", "mitred", "rebated", "butted"] as const;
 
 export const RUNS_ON = ["runners", "slides", "hung"] as const;
 /** Side-hung slides of steel as they are sold: half an inch a side. @source common practice */
@@ -76,6 +77,7 @@ const caseSchema = v.strictObject({
   /** of the bottom's underside above the floor */
   lift: distance("bottom above the floor", 2000),
   corners: v.optional(choice("corners of the case above", CORNERS), "rails"),
+  mitre: v.optional(choice("what holds the mitres", MITRES), "spline"),
   /** on its own sides, on a plinth, or on a frame of legs: as high as the bottom lies */
   stands: v.optional(choice("what the case stands on", STANDS), "sides"),
   /** of the plinth behind the case's front */
@@ -199,6 +201,7 @@ export const USUAL_CASE: CaseChoices = {
     wall: false,
     backs: USUAL_BACKS,
     corners: "rails",
+    mitre: "spline",
     skirting: NO_SKIRTING,
     dust: false,
     stands: "sides",

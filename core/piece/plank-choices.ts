@@ -1,6 +1,7 @@
 /** Fields of the form: panels that stand on end below the top, their grain upright. */
 import * as v from "valibot";
 import { choice, count, distance, size } from "./fields";
+import { MITRES } from "./mitre-choices";
 
 /** Parts round a corner are composed each by itself, or cut in a row from one blank. */
 export const BLANKS = ["apart", "one"] as const;
@@ -21,6 +22,8 @@ const plankSchema = v.strictObject({
   thickness: size("thickness of the ends", 10, 120),
   /** how the top meets them: mitred with the grain running over, let in, on loose tenons, or by tenons that come through it */
   joint: choice("end to top", ["mitred", "housed", "loose", "through"]),
+  /** what holds mitres */
+  mitre: v.optional(choice("what holds the mitres", MITRES), "loose"),
   /** of tenons that come through the top */
   proud: v.optional(distance("tenons proud of the top", 30), 0),
   /** mitred ends may be closed by a board on the floor: the grain runs round all four */
@@ -52,7 +55,17 @@ export type PlankChoices = v.InferOutput<typeof plankSchema>;
 
 /** @source common practice */
 export const USUAL_PLANK: PlankChoices = {
-  ...{ ends: 2, setIn: 40, thickness: 32, joint: "housed", floor: "none", blank: "apart", relief: 15, proud: 0 },
+  ...{
+    ends: 2,
+    setIn: 40,
+    thickness: 32,
+    joint: "housed",
+    floor: "none",
+    blank: "apart",
+    relief: 15,
+    proud: 0,
+    mitre: "loose",
+  },
   wall: USUAL_WALL,
   stretcher: { kind: "wedged", height: 180, depth: 100, thickness: 28, proud: 6 },
 };

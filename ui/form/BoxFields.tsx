@@ -28,7 +28,10 @@ export function BoxFields() {
           options={[
             { value: "splined", name: "Mitred, a spline in each" },
             { value: "loose-tenons", name: "Mitred, loose tenons" },
+            { value: "keyed", name: "Mitred, keys across" },
+            { value: "dowelled", name: "Mitred, dowels through" },
             { value: "dovetailed", name: "Dovetailed" },
+            { value: "rebated", name: "Rebated, pinned" },
           ]}
           onTake={(value) => set("Corners", at("corner"), value)}
         />

@@ -5,6 +5,7 @@ import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
 import { DoorFields } from "./DoorFields";
 import { Group } from "./Group";
+import { MITRE_NAMES } from "./mitres";
 import { LegFrameFields } from "./LegFrameFields";
 
 /** The choices of a case beside its openings: its boards, its back, its drawers and doors. */
@@ -30,9 +31,19 @@ export function CaseFields() {
             { value: "through", name: "Dovetailed to the sides" },
             { value: "half-blind", name: "Dovetailed, its face whole" },
             { value: "mitred", name: "Mitred to the sides" },
+            { value: "rebated", name: "Rebated for the sides, pinned" },
+            { value: "butted", name: "On the sides’ ends: loose tenons" },
           ]}
           onTake={(value) => set("Corners of the case above", at("corners"), value)}
         />
+        {choice.corners === "mitred" && (
+          <Choice
+            label="Mitres held by"
+            value={choice.mitre}
+            options={MITRE_NAMES}
+            onTake={(value) => set("What holds the mitres", at("mitre"), value)}
+          />
+        )}
         {choice.corners !== "mitred" && size("Thickness of the sides", choice.thickness, "thickness")}
         {size("Bottom, dividers, shelves", choice.inner, "inner")}
         {size("Width of the rails", choice.rails, "rails")}

@@ -3,6 +3,7 @@ import { Choice, LengthField } from "../fields/fields";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
 import { Group } from "./Group";
+import { MITRE_NAMES } from "./mitres";
 
 /** The choices of plank ends, part by part. */
 export function PlankFields() {
@@ -41,6 +42,14 @@ export function PlankFields() {
         {plank.joint !== "mitred" && size("Thickness of the ends", plank.thickness, "thickness")}
         {plank.joint !== "mitred" && size("Set-in of the ends", plank.setIn, "setIn")}
         {plank.joint === "through" && size("Proud of the top", plank.proud, "proud")}
+        {plank.joint === "mitred" && (
+          <Choice
+            label="Mitres held by"
+            value={plank.mitre}
+            options={MITRE_NAMES}
+            onTake={(value) => set("What holds the mitres", at("mitre"), value)}
+          />
+        )}
         {plank.joint === "mitred" && (
           <Choice
             label="Below"

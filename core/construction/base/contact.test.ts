@@ -35,7 +35,7 @@ describe("a list of contacts", () => {
       ["stub", {}, "blind-tenon"],
       ["rail", { rail, depth: 45, section: { width: 60, thickness: 22 } }, "rail-tenon"],
       ["through", {}, "dovetail"],
-      ["mitred", { mitre: { spline: true, set: [] }, section: { width: 200, thickness: 20 } }, "mitre"],
+      ["mitred", { mitre: { held: "spline", set: [] }, section: { width: 200, thickness: 20 } }, "mitre"],
       ["screws", { screws: { screws: 3, through: 12, long: 30 } }, "screwed"],
     ];
     for (const [how, change, kind] of kinds) {

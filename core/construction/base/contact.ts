@@ -3,11 +3,14 @@ import type { Meeting } from "../../assembly/meeting";
 import type { Place } from "../../assembly/place";
 import { blindTenon, Meets } from "../../joinery/blind-tenon";
 import { dovetail, Slope } from "../../joinery/dovetail";
+import { endJoint } from "../../joinery/end-joint";
 import { housing } from "../../joinery/housing";
 import type { SettingCard } from "../../joinery/joint";
 import type { KindOfJoint } from "../../joinery/kinds";
 import { mitre } from "../../joinery/mitre";
+import type { MitreHolding } from "../../joinery/mitred";
 import { railEnd } from "../../joinery/rail-end";
+import { rebated } from "../../joinery/rebated";
 import { ScrewedInputs, screwed } from "../../joinery/screwed";
 import { USUAL_TENON } from "../../piece/base-choices";
 import type { JointChoices } from "../../piece/schema";
@@ -16,7 +19,8 @@ import { mm } from "../../verdict/verdict";
 
 /**
  * A face two parts share: let in over the whole end, stopped before the front, on stub tenons, edge to edge along the grain, tenoned into a leg that another rail enters
- * beside it, dovetailed lapped or through, mitred with a spline or loose tenons, screwed.
+ * beside it, dovetailed lapped or through, mitred, in a rebate with pins,
+ * butted on loose tenons or dowels, screwed.
  */
 export interface Contact {
   /** receives+enters, by kinds: all of it share one joint */
@@ -24,22 +28,25 @@ export interface Contact {
   name: string;
   enters: string;
   receives: string;
-  how: "let-in" | "stopped" | "stub" | "edge" | "rail" | "lapped" | "through" | "mitred" | "screws";
+  how:
+    "let-in" | "stopped" | "stub" | "edge" | "rail" | "lapped" | "through" | "mitred" | "rebated" | "butted" | "screws";
   section: { width: number; thickness: number };
   /** how far the part that receives goes on behind the face, and how much of that is its own */
   depth: number;
   most?: number;
   face: Place;
+  /** where the side that looks outward counts, see `Meeting.outward` */
+  outward?: 1 | -1;
   /** of rails that meet in a leg: set back from its face, which of two short ones passes, see `Meeting.outward` */
   rail?: { reveal: number; passes: boolean; outward: 1 | -1 };
-  /** of edges: a loose tenon for so much of their length, mm */
+  /** of edges and butted ends: a loose tenon for so much of their length, mm */
   every?: number;
   /** of dovetails; null or nothing: as the width asks for */
   tails?: number | null;
   /** of screws */
   screws?: Pick<ScrewedInputs, "screws" | "through" | "long" | "slot" | "slotWay" | "tight" | "spots">;
-  /** of a mitre: a strip from side to side, or loose tenons; how its boards are cut */
-  mitre?: { spline: boolean; set: SettingCard["lines"] };
+  /** of a mitre: what holds it; how its boards are cut */
+  mitre?: { held: MitreHolding; set: SettingCard["lines"] };
 }
 
 /** Four boards that run round a box, from outside to outside and from their lower edges up. mm */
@@ -95,9 +102,9 @@ export function jointsOf(contacts: readonly Contact[], facts: JointFacts): KindO
 /** Where they are, each by the joint of its group. */
 export function meetingsOf(contacts: readonly Contact[], joints: readonly KindOfJoint[]): Meeting[] {
   const byId = new Map<string, KindOfJoint>(joints.map((joint) => [joint.id, joint]));
-  return contacts.flatMap(({ group, enters, receives, face, rail }): Meeting[] => {
+  return contacts.flatMap(({ group, enters, receives, face, rail, outward = rail?.outward }): Meeting[] => {
     const joint = byId.get(group);
-    return joint ? [{ joint, enters, receives, face, ...(rail ? { outward: rail.outward } : {}) }] : [];
+    return joint ? [{ joint, enters, receives, face, ...(outward ? { outward } : {}) }] : [];
   });
 }
 
@@ -152,9 +159,18 @@ function jointOf(
       });
     case "mitred":
       return mitre({
-        ...{ meets, width: section.width, board: section.thickness, shop, spline: corner!.spline, set: corner!.set },
+        ...{ meets, width: section.width, board: section.thickness, shop, held: corner!.held, set: corner!.set },
         setting: choices.groups[meets.group] ?? { ...USUAL_TENON, kind: "loose" },
       });
+    case "rebated":
+      return rebated({ meets, section, into: { depth }, setting: choices.groups[meets.group] ?? USUAL_TENON, shop });
+    case "butted": {
+      const tenons = Math.max(2, Math.round(section.width / every!));
+      return endJoint({
+        ...{ meets, section, into: { depth, thickness: section.thickness }, shop, pushed: true, wall: WALL },
+        setting: choices.groups[meets.group] ?? { ...USUAL_TENON, kind: "loose", tenons },
+      });
+    }
     case "screws":
       return screwed({ meets, section, into: { depth }, ...screws! });
   }

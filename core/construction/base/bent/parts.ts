@@ -90,7 +90,7 @@ export function bentJoints(
         enters: "bent-leg",
         count: bends.length,
       },
-      ...{ width: thickness, board: section, angle, spline: joint === "spline", shop },
+      ...{ width: thickness, board: section, angle, held: joint, shop },
       setting: { ...(choices.groups[GROUP] ?? USUAL_TENON), kind: "loose" },
       set: [
         { what: "Jig", setting: "one setting for all: leg and arm against the same fence, turned over between them" },

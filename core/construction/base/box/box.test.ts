@@ -198,7 +198,7 @@ describe("what is wrong is said, with what mends it", () => {
 
 describe(`boxes of any choices (seed ${SEED})`, () => {
   const choices = fc.record({
-    corner: fc.constantFrom("splined", "loose-tenons", "dovetailed"),
+    corner: fc.constantFrom("splined", "loose-tenons", "keyed", "dowelled", "dovetailed", "rebated"),
     stands: fc.constantFrom("floor", "frame"),
     wall: fc.integer({ min: 14, max: 40 }),
     high: fc.integer({ min: 160, max: 300 }),

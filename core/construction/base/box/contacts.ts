@@ -27,6 +27,9 @@ export function boxContacts(at: Box): Contact[] {
 
 const SIDES = [-1, 1] as const;
 
+/** What holds the corners that are mitred. */
+const MITRES = { splined: "spline", "loose-tenons": "loose", keyed: "keys", dowelled: "dowels" } as const;
+
 function corners({ outside, inside, high, wall, choices }: Box): Contact[] {
   const width = high.to - high.from;
   return SIDES.flatMap((sz, i) =>
@@ -44,8 +47,17 @@ function corners({ outside, inside, high, wall, choices }: Box): Contact[] {
               ? { at: [inside.x.to, high.from, sz < 0 ? outside.z.from : inside.z.to], x: RIGHT, y: UP }
               : { at: [inside.x.from, high.from, sz < 0 ? inside.z.from : outside.z.to], x: LEFT, y: UP },
         };
+      if (choices.corner === "rebated")
+        return {
+          ...{ ...known, how: "rebated" },
+          // pins come from the walls' outer faces
+          ...(sx > 0
+            ? { face: { at: [inside.x.to, high.from, sz < 0 ? outside.z.from : inside.z.to], x: RIGHT, y: UP } }
+            : { face: { at: [inside.x.from, high.from, sz < 0 ? inside.z.from : outside.z.to], x: LEFT, y: UP } }),
+          outward: sx * sz > 0 ? 1 : -1,
+        };
       return {
-        ...{ ...known, how: "mitred", mitre: { spline: choices.corner === "splined", set: [] } },
+        ...{ ...known, how: "mitred", mitre: { held: MITRES[choices.corner], set: [] } },
         face: mitredCorner({ ...outside, y: high }, sx, sz),
       };
     }),

@@ -12,7 +12,14 @@ import { Box, placeBox } from "./place";
 import { BOX_RULES } from "./rules";
 import { boxWork } from "./work";
 
-const CORNERS = { splined: "mitred and splined", "loose-tenons": "mitred on loose tenons", dovetailed: "dovetailed" };
+const CORNERS = {
+  splined: "mitred and splined",
+  "loose-tenons": "mitred on loose tenons",
+  keyed: "mitred and keyed",
+  dowelled: "mitred and dowelled through its corners",
+  dovetailed: "dovetailed",
+  rebated: "rebated and pinned",
+};
 const LIDS = { hinged: "a lid on hinges", lift: "a lid that lifts and comes forward", loose: "a loose lid" };
 
 /** A box with a lid, its grain running round it, on the floor or on a frame of legs. */

@@ -3,7 +3,7 @@ import { Place, seenFrom } from "../../../assembly/place";
 import { FRONT, RIGHT, UP, Vec } from "../../../assembly/vector";
 import type { BaseFacts } from "../base";
 import { legFrameParts } from "../leg-frame/parts";
-import { BOX, Box } from "./place";
+import { BOX, Box, isMitred } from "./place";
 
 /** How far parts are drawn off each other when the piece is pulled apart, mm. */
 const PULL = { along: 240, across: 240, down: 90 };
@@ -24,9 +24,9 @@ export function boxParts({ at }: BaseFacts<Box>): AssemblyPart[] {
 function walls(at: Box): AssemblyPart[] {
   const { outside, inside, high, wall, choices } = at;
   const width = high.to - high.from;
-  const dovetailed = choices.corner === "dovetailed";
-  const long = dovetailed ? inside.x : outside.x;
-  const note = `Glued from the boards chosen for it, its grain running on round the corner${dovetailed ? "; its tails are included" : "; mitred at both ends"}.`;
+  const square = !isMitred(choices);
+  const long = square ? inside.x : outside.x;
+  const note = `Glued from the boards chosen for it, its grain running on round the corner${choices.corner === "dovetailed" ? "; its tails are included" : square ? "; what lies in the rebates is included" : "; mitred at both ends"}.`;
   const cut = (place: Place) => ({
     cuts: [{ by: "box-bottom", ...rebate(at, place) }],
   });
@@ -37,9 +37,11 @@ function walls(at: Box): AssemblyPart[] {
     };
     return {
       ...{ id: `P${i + 1}`, kind: "box-end", name: "End wall", letter: "P", ...panel, place, ...cut(place) },
-      note: dovetailed
-        ? "Glued from the boards chosen for it; its pins are marked from the tails that go there."
-        : note,
+      note: !square
+        ? note
+        : choices.corner === "dovetailed"
+          ? "Glued from the boards chosen for it; its pins are marked from the tails that go there."
+          : "Glued from the boards chosen for it; rebated along both ends for the walls that stand there.",
       shape: { length: outside.z.to - outside.z.from, width, thickness: wall },
       opens: [way * PULL.along, 0, 0],
     };

@@ -2,6 +2,7 @@
 import type { BoxChoices } from "../../../piece/box-choices";
 import { measuredOr } from "../../../piece/measured";
 import type { AsBuilt, Form } from "../../../piece/schema";
+import { rebateDeep } from "../../../joinery/rebated";
 import { CUT_LOST, MITRE_LOST, rowLength } from "../../../panels/row";
 import { Footprint, frameRound, PanelPlace, PanelRow, PieceGeometry } from "../../geometry";
 import { topOf } from "../../top/core";
@@ -108,6 +109,9 @@ export function placeBox(form: Form, asBuilt: readonly AsBuilt[]): Box {
   };
 }
 
+/** Whether its walls meet at half their angle; else those at the back and in front go in between the ends. */
+export const isMitred = ({ corner }: Pick<BoxChoices, "corner">) => corner !== "dovetailed" && corner !== "rebated";
+
 /** A frame of legs is screwed to a bottom in one piece: slats lie in a box that stands on the floor. */
 export const isSlatted = ({ bottom, stands }: BoxChoices) => bottom.of === "slats" && stands === "floor";
 
@@ -183,11 +187,12 @@ function panelsOf(
 ): PanelPlace[] {
   const sizesAt = ["form", "box"];
   const { corner, blank } = choices;
+  // what lies over a rebate is the end walls’
+  const back = x.to - x.from - (corner === "rebated" ? 2 * (wall - rebateDeep(wall)) : 0);
   const size = { width: high.to - high.from, thickness: wall, sizesAt };
-  const back = x.to - x.from;
   const end = z.to - z.from;
   const row: PanelRow = {
-    lost: corner === "dovetailed" ? CUT_LOST : wall + MITRE_LOST,
+    lost: isMitred(choices) ? wall + MITRE_LOST : CUT_LOST,
     pieces: [
       { name: "back wall", kind: "box-back", length: back },
       { name: "left end wall", kind: "box-end", length: end },
@@ -211,8 +216,8 @@ function panelsOf(
       : [
           { id: "end-1", kind: "box-end", part: "P1", name: "left end wall", length: z.to - z.from, ...size },
           { id: "end-2", kind: "box-end", part: "P2", name: "right end wall", length: z.to - z.from, ...size },
-          { id: "back", kind: "box-back", part: "W1", name: "back wall", length: x.to - x.from, ...size },
-          { id: "front", kind: "box-front", part: "W2", name: "front wall", length: x.to - x.from, ...size },
+          { id: "back", kind: "box-back", part: "W1", name: "back wall", length: back, ...size },
+          { id: "front", kind: "box-front", part: "W2", name: "front wall", length: back, ...size },
         ];
   return [
     ...walls,

@@ -3,7 +3,8 @@ import { rowSaid } from "../../../panels/row";
 import { fine, mm } from "../../../verdict/verdict";
 import type { BaseWork, WorkFacts } from "../base";
 import { legFrameSteps } from "../leg-frame/work";
-import { Box, BOX } from "./place";
+import { cornerStep } from "../corner-work";
+import { Box, BOX, isMitred } from "./place";
 
 /** Hours of a week, for what is waited for. */
 const WEEK = 7 * 24;
@@ -17,6 +18,18 @@ const CORNERS = {
   "loose-tenons": {
     title: "Mitre the walls and slot them for their loose tenons",
     detail: "All mitres against one stop; slots square to the cut, from its inside corner.",
+  },
+  keyed: {
+    title: "Mitre the walls",
+    detail: "All mitres against one stop, two long and two short; keys come when the box is glued.",
+  },
+  dowelled: {
+    title: "Mitre the walls",
+    detail: "All mitres against one stop, two long and two short; dowels come when the box is glued.",
+  },
+  rebated: {
+    title: "Rebate the end walls",
+    detail: "Along both ends of each, the cutter set to the wall that stands there; shoulders knifed from it.",
   },
   dovetailed: {
     title: "Dovetail the corners",
@@ -33,7 +46,8 @@ export function boxWork({ form, at, joints, thick, milled, fullHours, clampHours
   const row = at.panels?.find((panel) => panel.row)?.row;
   const slatted = bottom.slats.length > 0;
   const below = slatted ? "box-slat" : "box-bottom";
-  const mitred = corner !== "dovetailed";
+  const mitred = isMitred(choices);
+  const later = corner === "keyed" || corner === "dowelled" || corner === "rebated" ? corner : null;
   const frame = legs
     ? legFrameSteps(legs, { thick, milled, fullHours, clampHours, long, joints, carries: "the bottom" })
     : null;
@@ -44,10 +58,12 @@ export function boxWork({ form, at, joints, thick, milled, fullHours, clampHours
       detail: `${row ? `From the blank, ${rowSaid(row)}, a pencil line over every cut: the grain runs on round three corners. ` : ""}${CORNERS[corner].detail}`,
       parts: WALLS,
       after: sized,
-      hours: mitred ? 3 : 6,
+      hours: corner === "dovetailed" ? 6 : 3,
       check: mitred
         ? "Dry with tape round all four: no light in a corner, diagonals alike."
-        : "Each corner closed by hand, pulled no further than half.",
+        : corner === "rebated"
+          ? "A wall stands in its rebate flush with the end’s edge, square to it."
+          : "Each corner closed by hand, pulled no further than half.",
       ...(mitred
         ? { caution: "A bevelled blade throws the narrow offcut: it falls free, never between blade and fence." }
         : {}),
@@ -65,7 +81,7 @@ export function boxWork({ form, at, joints, thick, milled, fullHours, clampHours
       title: "Dry-fit the box",
       detail: mitred
         ? "On a flat board with a strap round it; the bottom laid in keeps it square."
-        : "All four corners, the bottom laid in; clamps where they will be, blocks that press on the tails only.",
+        : `All four corners, the bottom laid in; clamps where they will be${corner === "dovetailed" ? ", blocks that press on the tails only" : ""}.`,
       parts: WALLS,
       after: ["box-rebate"],
       hours: TIME.dryFit,
@@ -84,7 +100,9 @@ export function boxWork({ form, at, joints, thick, milled, fullHours, clampHours
       title: "Glue the box",
       detail: mitred
         ? "End grain sized with thinned glue a quarter of an hour before. Laid out in a row, outsides up, taped over the corners; turned, glued, folded up; a strap and corner blocks draw it shut."
-        : "Slow glue on the cheeks of tails and pins, front and back down into one end, the other on top; one clamp over each row of tails.",
+        : corner === "rebated"
+          ? "Rebates and ends sized with thinned glue a quarter of an hour before; front and back into one end, the other on top, clamps both ways."
+          : "Slow glue on the cheeks of tails and pins, front and back down into one end, the other on top; one clamp over each row of tails.",
       parts: WALLS,
       after: ["sand-base"],
       hours: TIME.glueFrame * 1.5,
@@ -94,6 +112,7 @@ export function boxWork({ form, at, joints, thick, milled, fullHours, clampHours
       clampHours,
       check: "Diagonals alike within 1 mm while the glue is wet, no wall in wind over the bench.",
     }),
+    ...(later ? [cornerStep(later, WALLS)] : []),
     step({
       id: "box-bottom",
       title: "Screw the bottom in",
@@ -103,7 +122,10 @@ export function boxWork({ form, at, joints, thick, milled, fullHours, clampHours
           ? `Tight in front, ${fine(bottom.free)} free behind on the day; screws in the middle of their slots of ${fine(form.box.bottom.slot)} at the ends and behind, a turn loose.`
           : "Glued into its rebate and screwed: from now on the box is square or it never is.",
       parts: [below],
-      after: ["glue-base", ...(slatted ? milled : bottom.solid ? ["box-bottom-size"] : ["cut-sheets"])],
+      after: [
+        later ? "corners-held" : "glue-base",
+        ...(slatted ? milled : bottom.solid ? ["box-bottom-size"] : ["cut-sheets"]),
+      ],
       hours: 0.75,
       check: "Flush below, or a hair inside.",
     }),

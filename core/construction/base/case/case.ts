@@ -29,6 +29,7 @@ export interface Case extends PieceGeometry {
   kind: "case";
   /** its top is its own upper board, joined to the sides; "rails" where it lies on those */
   corners: Exclude<CaseChoices["corners"], "sub-top">;
+  mitre: CaseChoices["mitre"];
   /** in the place of rails, a board from side to side and from front to back */
   subTop: boolean;
   /** thickness of the sides, of what stands and lies between them, of the back */

@@ -148,7 +148,8 @@ describe(`corners of any case (seed ${SEED})`, () => {
     fc.assert(
       fc.property(
         fc.record({
-          corners: fc.constantFrom("sub-top", "through", "half-blind", "mitred"),
+          corners: fc.constantFrom("sub-top", "through", "half-blind", "mitred", "rebated", "butted"),
+          mitre: fc.constantFrom("spline", "loose", "keys", "dowels"),
           thickness: fc.integer({ min: 16, max: 30 }),
           stands: fc.constantFrom("sides", "plinth", "frame", "wall"),
           lift: fc.integer({ min: 70, max: 260 }),

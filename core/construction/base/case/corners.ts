@@ -8,7 +8,7 @@ import { at, CaseFacts } from "./facts";
 import type { Span } from "../leg-frame/place";
 
 /** Both sides into the top: tails at their heads, or mitres. */
-export function cornerContacts({ corners, outside, side, under, deep, top }: Case): Contact[] {
+export function cornerContacts({ corners, mitre, outside, side, under, deep, top }: Case): Contact[] {
   if (corners === "rails") return [];
   const known = { group: "top+case-side", name: "Side to top", receives: "T", depth: top.thickness };
   const width = deep.to - deep.from;
@@ -16,18 +16,22 @@ export function cornerContacts({ corners, outside, side, under, deep, top }: Cas
   if (corners === "mitred")
     return ([-1, 1] as const).map((way, i): Contact => ({
       ...{ ...known, enters: `P${i + 1}`, how: "mitred", section: { width, thickness: top.thickness } },
-      mitre: { spline: true, set: [] },
+      mitre: { held: mitre, set: [] },
       face: {
         at: [way < 0 ? outside.from : outside.to, under + top.thickness, way < 0 ? deep.from : deep.to],
         ...{ x: [-way * half, half, 0], y: way < 0 ? FRONT : BACK },
       },
     }));
   return [outside.from, outside.to - side].map((x, i): Contact => ({
-    ...{ ...known, enters: `P${i + 1}`, how: corners === "through" ? "through" : "lapped" },
+    ...{ ...known, enters: `P${i + 1}`, how: HOW[corners], every: EVERY, outward: i === 0 ? -1 : 1 },
     section: { width, thickness: side },
     face: { at: [x, under, deep.from], x: UP, y: FRONT },
   }));
 }
+
+/** How the others are joined; a loose tenon for so much of a butted side, mm. @source common practice */
+const HOW = { through: "through", "half-blind": "lapped", rebated: "rebated", butted: "butted" } as const;
+const EVERY = 110;
 
 /** A divider let into the top, stopped before its front edge. */
 export const dividerToTop = (
@@ -88,7 +92,7 @@ export function topSags({ at: { corners, bays, deep, top }, species }: CaseFacts
 }
 
 /** What steps say of it: which corners are cut, how the top goes on. */
-export const CORNER_WORDS = {
+const CORNER_WORDS = {
   through: {
     title: "Dovetail the sides into the top",
     detail:
@@ -99,9 +103,47 @@ export const CORNER_WORDS = {
     detail:
       "Tails first, on the heads of both sides and to one gauge; the top’s sockets are marked from them and stop short of its upper face, which shows none.",
   },
-  mitred: {
-    title: "Mitre the sides and the top",
+  rebated: {
+    title: "Rebate the top for the sides",
     detail:
-      "All four cuts against one stop, the two of the top first; the slot for the spline from the mitre’s inner side, its blade at the same tilt.",
+      "Along both ends of its underside, the cutter set to the side that stands there, the shoulder knifed from it; pins are driven when the case is glued.",
+  },
+  butted: {
+    title: "Join the sides to the top",
+    detail:
+      "Both sides’ heads marked and bored or slotted against one fence, then the top’s underside from a straight batten laid as far from its end as a side is thick.",
   },
 };
+
+const MITRED = "All four cuts against one stop, the two of the top first";
+const HELD = {
+  spline: "; the slot for the spline from the mitre’s inner side, its blade at the same tilt.",
+  loose: "; slots square to the cut, from its inside corner.",
+  keys: "; keys come when the case is glued.",
+  dowels: "; dowels come when the case is glued.",
+};
+/** What steps say of a case's own corners. */
+export const cornerWords = ({ corners, mitre }: Pick<Case, "corners" | "mitre">) =>
+  corners === "rails"
+    ? null
+    : corners === "mitred"
+      ? { title: "Mitre the sides and the top", detail: MITRED + HELD[mitre] }
+      : CORNER_WORDS[corners];
+
+/** What is driven into its corners from outside, once it is glued. */
+export const heldLater = ({ corners, mitre }: Pick<Case, "corners" | "mitre">) => {
+  if (corners === "rebated") return "rebated";
+  return corners === "mitred" ? LATER[mitre] : null;
+};
+const LATER = { spline: null, loose: null, keys: "keyed", dowels: "dowelled" } as const;
+
+/** How a case's corners are told. */
+export const cornersSaid = ({ corners, mitre }: Pick<Case, "corners" | "mitre">): string =>
+  ({
+    rails: "",
+    through: "dovetailed at its upper corners, ",
+    "half-blind": "dovetailed under its top, ",
+    mitred: `mitred${{ spline: "", loose: "", keys: " and keyed", dowels: " and dowelled" }[mitre]} at its upper corners, `,
+    rebated: "rebated and pinned at its upper corners, ",
+    butted: "its sides joined under the top, ",
+  })[corners];

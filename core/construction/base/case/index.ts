@@ -4,6 +4,7 @@ import type { Base } from "../base";
 import { backAgainst } from "./back-contacts";
 import { backParts } from "./back-parts";
 import { hungAgainst } from "./hung";
+import { cornersSaid } from "./corners";
 import { caseDimensions } from "./dimensions";
 import { jointsOf, meetingsOf } from "../contact";
 import { legFrameSaid } from "../leg-frame/place";
@@ -39,8 +40,8 @@ export const caseBase: Base<Case> = {
   work: caseWork,
   dimensions: caseDimensions,
   setOuts: () => [],
-  describe: (_, { bays, drawers, doors, loose, backed, legs, plinth, cornered, onWall, corners }) =>
-    `A case ${{ rails: "", through: "dovetailed at its upper corners, ", "half-blind": "dovetailed under its top, ", mitred: "mitred at its upper corners, " }[corners]}of ${bays.length === 1 ? "one bay" : `${bays.length} bays`}${withAll([counted(drawers.length, "drawer"), counted(doors.length, "door"), counted(loose.length, "loose shelf", "loose shelves")])}, ${{ none: "open behind", sheet: "a back of sheet", boards: "a back of boards", framed: "a framed back" }[backed]}${legs ? ", on a frame of legs" : plinth ? ", on a plinth" : cornered ? ", on posts that are its corners" : onWall ? `, hung on a wall by ${onWall.rails.length > 1 ? "rails" : "a rail"} behind` : ""}.`,
+  describe: (_, { bays, drawers, doors, loose, backed, legs, plinth, cornered, onWall, corners, mitre }) =>
+    `A case ${cornersSaid({ corners, mitre })}of ${bays.length === 1 ? "one bay" : `${bays.length} bays`}${withAll([counted(drawers.length, "drawer"), counted(doors.length, "door"), counted(loose.length, "loose shelf", "loose shelves")])}, ${{ none: "open behind", sheet: "a back of sheet", boards: "a back of boards", framed: "a framed back" }[backed]}${legs ? ", on a frame of legs" : plinth ? ", on a plinth" : cornered ? ", on posts that are its corners" : onWall ? `, hung on a wall by ${onWall.rails.length > 1 ? "rails" : "a rail"} behind` : ""}.`,
   sizes: (_, { outside, deep, under, foot, side, inner, bays, drawers, legs, lift, onWall, cornered }) => [
     ...(legs ? [["Leg frame", legFrameSaid(legs)] as [string, string]] : []),
     [

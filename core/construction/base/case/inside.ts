@@ -1,11 +1,21 @@
 /** What several files of a case ask of where everything stands. mm */
 import { tailLength } from "../../../joinery/dovetail";
+import { rebateDeep } from "../../../joinery/rebated";
 import type { Case, Division } from "./case";
 
 /** How far a side goes on above the top's underside: into the top, or to its upper face. */
 export function intoTop({ corners, top }: Pick<Case, "corners" | "top">): number {
   if (corners === "rails") return 0;
-  return corners === "half-blind" ? tailLength(top.thickness, true) : top.thickness;
+  switch (corners) {
+    case "half-blind":
+      return tailLength(top.thickness, true);
+    case "rebated":
+      return rebateDeep(top.thickness);
+    case "butted":
+      return 0;
+    default:
+      return top.thickness;
+  }
 }
 
 /** Shelves between openings, bay by bay, from above. */

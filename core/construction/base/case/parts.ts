@@ -71,7 +71,7 @@ function sides(at: Case): Plain[] {
     const place: Place = { at: [x, foot, from], ...STANDING };
     return {
       ...{ id: `P${i + 1}`, kind: "case-side", name: "Side", letter: "P", ...panel },
-      note: `Glued from the boards chosen for it, its grain upright${at.corners === "mitred" ? "; mitred to the top" : at.corners === "rails" ? "" : "; its tails in the top are included"}${cornered ? "; glued between its posts" : back > 0 ? "; a rebate for the back along its inner edge" : ""}.`,
+      note: `Glued from the boards chosen for it, its grain upright${at.corners === "mitred" ? "; mitred to the top" : at.corners === "rails" || at.corners === "butted" ? "" : at.corners === "rebated" ? "; what lies in the top’s rebate is included" : "; its tails in the top are included"}${cornered ? "; glued between its posts" : back > 0 ? "; a rebate for the back along its inner edge" : ""}.`,
       shape: endShape(
         { width: to - from, thickness: side },
         under - foot + (at.corners === "mitred" ? at.top.thickness : 0),

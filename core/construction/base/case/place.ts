@@ -130,7 +130,7 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
   const at: Case = {
     kind: "case",
     keeps: { end: !joined, side: !joined },
-    ...{ corners, subTop },
+    ...{ corners, subTop, mitre: choice.mitre },
     flush: true,
     ...(hung ? { hangs: true as const } : {}),
     ...{ top, core, under, side, inner, back, deep, inside, insideBack, high, rail, bays, feet },

@@ -58,7 +58,7 @@ export function plinthContacts(at: Case, plinth: Plinth, slot: number): Contact[
       return {
         ...{ group: `plinth-side+${kind}`, name: `${sz < 0 ? "Back" : "Front"} of the plinth to side` },
         ...{ enters: sz < 0 ? "KB" : "KF", receives: `KS${j + 1}`, section: { width: height, thickness } },
-        ...{ how: "mitred", depth: thickness, mitre: { spline: true, set: [] } },
+        ...{ how: "mitred", depth: thickness, mitre: { held: "spline", set: [] } },
         face: mitredCorner({ x, z, y: { from: 0, to: height } }, sx, sz),
       };
     }),

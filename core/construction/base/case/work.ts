@@ -18,7 +18,8 @@ import { PIN } from "./loose-shelf";
 import type { Case } from "./case";
 import { shelvesOf } from "./inside";
 import { backSteps } from "./back-work";
-import { CORNER_WORDS } from "./corners";
+import { cornerStep } from "../corner-work";
+import { cornerWords, heldLater } from "./corners";
 import { dustOf, dustSteps } from "./dust";
 import { BACK_SCREWS } from "./back-sheet";
 import { railKind, shelfKind } from "./kinds";
@@ -40,7 +41,9 @@ export function caseWork({
   const posts = postKinds(at);
   // its top is its own upper board
   const flat = at.subTop ? "sub-top" : "case-rail";
-  const crown = at.corners === "rails" ? null : CORNER_WORDS[at.corners];
+  const crown = cornerWords(at);
+  const later = heldLater(at);
+  const closed = later ? "corners-held" : "glue-base";
   const frame = legs
     ? legFrameSteps(legs, { thick, milled, fullHours, clampHours, long, joints, carries: "the bottom" })
     : null;
@@ -137,7 +140,7 @@ export function caseWork({
     step({
       id: "glue-base",
       title: "Glue the case",
-      detail: `Slow glue: ${several ? "dividers into the bottom first, then everything between the sides, then both sides" : "everything between the sides, then both sides"}, ${crown ? `the top on last${at.corners === "mitred" ? ", its end grain sized a quarter of an hour before, blocks and a strap each way over the mitres" : ", driven down over a block the length of a corner"}` : `the ${at.subTop ? "sub-top" : "rails"} from above`}. Cauls over the housings, crowned by a shaving, so that the middle of a wide side is pressed too.${frames.length > 0 ? " The drawer rails go in with it: their tenons can’t afterwards." : ""}`,
+      detail: `Slow glue: ${several ? "dividers into the bottom first, then everything between the sides, then both sides" : "everything between the sides, then both sides"}, ${crown ? `the top on last${at.corners === "mitred" ? ", its end grain sized a quarter of an hour before, blocks and a strap each way over the mitres" : at.corners === "rebated" || at.corners === "butted" ? ", clamped down over a batten at each end" : ", driven down over a block the length of a corner"}` : `the ${at.subTop ? "sub-top" : "rails"} from above`}. Cauls over the housings, crowned by a shaving, so that the middle of a wide side is pressed too.${frames.length > 0 ? " The drawer rails go in with it: their tenons can’t afterwards." : ""}`,
       parts: [...new Set([...between, "case-side"])],
       after: ["sand-base", ...(crown ? ["sand-top"] : [])],
       hours: TIME.glueFrame * 2,
@@ -148,6 +151,7 @@ export function caseWork({
       check:
         "Diagonals of the front and of the back alike within 1 mm while the glue is wet; no side bowed by a clamp.",
     }),
+    ...(later ? [cornerStep(later, ["top", "case-side"])] : []),
     ...(kinds.length > 0
       ? [
           step({
@@ -156,7 +160,7 @@ export function caseWork({
             detail:
               "Glue in the front mortise only. Level with the rail in front, square to it by a straightedge across both; screws in the middle of their slots, a turn loose: the sides move along them.",
             parts: kinds,
-            after: ["glue-base"],
+            after: [closed],
             hours: 0.25 * runners.length,
             check: "A straightedge on both runners of an opening does not rock.",
           }),
@@ -187,7 +191,7 @@ export function caseWork({
     ),
     ...doorSteps(at, form.case.doors, { fullHours, clampHours, milled }),
   ];
-  const whole = kinds.length > 0 ? "runners" : "glue-base";
+  const whole = kinds.length > 0 ? "runners" : closed;
   const dusted = dustOf(at).length > 0 ? ["dust"] : [];
   const made = [...dusted, drawers.length > 0 ? "drawers-stops" : whole, ...(doors.length > 0 ? ["doors-hang"] : [])];
   const last: Step[] = [

@@ -39,7 +39,7 @@ export function plankJoints(at: Plank, form: Form, choices: JointChoices, shop: 
   const corner = (who: Meets, lines: SettingCard["lines"]) =>
     mitre({
       meets: who,
-      ...{ width: plank.width, board: top.thickness, shop, set: lines },
+      ...{ width: plank.width, board: top.thickness, shop, set: lines, held: form.plank.mitre },
       setting: set(who.group, { ...USUAL_TENON, kind: "loose" }),
     });
   const through = (who: Meets): KindOfJoint => {

@@ -4,7 +4,7 @@ import { beforeAll, describe, expect, it } from "vitest";
 import { bodyOf } from "../../../assembly/part";
 import { solidOf } from "../../../assembly/shape";
 import { boundsOf, bulkOf, stood } from "../../../assembly/solid";
-import type { Mitre } from "../../../joinery/mitre";
+import type { Mitre } from "../../../joinery/mitred";
 import type { Patch } from "../../../piece/patch";
 import { USUAL_SHOP } from "../../../piece/shop";
 import { bodiesOfParts, clashes } from "../../../testing/clashes";

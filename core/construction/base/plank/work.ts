@@ -2,6 +2,7 @@ import { FRAME_CLAMPS, Step, stepOf as step, TIME } from "../../../steps/step";
 import { rowSaid } from "../../../panels/row";
 import { mm } from "../../../verdict/verdict";
 import type { BaseWork, WorkFacts } from "../base";
+import { cornerStep } from "../corner-work";
 import { letInTop, Plank, wallLetIn } from "./place";
 
 /** How ends are joined to the top where it is neither mitred nor housed. */
@@ -21,6 +22,15 @@ const HEADS = {
       "On the inner faces, while the ends lie flat; pilot holes in the top through them once the ends stand marked on it.",
   },
 };
+
+/** What mitres want before they are glued, and after. */
+const MITRED = {
+  loose: "; slots from the outer faces",
+  spline: "; a groove in each from its inner side, the blade at the same tilt",
+  keys: "; keys come when they are glued",
+  dowels: "; dowels come when they are glued",
+};
+const LATER = { spline: null, loose: null, keys: "keyed", dowels: "dowelled" } as const;
 
 /** The order of plank ends: panels first, joints to the top, the stretcher fitted between them, all closed with the top on. */
 /** Mortises through the top. */
@@ -45,11 +55,12 @@ export function plankWork({ form, at, joints, milled, fullHours, clampHours }: W
   const trimmed = (wedged && stretcher !== null) || choice.joint === "through";
   const head = joints.find(({ id }) => id === "top+plank-end");
   const heads = head?.kind === "dowelled" || head?.kind === "pocket-screwed" ? head.kind : "blind-tenon";
+  const later = mitred ? LATER[choice.mitre] : null;
   const joint: Step = mitred
     ? step({
         id: "corners",
         title: "Mitre the ends and the top",
-        detail: `${at.row ? `From the blank, ${rowSaid(at.row)}: a line across every cut first, so that each comes back to its neighbour; ${mm(at.row.lost)} go at each.` : "Each from its own panel, best edges in front."} Both mitres of the top against one stop${closed ? ", those of the bottom against the same" : ""}; slots from the outer faces.`,
+        detail: `${at.row ? `From the blank, ${rowSaid(at.row)}: a line across every cut first, so that each comes back to its neighbour; ${mm(at.row.lost)} go at each.` : "Each from its own panel, best edges in front."} Both mitres of the top against one stop${closed ? ", those of the bottom against the same" : ""}${MITRED[choice.mitre]}.`,
         parts: [...ends, "top"],
         after: [...sized, "flatten"],
         hours: closed ? 5 : 3,
@@ -150,6 +161,7 @@ export function plankWork({ form, at, joints, milled, fullHours, clampHours }: W
       clampHours,
       check: `Inside corners square, diagonals within 1 mm${head ? "; glue out of every joint" : ""}.`,
     }),
+    ...(later ? [cornerStep(later, [...ends, "top"])] : []),
     ...(trimmed
       ? [
           step({
@@ -172,12 +184,13 @@ export function plankWork({ form, at, joints, milled, fullHours, clampHours }: W
                 : []),
             ].join(" "),
             parts: [...(stretcher ? ["stretcher"] : []), ...(choice.joint === "through" ? ["plank-end"] : [])],
-            after: ["glue-base"],
+            after: [later ? "corners-held" : "glue-base"],
             hours: 0.5,
           }),
         ]
       : []),
   ];
+  const last = trimmed ? "trim-wedges" : later ? "corners-held" : "glue-base";
   return {
     steps,
     levelling: [
@@ -188,14 +201,14 @@ export function plankWork({ form, at, joints, milled, fullHours, clampHours }: W
           ? "A hollow in the bottom’s middle of a hair, so that it stands on its edges; thin pads at the four corners keep it off a damp floor."
           : "On the flat floor, marked from a block: a shaving, no more. Chamfer every foot 2 mm.",
         parts: ends,
-        after: [trimmed ? "trim-wedges" : "glue-base"],
+        after: [last],
         hours: 0.5,
         check: "No rock on a flat floor.",
       }),
     ],
     apart: ["sand-base", "glue-base"],
     closing: "glue-base",
-    closed: [trimmed ? "trim-wedges" : "glue-base"],
+    closed: [last],
     standing: ["cut-feet"],
     attach: {
       title: "Set it up",
