@@ -48,7 +48,7 @@ function saidOf(at: Case, bay: number, row: number): { lines: string[]; made: bo
 
 /** @param chosen  the opening that is looked at */
 export function openingsScene(at: Case, chosen: { bay: number; row: number } | null): Scene {
-  const { bays, outside, under, lift, inner, foot } = at;
+  const { bays, outside, under, inner, foot, high } = at;
   const edit = (name: string, ...path: (string | number)[]) => formEdit(name, "case", ...path.map(String));
   const grip = Math.max(inner, GRIP);
   const items: Item[] = [
@@ -84,7 +84,7 @@ export function openingsScene(at: Case, chosen: { bay: number; row: number } | n
       })),
     ),
     ...at.dividers.map((x, i): Item => ({
-      ...{ kind: "rect", x: x - grip / 2, y: lift + inner, w: grip, h: under - inner - lift - inner, ink: "paper" },
+      ...{ kind: "rect", x: x - grip / 2, y: high.from, w: grip, h: high.to - high.from, ink: "paper" },
       id: besideId(i),
       label: `Line right of bay ${i + 1}: move it`,
     })),

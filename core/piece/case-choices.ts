@@ -20,6 +20,7 @@ export const STANDS = ["sides", "plinth", "frame", "posts", "wall"] as const;
 /** How a case ends above: its top lies on rails or on a board from side to side, or is the case's own upper board, joined to the sides at its corners. */
 export const CORNERS = ["rails", "sub-top", "through", "half-blind", "mitred", "rebated", "butted"] as const;
 
+export const BOTTOMS = ["let-in", "mitred"] as const;
 export const RUNS_ON = ["runners", "slides", "hung"] as const;
 /** Side-hung slides of steel as they are sold: half an inch a side. @source common practice */
 const USUAL_SLIDES = { thick: 12.7, height: 45, length: null as number | null, load: 35 };
@@ -78,6 +79,8 @@ const caseSchema = v.strictObject({
   lift: distance("bottom above the floor", 2000),
   corners: v.optional(choice("corners of the case above", CORNERS), "rails"),
   mitre: v.optional(choice("what holds the mitres", MITRES), "spline"),
+  /** under mitred sides: let in or dovetailed from below, or mitred too, so that the grain runs round all four */
+  bottom: v.optional(choice("bottom of the case", BOTTOMS), "let-in"),
   /** on its own sides, on a plinth, or on a frame of legs: as high as the bottom lies */
   stands: v.optional(choice("what the case stands on", STANDS), "sides"),
   /** of the plinth behind the case's front */
@@ -202,6 +205,7 @@ export const USUAL_CASE: CaseChoices = {
     backs: USUAL_BACKS,
     corners: "rails",
     mitre: "spline",
+    bottom: "let-in",
     skirting: NO_SKIRTING,
     dust: false,
     stands: "sides",

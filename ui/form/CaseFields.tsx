@@ -44,6 +44,17 @@ export function CaseFields() {
             onTake={(value) => set("What holds the mitres", at("mitre"), value)}
           />
         )}
+        {choice.corners === "mitred" && choice.stands !== "posts" && (
+          <Choice
+            label="Bottom"
+            value={choice.bottom}
+            options={[
+              { value: "let-in", name: "Let in, or dovetailed from below" },
+              { value: "mitred", name: "Mitred too, grain running round" },
+            ]}
+            onTake={(value) => set("Bottom of the case", at("bottom"), value)}
+          />
+        )}
         {choice.corners !== "mitred" && size("Thickness of the sides", choice.thickness, "thickness")}
         {size("Bottom, dividers, shelves", choice.inner, "inner")}
         {size("Width of the rails", choice.rails, "rails")}

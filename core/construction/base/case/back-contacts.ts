@@ -61,12 +61,19 @@ function joints(at: Case, { case: { backs } }: Form, frame: readonly BackPiece[]
 
 /** What a back lies behind: the bottom, the rail above, shelves and dividers. */
 function edgesOf(at: Case): Edge[] {
-  const { inside, lift, inner, under, rail, deep, insideBack, dividers, high, bays } = at;
+  const { inside, lift, inner, under, rail, deep, insideBack, dividers, high, bays, backLow } = at;
   const shelves = shelvesOf(at);
   const depth = deep.to - insideBack;
   return [
     ...[
-      { id: "Q", kind: "case-bottom", name: "bottom", x: inside, y: { from: lift, to: lift + inner }, depth },
+      {
+        id: "Q",
+        kind: "case-bottom",
+        name: "bottom",
+        x: inside,
+        y: { from: at.round ? backLow : lift, to: high.from },
+        depth,
+      },
       ...(at.corners === "rails"
         ? [
             {
@@ -91,10 +98,16 @@ function edgesOf(at: Case): Edge[] {
 
 /** With no rail above, the floors of the sides' rebates take its screws. */
 const sideRebates = (at: Case): Edge[] => {
-  const { inside, lift, under, deep, insideBack } = at;
+  const { inside, backLow, under, deep, insideBack } = at;
   const wide = rebateOf(at);
   return [inside.from - wide, inside.to].map((from, i) => ({
-    ...{ id: `P${i + 1}`, kind: "case-side", name: "side", x: { from, to: from + wide }, y: { from: lift, to: under } },
+    ...{
+      id: `P${i + 1}`,
+      kind: "case-side",
+      name: "side",
+      x: { from, to: from + wide },
+      y: { from: backLow, to: under },
+    },
     depth: deep.to - insideBack,
   }));
 };

@@ -12,7 +12,7 @@ export const BACK_SCREWS = { every: 220, into: 22 };
 
 /** Screws through the back into the edges behind which it lies. */
 export function atBack(at: Case): Contact[] {
-  const { inside, insideBack, lift, inner, under, high, dividers, deep, rail, bays } = at;
+  const { inside, insideBack, backLow, inner, under, high, dividers, deep, rail, bays } = at;
   const shelves = shelvesOf(at);
   const screwed = { enters: "M", how: "screws" } as const;
   const section = (width: number) => ({
@@ -29,7 +29,7 @@ export function atBack(at: Case): Contact[] {
   return [
     {
       ...{ ...screwed, group: "case-bottom+case-back", name: "Back to bottom", receives: "Q" },
-      ...{ ...section(length), depth: deep.to - insideBack, face: along(lift) },
+      ...{ ...section(length), depth: deep.to - insideBack, face: along(backLow) },
     },
     ...(joined
       ? backToSides(at, screwed)
@@ -59,15 +59,15 @@ export function atBack(at: Case): Contact[] {
 
 /** With no rail above, it is screwed into the rebates' floors along both sides. */
 function backToSides(at: Case, screwed: Pick<Contact, "enters" | "how">): Contact[] {
-  const { inside, insideBack, lift, under, deep } = at;
+  const { inside, insideBack, backLow, under, deep } = at;
   const thickness = rebateOf(at);
   return [inside.from, inside.to + thickness].map((x, i): Contact => ({
     ...{ ...screwed, group: "case-side+case-back", name: "Back to side", receives: `P${i + 1}` },
-    ...{ depth: deep.to - insideBack, section: { width: under - lift, thickness } },
+    ...{ depth: deep.to - insideBack, section: { width: under - backLow, thickness } },
     screws: {
-      screws: Math.max(2, Math.round((under - lift) / BACK_SCREWS.every)),
+      screws: Math.max(2, Math.round((under - backLow) / BACK_SCREWS.every)),
       ...{ through: at.back, long: screwFor(at.back + BACK_SCREWS.into) },
     },
-    face: { at: [x, lift, insideBack], x: FRONT, y: UP },
+    face: { at: [x, backLow, insideBack], x: FRONT, y: UP },
   }));
 }

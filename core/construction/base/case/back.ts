@@ -33,7 +33,7 @@ const spread = ({ from, to }: Span) => to - from;
 /** Between the rebates, and from the bottom's underside to the top. */
 export const backRoom = (at: Case): { x: Span; y: Span } => ({
   x: { from: at.inside.from - rebateOf(at), to: at.inside.to + rebateOf(at) },
-  y: { from: at.lift, to: at.under },
+  y: { from: at.backLow, to: at.under },
 });
 
 /** Boards as wide as one another, from the left: each lies over the next by the lap, less the gap it keeps in it. */

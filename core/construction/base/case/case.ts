@@ -52,6 +52,12 @@ export interface Case extends PieceGeometry {
   cornered: CornerPosts | null;
   /** how thick a side is where it ends in front: the side itself, or its post */
   edge: number;
+  /** mitred to the sides like the top: as thick as they are, and rebated for the back */
+  round: boolean;
+  /** of the bottom */
+  floor: number;
+  /** where a back begins: its lower edge */
+  backLow: number;
   /** nothing of a side lies below the bottom: it is dovetailed from below */
   bottomBelow: boolean;
   plinth: Plinth | null;

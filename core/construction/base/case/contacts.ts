@@ -14,7 +14,7 @@ import { shelvesOf } from "./inside";
 import { KICK } from "./place";
 import { backContacts } from "./back-contacts";
 import { atBack } from "./back-sheet";
-import { cornerContacts, dividerToTop } from "./corners";
+import { cornerContacts, dividerToTop, roundContacts } from "./corners";
 import { railKind, shelfKind } from "./kinds";
 import { postContacts, uprightAt, uprights } from "./posts";
 import { fillerContacts } from "./filler";
@@ -62,7 +62,7 @@ export function contactsOf(at: Case, form: Form): Contact[] {
     ...atRunners(at, choice.slot),
     ...(at.legs
       ? legFrameContacts(at.legs, {
-          ...{ id: "Q", kind: "case-bottom", said: "Bottom", thickness: at.inner, slot: choice.slot },
+          ...{ id: "Q", kind: "case-bottom", said: "Bottom", thickness: at.floor, slot: choice.slot },
         })
       : []),
     ...fillerContacts(at),
@@ -85,11 +85,13 @@ function betweenSides(at: Case): Contact[] {
   const both = (faces: [Place, Place], rest: Omit<Contact, "receives" | "face">): Contact[] =>
     faces.map((face, i) => ({ ...rest, face, receives: `P${i + 1}` }));
   return [
-    ...intoSides(at, { from: lift, to: lift + inner }, whole, {
-      ...{ kind: "case-bottom", name: "Bottom", enters: "Q" },
-      // with nothing of a side below it, it is dovetailed from below
-      how: at.bottomBelow ? "lapped" : "stopped",
-    }),
+    ...(at.round
+      ? roundContacts(at)
+      : intoSides(at, { from: lift, to: lift + inner }, whole, {
+          ...{ kind: "case-bottom", name: "Bottom", enters: "Q" },
+          // with nothing of a side below it, it is dovetailed from below
+          how: at.bottomBelow ? "lapped" : "stopped",
+        })),
     ...(at.subTop ? intoSides(at, flat, whole, { kind: "sub-top", name: "Sub-top", enters: "A", how: "lapped" }) : []),
     ...(at.corners === "rails" && !at.subTop ? [deep.to - rail, insideBack] : []).flatMap((z, i) =>
       ends(inside, flat.from, flat.to, z).map((face, j): Contact => {

@@ -143,6 +143,53 @@ describe("what is wrong is said", () => {
   });
 });
 
+describe("a case mitred round, worked by hand", () => {
+  const round = (...patches: Parameters<typeof eight>) =>
+    eight(set("corners", "mitred"), set("bottom", "mitred"), two, ...patches);
+  const plan = round(set("stands", "plinth"), set("lift", 80));
+  it("its bottom is as long as the top and as thick; sides from mitre to mitre", () => {
+    expect(listed(plan, "case-bottom")).toEqual([900, 400, 20]);
+    expect(listed(plan, "case-side")).toEqual([620, 400, 20]);
+    expect(caseOf(plan).high).toEqual({ from: 100, to: 680 });
+    expect(plan.joints.find(({ id }) => id === "case-bottom+case-side")).toMatchObject({ kind: "mitre", count: 2 });
+  });
+  it("what two mitred boards are together is what they are by their long edges less the corner they share", () => {
+    const bulk = (id: string) => {
+      const part = plan.assembly.parts.find((each) => each.id === id)!;
+      const mitres = part.cuts.filter(({ by, shows }) => by === "case-bottom+case-side" && shows);
+      return bulkOf(bodyOf({ ...part, adds: [], cuts: mitres })).volume;
+    };
+    // each loses half of 20 by 20 at a corner: the bottom at two, a side at one
+    expect(bulk("Q")).toBeCloseTo(900 * 400 * 20 - 2 * 200 * 400, 3);
+    expect(bulk("P1")).toBeCloseTo(620 * 400 * 20 - 200 * 400, 3);
+  });
+  it("the back lies in a rebate of the bottom too: 10 up its edge, over the back's 6", () => {
+    expect(listed(plan, "case-back")).toEqual([860 + 2 * 10, 680 - 90, 6]);
+    const bottom = plan.assembly.parts.find(({ id }) => id === "Q")!;
+    const [rebate] = bottom.cuts.filter(({ by }) => by === "case-back");
+    expect([rebate.shape.length, rebate.shape.width, rebate.shape.thickness]).toEqual([880, 6, 10]);
+  });
+  it("top and sides shrink together: nothing shows past an edge", () => {
+    expect(plan.stopped.filter(({ load }) => load > 0.3)).toEqual([]);
+    for (const corners of ["through", "mitred", "rebated"])
+      expect(
+        eight(set("corners", corners), two).verdicts.some(({ id }) => id === "movement.overhang"),
+        corners,
+      ).toBe(false);
+    expect(eight(two).verdicts.some(({ id }) => id === "movement.overhang")).toBe(true);
+  });
+  it("on its own sides it is told, and mended three ways", () => {
+    const piece = tableWith(...EIGHT, set("corners", "mitred"), set("bottom", "mitred"), two);
+    const said = find(planOf(piece), "form.case-round");
+    expect(said.level).toBe("fix");
+    expect(said.remedies).toHaveLength(3);
+    for (const { patches } of said.remedies)
+      expect(planOf(applyPatches(piece, patches)).verdicts.find(({ id }) => id === said.id)?.level ?? "holds").toBe(
+        "holds",
+      );
+  });
+});
+
 describe(`corners of any case (seed ${SEED})`, () => {
   it("leave no wood to two parts", () =>
     fc.assert(
@@ -150,6 +197,7 @@ describe(`corners of any case (seed ${SEED})`, () => {
         fc.record({
           corners: fc.constantFrom("sub-top", "through", "half-blind", "mitred", "rebated", "butted"),
           mitre: fc.constantFrom("spline", "loose", "keys", "dowels"),
+          bottom: fc.constantFrom("let-in", "mitred"),
           thickness: fc.integer({ min: 16, max: 30 }),
           stands: fc.constantFrom("sides", "plinth", "frame", "wall"),
           lift: fc.integer({ min: 70, max: 260 }),

@@ -29,6 +29,18 @@ export function cornerContacts({ corners, mitre, outside, side, under, deep, top
   }));
 }
 
+/** Sides to a bottom that is mitred to them. */
+export const roundContacts = ({ mitre, outside, lift, deep, floor }: Case): Contact[] =>
+  ([-1, 1] as const).map((way, i): Contact => ({
+    ...{ group: "case-bottom+case-side", name: "Side to bottom", enters: `P${i + 1}`, receives: "Q", how: "mitred" },
+    ...{ depth: floor, section: { width: deep.to - deep.from, thickness: floor } },
+    mitre: { held: mitre, set: [] },
+    face: {
+      at: [way < 0 ? outside.from : outside.to, lift, way < 0 ? deep.to : deep.from],
+      ...{ x: [-way * Math.SQRT1_2, -Math.SQRT1_2, 0], y: way < 0 ? BACK : FRONT },
+    },
+  }));
+
 /** How the others are joined; a loose tenon for so much of a butted side, mm. @source common practice */
 const HOW = { through: "through", "half-blind": "lapped", rebated: "rebated", butted: "butted" } as const;
 const EVERY = 110;
@@ -80,6 +92,32 @@ export function topJoined({ at: { corners }, form }: CaseFacts): Verdict | null 
   });
 }
 
+/** A bottom that is mitred too wants nothing of the sides below it. */
+export function bottomRound({ at: { round }, form }: CaseFacts): Verdict | null {
+  const { bottom, corners, stands } = form.case;
+  if (bottom !== "mitred" || corners !== "mitred") return null;
+  return verdict({
+    id: "form.case-round",
+    stage: "form",
+    subject: ["case-bottom", "case-side"],
+    level: round ? "holds" : "fix",
+    text: round
+      ? "Top, sides and bottom are mitred round: the grain runs over all four corners"
+      : stands === "posts"
+        ? "Between posts no side is mitred to the bottom"
+        : "Sides that go on below the bottom are not mitred to it",
+    why: "A mitre is the end of both boards: the case then stands on a plinth or a frame, on the floor by its bottom, or hangs on a wall. All four move alike from front to back.",
+    remedies: round
+      ? []
+      : [
+          set("Let the bottom into the sides", at("bottom"), "let-in"),
+          ...(stands === "sides"
+            ? [set("Stand it on a plinth", at("stands"), "plinth"), set("Lay its bottom on the floor", at("lift"), 0)]
+            : []),
+        ],
+  });
+}
+
 /** With no rails below it, a top carries itself between what it stands on. */
 export function topSags({ at: { corners, bays, deep, top }, species }: CaseFacts): Verdict | null {
   if (corners === "rails") return null;
@@ -115,7 +153,7 @@ const CORNER_WORDS = {
   },
 };
 
-const MITRED = "All four cuts against one stop, the two of the top first";
+const MITRED = "against one stop, the two of the top first";
 const HELD = {
   spline: "; the slot for the spline from the mitre’s inner side, its blade at the same tilt.",
   loose: "; slots square to the cut, from its inside corner.",
@@ -123,11 +161,14 @@ const HELD = {
   dowels: "; dowels come when the case is glued.",
 };
 /** What steps say of a case's own corners. */
-export const cornerWords = ({ corners, mitre }: Pick<Case, "corners" | "mitre">) =>
+export const cornerWords = ({ corners, mitre, round }: Pick<Case, "corners" | "mitre" | "round">) =>
   corners === "rails"
     ? null
     : corners === "mitred"
-      ? { title: "Mitre the sides and the top", detail: MITRED + HELD[mitre] }
+      ? {
+          title: round ? "Mitre sides, top and bottom" : "Mitre the sides and the top",
+          detail: `All ${round ? "eight" : "four"} cuts ${MITRED}${HELD[mitre]}`,
+        }
       : CORNER_WORDS[corners];
 
 /** What is driven into its corners from outside, once it is glued. */

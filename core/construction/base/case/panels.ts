@@ -11,7 +11,7 @@ import { looseShelfPanels } from "./loose-shelf";
 
 /** What is glued up from boards: sides, bottom, dividers, shelves, and drawer bottoms that are solid. */
 export function casePanels(at: Case, form: Form): PanelPlace[] {
-  const { side, inner, deep, inside, insideBack, under, high, bays, dividers, foot, cornered } = at;
+  const { side, inner, deep, inside, insideBack, under, high, bays, dividers, foot, cornered, outside } = at;
   const sizesAt = ["form", "case"];
   const depth = deep.to - insideBack;
   const plain = { width: depth, thickness: inner, sizesAt };
@@ -24,7 +24,12 @@ export function casePanels(at: Case, form: Form): PanelPlace[] {
     })),
     {
       ...{ id: "bottom", kind: "case-bottom", part: "Q", name: "bottom" },
-      ...{ ...plain, length: inside.to - inside.from + 2 * (at.bottomBelow ? tailLength(side, true) : letInto(side)) },
+      ...(at.round
+        ? { sizesAt, length: outside.to - outside.from, width: deep.to - deep.from, thickness: at.floor }
+        : {
+            ...plain,
+            length: inside.to - inside.from + 2 * (at.bottomBelow ? tailLength(side, true) : letInto(side)),
+          }),
     },
     ...(at.subTop
       ? [

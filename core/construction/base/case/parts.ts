@@ -36,7 +36,7 @@ export function caseParts({ form, at }: BaseFacts<Case>): AssemblyPart[] {
   const all: Plain[] = [
     ...sides(at),
     ...posts(at),
-    bottom(at),
+    at.round ? roundBottom(at) : bottom(at),
     ...(at.corners !== "rails" ? [] : at.subTop ? [subTop(at)] : rails(at)),
     ...dividers(at),
     ...shelves(at),
@@ -71,7 +71,7 @@ function sides(at: Case): Plain[] {
     const place: Place = { at: [x, foot, from], ...STANDING };
     return {
       ...{ id: `P${i + 1}`, kind: "case-side", name: "Side", letter: "P", ...panel },
-      note: `Glued from the boards chosen for it, its grain upright${at.corners === "mitred" ? "; mitred to the top" : at.corners === "rails" || at.corners === "butted" ? "" : at.corners === "rebated" ? "; what lies in the top’s rebate is included" : "; its tails in the top are included"}${cornered ? "; glued between its posts" : back > 0 ? "; a rebate for the back along its inner edge" : ""}.`,
+      note: `Glued from the boards chosen for it, its grain upright${at.round ? "; mitred at both ends" : at.corners === "mitred" ? "; mitred to the top" : at.corners === "rails" || at.corners === "butted" ? "" : at.corners === "rebated" ? "; what lies in the top’s rebate is included" : "; its tails in the top are included"}${cornered ? "; glued between its posts" : back > 0 ? "; a rebate for the back along its inner edge" : ""}.`,
       shape: endShape(
         { width: to - from, thickness: side },
         under - foot + (at.corners === "mitred" ? at.top.thickness : 0),
@@ -93,7 +93,7 @@ const posts = (at: Case): Plain[] =>
 
 /** What is cut from the back of a side or its post: the rebate for the back along its inner edge, the notch round a skirting. */
 function behindIt(at: Case, place: Place, { x, wide, from }: { x: number; wide: number; from: number }): Worked[] {
-  const { back, deep, under, lift, skirting } = at;
+  const { back, deep, under, backLow, skirting } = at;
   const rebate = rebateOf(at);
   const inner = x < 0 ? x + wide - rebate : x;
   return [
@@ -102,8 +102,8 @@ function behindIt(at: Case, place: Place, { x, wide, from }: { x: number; wide: 
           cut(
             LIES_IN[at.backed],
             place,
-            { length: under - lift, width: back, thickness: rebate },
-            { at: [inner, lift, deep.from], ...STANDING },
+            { length: under - backLow, width: back, thickness: rebate },
+            { at: [inner, backLow, deep.from], ...STANDING },
           ),
         ]
       : []),
@@ -131,6 +131,30 @@ const bottom = ({ inside, deep, insideBack, lift, inner, bottomBelow }: Case): P
   place: { at: [inside.from, lift, deep.to], ...LYING },
   opens: [0, -PULL.down, 0],
 });
+
+/** One that is mitred to the sides: from outside to outside, a rebate for the back in its upper face. */
+function roundBottom(at: Case): Plain {
+  const { outside, deep, inside, lift, floor, back, backLow, high } = at;
+  const place: Place = { at: [outside.from, lift, deep.to], ...LYING };
+  const rebate = high.from - backLow;
+  return {
+    ...bottom(at),
+    note: `Glued from the boards chosen for it; mitred to both sides${back > 0 ? "; a rebate for the back along its inner edge" : ""}.`,
+    shape: { length: outside.to - outside.from, width: deep.to - deep.from, thickness: floor },
+    place,
+    cuts:
+      back > 0
+        ? [
+            cut(
+              LIES_IN[at.backed],
+              place,
+              { length: inside.to - inside.from + 2 * rebate, width: back, thickness: rebate },
+              { at: [inside.from - rebate, backLow, deep.from + back], ...LYING },
+            ),
+          ]
+        : [],
+  };
+}
 
 const subTop = ({ inside, deep, insideBack, under, inner }: Case): Plain => ({
   ...{ id: "A", kind: "sub-top", name: "Sub-top", letter: "A", ...panel },
@@ -216,14 +240,14 @@ const kick = ({ inside, deep, lift, inner }: Case): Plain => ({
 });
 
 function back(at: Case): Plain {
-  const { inside, deep, lift, under, back: thickness } = at;
+  const { inside, deep, backLow, under, back: thickness } = at;
   const rebate = rebateOf(at);
   return {
     ...{ id: "M", kind: "case-back", name: "Back", letter: "M", ...solid, role: "sheet" },
     note: "In the sides’ rebates, screwed to the bottom, the rail above and the dividers.",
     sheet: { material: "plywood", thickness },
-    shape: { length: inside.to - inside.from + 2 * rebate, width: under - lift, thickness },
-    place: { at: [inside.from - rebate, lift, deep.from], x: [1, 0, 0], y: [0, 1, 0] },
+    shape: { length: inside.to - inside.from + 2 * rebate, width: under - backLow, thickness },
+    place: { at: [inside.from - rebate, backLow, deep.from], x: [1, 0, 0], y: [0, 1, 0] },
     opens: [0, 0, -PULL.back],
   };
 }

@@ -8,6 +8,7 @@ import { footLength, reliefOf } from "../standing-end";
 import { fillersOf } from "./alcove";
 import type { Bay, Case, Division, Drawer, Opening } from "./case";
 import type { Span } from "../leg-frame/place";
+import { rebateOf } from "./cut";
 import { doorsOf } from "./door";
 import { doorDeep } from "./door-battens";
 import { drawerOf } from "./drawer";
@@ -51,6 +52,10 @@ function bayOf({ rows, width }: CaseBay, { from, to }: Span, high: Span, inner: 
   return { from, to, typed: width, openings, divisions };
 }
 
+/** Whether its bottom is mitred to the sides: nothing of them goes on below it. */
+export const isRound = ({ corners, bottom, stands, lift }: CaseChoices) =>
+  corners === "mitred" && bottom === "mitred" && stands !== "posts" && (stands !== "sides" || lift === 0);
+
 /** A kick board stands back from the front by so much, and so far off the floor, mm. @source common practice */
 export const KICK = { back: 40, off: 3, least: 25 };
 
@@ -76,7 +81,10 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
   ];
   const edge = posted ? measuredOr(asBuilt, "case-post", "thickness", choice.post) : side;
   const inside = { from: -half + edge, to: half - edge };
-  const high = { from: choice.lift + inner, to: joined ? under : under - inner };
+  const raised = choice.stands !== "sides";
+  const round = isRound(choice);
+  const floor = round ? side : inner;
+  const high = { from: choice.lift + floor, to: joined ? under : under - inner };
   const insideBack = deep.from + back;
   const widths = shared(
     inside.to - inside.from - (choice.bays.length - 1) * inner,
@@ -107,16 +115,15 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
   );
   const skirting = skirtingBehind(choice, joined ? 0 : choice.behind);
   // what stands on the floor below the case stands before the skirting
-  const floor = { from: deep.from + (skirting?.depth ?? 0), to: deep.to };
-  const raised = choice.stands !== "sides";
+  const ground = { from: deep.from + (skirting?.depth ?? 0), to: deep.to };
   const outside = { from: -half, to: half };
   const framed = choice.stands === "frame";
-  const legs = framed ? placeLegFrame(choice.frame, { across: outside, deep: floor }, choice.lift) : null;
+  const legs = framed ? placeLegFrame(choice.frame, { across: outside, deep: ground }, choice.lift) : null;
   const plinth =
     choice.stands === "plinth"
-      ? placePlinth({ x: outside, z: floor }, { height: choice.lift, thickness: inner, setBack: choice.setBack })
+      ? placePlinth({ x: outside, z: ground }, { height: choice.lift, thickness: inner, setBack: choice.setBack })
       : null;
-  const relief = raised ? 0 : choice.relief;
+  const relief = raised || round ? 0 : choice.relief;
   const feet = hung
     ? []
     : legs
@@ -124,14 +131,14 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
       : plinth
         ? plinthFeet(plinth)
         : posted
-          ? postFeet({ x: outside, z: floor }, edge)
-          : feetOf(half, side, floor, reliefOf(relief, under));
+          ? postFeet({ x: outside, z: ground }, edge)
+          : feetOf(half, side, ground, reliefOf(relief, under));
   const dividers = bays.slice(1).map(({ from }) => from - inner / 2);
   const at: Case = {
     kind: "case",
     keeps: { end: !joined, side: !joined },
     ...{ corners, subTop, mitre: choice.mitre },
-    flush: true,
+    flush: !joined,
     ...(hung ? { hangs: true as const } : {}),
     ...{ top, core, under, side, inner, back, deep, inside, insideBack, high, rail, bays, feet },
     ...{ outside, legs, plinth, onWall: hung, relief },
@@ -141,10 +148,11 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
     cornered: posted ? cornerPosts(deep, edge) : null,
     edge,
     foot: posted ? Math.max(0, choice.lift - POSTS.below) : raised ? choice.lift : 0,
-    bottomBelow: raised && !posted,
+    bottomBelow: raised && !posted && !round,
+    ...{ round, floor, backLow: round ? high.from - rebateOf({ side }) : choice.lift },
     skirting,
     dust: choice.dust ? choice.sheet : null,
-    kick: !raised && choice.kick && choice.lift >= KICK.least,
+    kick: !raised && !round && choice.kick && choice.lift >= KICK.least,
     dividers,
     drawers: classed(drawers),
     slid: choice.drawers.on === "slides",

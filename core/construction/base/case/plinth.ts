@@ -72,8 +72,8 @@ export function plinthContacts(at: Case, plinth: Plinth, slot: number): Contact[
     ...{ group: `${kind}+case-bottom`, name: `Bottom to the ${said} of the plinth`, enters: "Q", receives },
     ...{ how: "screws", section: { width, thickness }, depth: height, face },
     screws: {
-      ...{ screws: Math.max(2, Math.round(width / PLINTH.every)), through: at.inner },
-      long: screwFor(at.inner + Math.min(PLINTH.into, height - 2)),
+      ...{ screws: Math.max(2, Math.round(width / PLINTH.every)), through: at.floor },
+      long: screwFor(at.floor + Math.min(PLINTH.into, height - 2)),
       ...(slotWay ? { slot, slotWay } : {}),
     },
   });

@@ -6,7 +6,7 @@ import { dovetailSlope } from "../dovetail-slope";
 import type { LegFrame } from "../leg-frame/place";
 import { frameFits, frameHeight, frameLegs } from "../leg-frame/rules";
 import { ALCOVE_RULES } from "./alcove-rules";
-import { topJoined, topSags } from "./corners";
+import { bottomRound, topJoined, topSags } from "./corners";
 import { bayAdded } from "./divide";
 import { dustLies } from "./dust";
 import { hangs } from "./hung-drawer-rules";
@@ -50,6 +50,7 @@ export const CASE_RULES: readonly Rule<CaseFacts>[] = [
   fastening,
   topJoined,
   topSags,
+  bottomRound,
   ({ at: place, form, species }) =>
     dovetailSlope(
       form.case.slope,
@@ -206,8 +207,8 @@ const raising = ({ gap, rail }: LegFrame) => {
 const FREE = 90;
 
 /** Something keeps the dust out and the foot from the bottom's edge. */
-function kick({ at: { lift, inner, relief, cornered, bottomBelow }, form }: CaseFacts): Verdict | null {
-  if (bottomBelow || cornered || (!form.case.kick && lift === 0)) return null;
+function kick({ at: { lift, inner, relief, cornered, bottomBelow, round }, form }: CaseFacts): Verdict | null {
+  if (bottomBelow || cornered || round || (!form.case.kick && lift === 0)) return null;
   const wanted = form.case.kick;
   const low = wanted && lift < KICK.least;
   const bare = lift - relief;

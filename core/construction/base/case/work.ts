@@ -82,7 +82,7 @@ export function caseWork({
     step({
       id: "case-housings",
       title: `Cut the housings of sides${dividers.length > 0 ? `, bottom${at.subTop ? ", sub-top" : ""} and dividers` : ""}`,
-      detail: `Both sides from one fence setting, front edges together, so that left and right can't differ; stopped short of the front and squared with a chisel.${back > 0 ? ` Then the back’s rebate, ${fine(back)} deep, along ${posts.length > 0 ? "both back posts" : "both sides"}.` : ""}${frames.length > 0 ? " Stub mortises for the drawer rails from the same layout stick." : ""}${loose.length > 0 ? ` Holes of ${PIN.diameter} mm for the shelves’ pins from one template, its foot always down.` : ""}${at.skirting && !raised ? ` The back corners of both feet are notched for the skirting, ${mm(at.skirting.height)} high and ${mm(at.skirting.depth)} deep.` : ""}`,
+      detail: `Both sides from one fence setting, front edges together, so that left and right can't differ; stopped short of the front and squared with a chisel.${back > 0 ? ` Then the back’s rebate, ${fine(back)} deep, along ${posts.length > 0 ? "both back posts" : "both sides"}.` : ""}${frames.length > 0 ? " Stub mortises for the drawer rails from the same layout stick." : ""}${loose.length > 0 ? ` Holes of ${PIN.diameter} mm for the shelves’ pins from one template, its foot always down.` : ""}${at.skirting && !raised && at.foot < at.skirting.height ? ` ${posts.length > 0 ? "The back posts’ feet" : "The back corners of both feet"} are notched for the skirting, ${mm(at.skirting.height)} high and ${mm(at.skirting.depth)} deep.` : ""}`,
       parts: panels,
       after: sized,
       hours: 1 + 0.3 * (2 + 2 * dividers.length + 2 * shelves.length),
@@ -105,9 +105,9 @@ export function caseWork({
         ? `${crown.title}${raised ? ", and the bottom into the sides" : ""}`
         : `Dovetail the ${at.subTop ? "sub-top" : "rails under the top"}${raised ? " and the bottom" : ""} into the ${posts.length > 0 ? "posts" : "sides"}`,
       detail: `${crown ? `${crown.detail}${dividers.length > 0 ? " The dividers’ housings in the top’s underside with it, from the bottom’s own setting." : ""}` : `Tails first, ${at.subTop ? "on the sub-top’s ends" : "on both rails and to one gauge"}; the ${posts.length > 0 ? "posts" : "sides"}’ sockets are marked from the very tails that go there, each corner numbered. They go in from above: the top hides them.`}${raised ? ` The bottom’s, from edge to edge, go in from below, ${at.onWall ? "and are seen from there only" : `and the ${legs ? "frame" : "plinth"} hides those`}.` : ""}`,
-      parts: [crown ? "top" : flat, "case-side", ...(raised ? ["case-bottom"] : [])],
+      parts: [crown ? "top" : flat, "case-side", ...(raised || at.round ? ["case-bottom"] : [])],
       after: ["case-housings", ...milled, ...(crown ? ["flatten"] : [])],
-      hours: (raised ? 6 : 2.5) + (crown ? 3 : 0),
+      hours: (raised || at.round ? 6 : 2.5) + (crown ? 3 : 0),
       check: crown
         ? "Each corner goes together dry by half its depth, and no further: once is enough for the rest."
         : `${at.subTop ? "Sub-top" : "Rails"} flush with the ${posts.length > 0 ? "posts’ heads" : "sides’ upper edges"}, or a hair above.`,
@@ -151,7 +151,7 @@ export function caseWork({
       check:
         "Diagonals of the front and of the back alike within 1 mm while the glue is wet; no side bowed by a clamp.",
     }),
-    ...(later ? [cornerStep(later, ["top", "case-side"])] : []),
+    ...(later ? [cornerStep(later, ["top", "case-side", ...(at.round ? ["case-bottom"] : [])])] : []),
     ...(kinds.length > 0
       ? [
           step({
