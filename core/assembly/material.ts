@@ -15,11 +15,15 @@ interface Sheet {
 }
 
 /** @source Wood Handbook ch. 12, from memory: plywood and fibreboard change some 0.02 to 0.03 % in their plane for a percent of moisture;
- * plywood bends with 6 to 9 GPa */
-export const SHEETS: Record<"plywood", Sheet> = {
+ * plywood bends with 6 to 9 GPa, fibreboard of medium density with 2.5 to 3.5 */
+export const SHEETS: Record<"plywood" | "fibreboard", Sheet> = {
   plywood: {
     ...{ name: "Plywood", density: 650, change: 0.0002, stiffness: 7, colour: ["#e6d3ae", "#cdb588"] },
     sold: { length: 2500, width: 1250 },
+  },
+  fibreboard: {
+    ...{ name: "Fibreboard", density: 740, change: 0.0003, stiffness: 3, colour: ["#c9b391", "#ab9470"] },
+    sold: { length: 2440, width: 1220 },
   },
 };
 export type SheetName = keyof typeof SHEETS;

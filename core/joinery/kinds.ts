@@ -4,6 +4,7 @@ import { Bolted, boltedBodies, boltedCard, boltedHeld } from "./bolted";
 import { Bridle, bridleBodies, bridleCard, bridleHeld } from "./bridle";
 import { Dovetail, dovetailBodies, dovetailCard, dovetailHeld } from "./dovetail";
 import { Dowelled, dowelledBodies, dowelledCard, dowelledHeld } from "./dowelled";
+import { Glued, gluedBodies, gluedCard, gluedHeld } from "./glued";
 import { HalfLap, halfLapBodies, halfLapCard, halfLapHeld } from "./half-lap";
 import { Housing, housingBodies, housingCard, housingHeld } from "./housing";
 import { Inlaid, inlaidBodies, inlaidCard, inlaidHeld } from "./inlaid";
@@ -33,6 +34,7 @@ export type KindOfJoint =
   | Bolted
   | Dovetail
   | Rebated
+  | Glued
   | Dowelled
   | PocketScrewed
   | Inlaid
@@ -77,6 +79,7 @@ const KINDS: { [K in KindOfJoint["kind"]]: Kind<Extract<KindOfJoint, { kind: K }
   bridle: { name: "Bridle joint", bodies: bridleBodies, held: bridleHeld, card: bridleCard },
   dovetail: { name: "Dovetails", bodies: dovetailBodies, held: dovetailHeld, card: dovetailCard },
   rebated: { name: "Rebated corner", bodies: rebatedBodies, held: rebatedHeld, card: rebatedCard },
+  glued: { name: "Glued edge", bodies: gluedBodies, held: gluedHeld, card: gluedCard },
   dowelled: { name: "Dowels", bodies: dowelledBodies, held: dowelledHeld, card: dowelledCard },
   "pocket-screwed": {
     name: "Pocket screws",

@@ -67,7 +67,12 @@ const USUAL_BACKS = {
 
 const NO_SKIRTING = { height: 0, depth: 0 };
 
+export const CASE_OF = ["solid", "plywood", "fibreboard"] as const;
+
 const caseSchema = v.strictObject({
+  /** sides, bottom, dividers and shelves: glued up from boards, or cut from sheets and lipped in front */
+  of: v.optional(choice("what the case is of", CASE_OF), "solid"),
+  lip: v.optional(size("thickness of lippings", 2, 40), 8),
   thickness: size("thickness of the sides", 8, 80),
   /** of bottom, dividers, shelves and drawer rails */
   inner: size("thickness of bottom and dividers", 6, 60),
@@ -195,6 +200,8 @@ export type CaseBay = v.InferOutput<typeof baySchema>;
 
 /** @source common practice */
 export const USUAL_CASE: CaseChoices = {
+  of: "solid",
+  lip: 8,
   ...{ thickness: 21, inner: 20, rails: 60, behind: 0, lift: 60, kick: true, relief: 12 },
   ...{
     back: "sheet",

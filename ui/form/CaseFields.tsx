@@ -3,6 +3,7 @@ import { AutoLengthField } from "../fields/auto";
 import { Choice, LengthField, NumberField, Tick } from "../fields/fields";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
+import { CaseBackFields } from "./CaseBackFields";
 import { DoorFields } from "./DoorFields";
 import { Group } from "./Group";
 import { MITRE_NAMES } from "./mitres";
@@ -22,6 +23,17 @@ export function CaseFields() {
   return (
     <>
       <Group name="Boards">
+        <Choice
+          label="The case is of"
+          value={choice.of}
+          options={[
+            { value: "solid", name: "Boards, glued up" },
+            { value: "plywood", name: "Plywood, lipped in front" },
+            { value: "fibreboard", name: "Fibreboard, lipped in front" },
+          ]}
+          onTake={(value) => set("What the case is of", at("of"), value)}
+        />
+        {choice.of !== "solid" && size("Lippings", choice.lip, "lip")}
         <Choice
           label="The top"
           value={choice.corners}
@@ -112,36 +124,7 @@ export function CaseFields() {
         {choice.stands === "sides" && (
           <Tick label="A kick board" checked={choice.kick} onTake={(value) => set("Kick board", at("kick"), value)} />
         )}
-        <Choice
-          label="Back"
-          value={choice.back}
-          options={[
-            { value: "sheet", name: "Sheet in a rebate" },
-            { value: "framed", name: "Frame with panels" },
-            { value: "boards", name: "Boards that lap" },
-            { value: "none", name: "None" },
-          ]}
-          onTake={(value) => set("Back", at("back"), value)}
-        />
-        {choice.back === "sheet" && size("Sheet, as measured", choice.sheet, "sheet")}
-        {(choice.back === "boards" || choice.back === "framed") &&
-          size("Thickness of the back", choice.backs.thickness, "backs", "thickness")}
-        {choice.back === "boards" && (
-          <>
-            {size("Boards about", choice.backs.board, "backs", "board")}
-            {size("They lap", choice.backs.lap, "backs", "lap")}
-            {size("Left in a lap", choice.backs.gap, "backs", "gap")}
-          </>
-        )}
-        {choice.back === "framed" && (
-          <>
-            {size("Back’s stiles", choice.backs.stile, "backs", "stile")}
-            {size("Back’s rails", choice.backs.rail, "backs", "rail")}
-            {size("Back’s panels", choice.backs.panelThickness, "backs", "panelThickness")}
-            {size("Their grooves", choice.backs.groove, "backs", "groove")}
-            {size("Free in them", choice.backs.free, "backs", "free")}
-          </>
-        )}
+        <CaseBackFields />
         {choice.stands !== "wall" && (
           <>
             {size("Skirting behind it, high", choice.skirting.height, "skirting", "height")}

@@ -4,6 +4,7 @@ import type { Place } from "../../assembly/place";
 import { blindTenon, Meets } from "../../joinery/blind-tenon";
 import { dovetail, Slope } from "../../joinery/dovetail";
 import { endJoint } from "../../joinery/end-joint";
+import { glued } from "../../joinery/glued";
 import { housing } from "../../joinery/housing";
 import type { SettingCard } from "../../joinery/joint";
 import type { KindOfJoint } from "../../joinery/kinds";
@@ -20,7 +21,7 @@ import { mm } from "../../verdict/verdict";
 /**
  * A face two parts share: let in over the whole end, stopped before the front, on stub tenons, edge to edge along the grain, tenoned into a leg that another rail enters
  * beside it, dovetailed lapped or through, mitred, in a rebate with pins,
- * butted on loose tenons or dowels, screwed.
+ * butted on loose tenons or dowels, glued face to face, screwed.
  */
 export interface Contact {
   /** receives+enters, by kinds: all of it share one joint */
@@ -29,7 +30,18 @@ export interface Contact {
   enters: string;
   receives: string;
   how:
-    "let-in" | "stopped" | "stub" | "edge" | "rail" | "lapped" | "through" | "mitred" | "rebated" | "butted" | "screws";
+    | "let-in"
+    | "stopped"
+    | "stub"
+    | "edge"
+    | "rail"
+    | "lapped"
+    | "through"
+    | "mitred"
+    | "rebated"
+    | "butted"
+    | "glued"
+    | "screws";
   section: { width: number; thickness: number };
   /** how far the part that receives goes on behind the face, and how much of that is its own */
   depth: number;
@@ -171,6 +183,8 @@ function jointOf(
         setting: choices.groups[meets.group] ?? { ...USUAL_TENON, kind: "loose", tenons },
       });
     }
+    case "glued":
+      return glued(meets, section, depth);
     case "screws":
       return screwed({ meets, section, into: { depth }, ...screws! });
   }

@@ -7,19 +7,20 @@ import { rebateOf } from "./cut";
 import { shelfKind } from "./kinds";
 import { shelvesOf } from "./inside";
 
-/** A screw for so much of the back's edge, and so far into what is behind it, mm. @source common practice */
-export const BACK_SCREWS = { every: 220, into: 22 };
+/** A screw for so much of the back's edge, and so far into what is behind it; into a rail no further than so much short of its middle, where
+ * the top's screws stand. mm @source common practice */
+export const BACK_SCREWS = { every: 220, into: 22, short: 7, least: 10 };
 
 /** Screws through the back into the edges behind which it lies. */
 export function atBack(at: Case): Contact[] {
   const { inside, insideBack, backLow, inner, under, high, dividers, deep, rail, bays } = at;
   const shelves = shelvesOf(at);
   const screwed = { enters: "M", how: "screws" } as const;
-  const section = (width: number) => ({
+  const section = (width: number, into = BACK_SCREWS.into) => ({
     section: { width, thickness: inner },
     screws: {
       screws: Math.max(2, Math.round(width / BACK_SCREWS.every) + 1),
-      ...{ through: at.back, long: screwFor(at.back + BACK_SCREWS.into) },
+      ...{ through: at.back, long: screwFor(at.back + into) },
     },
   });
   const length = inside.to - inside.from;
@@ -39,7 +40,8 @@ export function atBack(at: Case): Contact[] {
             ...(at.subTop
               ? { group: "sub-top+case-back", name: "Back to sub-top", receives: "A", depth: deep.to - insideBack }
               : { group: "case-rail+case-back", name: "Back to rail", receives: "A2", depth: rail }),
-            ...{ ...section(length), face: along(under - inner) },
+            ...section(length, at.subTop ? BACK_SCREWS.into : intoRail(rail)),
+            face: along(under - inner),
           },
         ]),
     ...shelves.map(({ bay, at: { from } }, i): Contact => ({
@@ -56,6 +58,9 @@ export function atBack(at: Case): Contact[] {
     })),
   ];
 }
+
+const intoRail = (rail: number) =>
+  Math.min(BACK_SCREWS.into, Math.max(BACK_SCREWS.least, rail / 2 - BACK_SCREWS.short));
 
 /** With no rail above, it is screwed into the rebates' floors along both sides. */
 function backToSides(at: Case, screwed: Pick<Contact, "enters" | "how">): Contact[] {

@@ -58,6 +58,10 @@ export interface Case extends PieceGeometry {
   floor: number;
   /** where a back begins: its lower edge */
   backLow: number;
+  /** cut from sheets and not glued up from boards; how thick the lipping of an edge is, 0 where there is none; z where boards end in front */
+  sheet: Exclude<CaseChoices["of"], "solid"> | null;
+  lip: number;
+  face: number;
   /** nothing of a side lies below the bottom: it is dovetailed from below */
   bottomBelow: boolean;
   plinth: Plinth | null;

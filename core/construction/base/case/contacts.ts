@@ -4,11 +4,10 @@ import { DOWN, FRONT, LEFT, RIGHT, UP } from "../../../assembly/vector";
 import { isWhole } from "../../top/core";
 import { Contact, screwFor } from "../contact";
 import type { Form } from "../../../piece/schema";
-import { ofDoor } from "./door";
-import { battenContacts } from "./door-battens";
+import { called, doorContacts } from "./door-contacts";
 import { atDrawer } from "./drawer-contacts";
 import { besideOf, framesOf, RUNNER, Runner, runnersOf, STUBS_APART } from "./frames";
-import type { Case, Door } from "./case";
+import type { Case } from "./case";
 import type { Span } from "../leg-frame/place";
 import { shelvesOf } from "./inside";
 import { KICK } from "./place";
@@ -16,10 +15,12 @@ import { backContacts } from "./back-contacts";
 import { atBack } from "./back-sheet";
 import { cornerContacts, dividerToTop, roundContacts } from "./corners";
 import { railKind, shelfKind } from "./kinds";
+import { boardsOf } from "./parts";
 import { postContacts, uprightAt, uprights } from "./posts";
 import { fillerContacts } from "./filler";
 import { hungContacts } from "./hung";
 import { plinthContacts } from "./plinth";
+import { lipContacts } from "./sheet";
 import { legFrameContacts } from "../leg-frame/parts";
 
 /**
@@ -36,12 +37,16 @@ function intoSides(
   return ([-1, 1] as const).flatMap((way) =>
     uprights(at, way, deep).map((each): Contact => ({
       ...{ ...known, group: `${each.kind}+${kind}`, name: `${known.name} to ${each.said}`, receives: each.id },
-      how: known.how === "stopped" && each.to < deep.to ? "let-in" : known.how,
+      how: known.how === "stopped" && each.to < at.face ? "let-in" : known.how,
+      every: BUTTED,
       ...{ depth: at.side, section: { width: each.to - each.from, thickness: at.inner } },
       face: ends(at.inside, lies.from, lies.to, each.from)[way < 0 ? 0 : 1],
     })),
   );
 }
+
+/** A loose tenon for so much of a butted end, mm. @source common practice */
+const BUTTED = 110;
 
 /** Ends of what lies between two that stand: its left end and its right, y from the back to the front. */
 const ends = ({ from, to }: Span, low: number, high: number, z: number): [Place, Place] => [
@@ -56,6 +61,7 @@ export function contactsOf(at: Case, form: Form): Contact[] {
   return [
     ...betweenSides(at),
     ...postContacts(at),
+    ...lipContacts(at, boardsOf(at)),
     ...(whole ? cornerContacts(at) : []),
     ...atDividers(at, whole),
     ...inBays(at),
@@ -70,17 +76,14 @@ export function contactsOf(at: Case, form: Form): Contact[] {
     ...(at.plinth ? plinthContacts(at, at.plinth, choice.slot) : []),
     ...(at.backed === "sheet" ? atBack(at) : []),
     ...backContacts(at, form),
-    ...at.doors.flatMap((door) => {
-      const named = called(door, at.doors, "Door");
-      return door.battens ? battenContacts(door, named) : atDoor(door, door.face, named);
-    }),
+    ...doorContacts(at),
     ...at.drawers.flatMap((drawer) => atDrawer(drawer, choice.drawers.tails, called(drawer, at.drawers, "Drawer"))),
   ].filter(({ section }) => section.width > 0 && section.thickness > 0);
 }
 
 function betweenSides(at: Case): Contact[] {
-  const { inside, deep, insideBack, lift, inner, side, under, rail } = at;
-  const whole = { from: insideBack, to: deep.to };
+  const { inside, deep, insideBack, lift, inner, side, under, rail, sheet } = at;
+  const whole = { from: insideBack, to: at.face };
   const flat = { from: under - inner, to: under };
   const both = (faces: [Place, Place], rest: Omit<Contact, "receives" | "face">): Contact[] =>
     faces.map((face, i) => ({ ...rest, face, receives: `P${i + 1}` }));
@@ -90,15 +93,19 @@ function betweenSides(at: Case): Contact[] {
       : intoSides(at, { from: lift, to: lift + inner }, whole, {
           ...{ kind: "case-bottom", name: "Bottom", enters: "Q" },
           // with nothing of a side below it, it is dovetailed from below
-          how: at.bottomBelow ? "lapped" : "stopped",
+          how: !at.bottomBelow ? "stopped" : sheet ? "butted" : "lapped",
         })),
-    ...(at.subTop ? intoSides(at, flat, whole, { kind: "sub-top", name: "Sub-top", enters: "A", how: "lapped" }) : []),
+    ...(at.subTop
+      ? intoSides(at, flat, whole, { kind: "sub-top", name: "Sub-top", enters: "A", how: sheet ? "butted" : "lapped" })
+      : []),
     ...(at.corners === "rails" && !at.subTop ? [deep.to - rail, insideBack] : []).flatMap((z, i) =>
       ends(inside, flat.from, flat.to, z).map((face, j): Contact => {
         const { id, kind, said } = uprightAt(at, j === 0 ? -1 : 1, z + rail / 2);
         return {
-          ...{ group: `${kind}+case-rail`, name: `Rail under the top to ${said}`, enters: `A${i + 1}`, how: "lapped" },
-          ...{ receives: id, depth: at.edge, section: { width: rail, thickness: inner }, face },
+          ...{ group: `${kind}+case-rail`, name: `Rail under the top to ${said}`, enters: `A${i + 1}`, receives: id },
+          ...{ how: sheet ? "butted" : "lapped", every: BUTTED, depth: at.edge, face },
+          // a lipping takes no joint: both rails have the same
+          section: { width: rail - (sheet ? at.lip : 0), thickness: inner },
         };
       }),
     ),
@@ -118,13 +125,13 @@ function betweenSides(at: Case): Contact[] {
 }
 
 function atDividers(at: Case, whole: boolean): Contact[] {
-  const { dividers, inner, high, deep, insideBack, rail, corners, top, subTop } = at;
+  const { dividers, inner, high, deep, insideBack, rail, corners, top, subTop, face: front } = at;
   return dividers.flatMap((x, i): Contact[] => {
     const known = { enters: dividers.length > 1 ? `DV${i + 1}` : "DV", depth: inner };
     return [
       {
         ...{ ...known, group: "case-bottom+divider", name: "Divider to bottom", receives: "Q", how: "stopped" },
-        section: { width: deep.to - insideBack, thickness: inner },
+        section: { width: front - insideBack, thickness: inner },
         face: { at: [x + inner / 2, high.from, insideBack], x: DOWN, y: FRONT },
       },
       ...(whole ? [dividerToTop(known.enters, { x: x - inner / 2, high, deep, insideBack, inner, top })] : []),
@@ -138,14 +145,14 @@ function atDividers(at: Case, whole: boolean): Contact[] {
                 receives: "A",
                 how: "stopped" as const,
               },
-              section: { width: deep.to - insideBack, thickness: inner },
+              section: { width: front - insideBack, thickness: inner },
               face: { at: [x - inner / 2, high.to, insideBack] as const, x: UP, y: FRONT },
             },
           ]
         : []),
       ...(corners === "rails" && !subTop ? [deep.to - rail, insideBack] : []).map((z, n): Contact => ({
         ...{ ...known, group: "case-rail+divider", name: "Divider to rail", receives: `A${n + 1}`, how: "let-in" },
-        section: { width: rail, thickness: inner },
+        section: { width: rail - at.lip, thickness: inner },
         face: { at: [x - inner / 2, high.to, z], x: UP, y: FRONT },
       })),
     ];
@@ -166,9 +173,9 @@ function inBays(at: Case): Contact[] {
   return [
     ...shelves.flatMap(({ bay, at: lies }, n) =>
       bothEnds.flatMap((i) =>
-        besides(bay, i, lies, { from: insideBack, to: deep.to }).map(({ id, kind, said, from, to, face }): Contact => ({
+        besides(bay, i, lies, { from: insideBack, to: at.face }).map(({ id, kind, said, from, to, face }): Contact => ({
           ...{ name: `Shelf to ${said}`, enters: shelves.length > 1 ? `H${n + 1}` : "H", receives: id, face },
-          ...{ how: to < deep.to ? "let-in" : "stopped", group: `${kind}+${shelfKind(bay)}` },
+          ...{ how: to < at.face ? "let-in" : "stopped", group: `${kind}+${shelfKind(bay)}` },
           ...{ depth: Math.min(side, inner), section: { width: to - from, thickness: inner } },
         })),
       ),
@@ -176,9 +183,9 @@ function inBays(at: Case): Contact[] {
     ...framesOf(at).flatMap(({ id: enters, bay, at: lies, behind }) => {
       const from = behind ? insideBack : deep.to - rail;
       return bothEnds.flatMap((i) =>
-        besides(bay, i, lies, { from, to: from + rail }).map(({ id, kind, said, divider, face }): Contact => ({
+        besides(bay, i, lies, { from, to: from + rail - at.lip }).map(({ id, kind, said, divider, face }): Contact => ({
           ...{ name: `Drawer rail to ${said}`, enters, receives: id, face, how: "stub" },
-          ...{ group: `${kind}+${railKind(bay)}`, section: { width: rail, thickness: inner } },
+          ...{ group: `${kind}+${railKind(bay)}`, section: { width: rail - at.lip, thickness: inner } },
           // a divider has its neighbour's tenons on the other side
           ...(divider ? { depth: inner, most: inner / 2 - STUBS_APART } : { depth: at.edge }),
         })),
@@ -236,29 +243,4 @@ function hungContact(at: Case, strip: Runner, slot: number): Contact {
     screws: { screws: 3, through: width, long: screwFor(width + depth - RUNNER.over), slot, tight: true },
     face: side < 0 ? { at: [x, y, z], x: LEFT, y: FRONT } : { at: [x + width, y + thickness, z], x: RIGHT, y: FRONT },
   };
-}
-
-/** Drawers or doors of one size as a joint's name calls them: by their numbers, where there are several sizes. */
-function called<T extends { size: number; n: number }>({ size }: T, all: readonly T[], one: string): string {
-  if (all.every((each) => each.size === size)) return one;
-  const same = all.filter((each) => each.size === size).map(({ n }) => n);
-  return `${one} ${same.join(", ")}`;
-}
-
-function atDoor(door: Door, front: number, named: string): Contact[] {
-  const { n, across, high, stile, rail, thickness } = door;
-  const known: Omit<Contact, "enters" | "receives" | "face"> = {
-    ...{ group: `${ofDoor("door-stile", door)}+${ofDoor("door-rail", door)}`, name: `${named}: rail to stile` },
-    ...{ how: "stub", section: { width: rail, thickness }, depth: stile },
-  };
-  return [high.from, high.to - rail].flatMap((y, i): Contact[] => {
-    const enters = `R${2 * n - 1 + i}`;
-    return [
-      { ...known, enters, receives: `RS${2 * n - 1}`, face: { at: [across.from + stile, y, front], x: LEFT, y: UP } },
-      {
-        ...{ ...known, enters, receives: `RS${2 * n}` },
-        face: { at: [across.to - stile, y, front - thickness], x: RIGHT, y: UP },
-      },
-    ];
-  });
 }

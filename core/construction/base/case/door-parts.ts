@@ -7,6 +7,7 @@ import { cut, PULL } from "./cut";
 import { hingesOf, ofDoor, panelOf } from "./door";
 import { cupIn, hingeIn, LEVEL, UPRIGHT } from "./door-hinges";
 import { besideAt } from "./posts";
+import { lipOf } from "./sheet";
 import { battenedParts } from "./door-battens";
 import { latchHoles } from "./door-latch";
 import { doorHoles } from "./pull";
@@ -114,6 +115,15 @@ export function hinged(parts: readonly AssemblyPart[], at: Case): AssemblyPart[]
       hingeIn(part.place, { x: door.hung < 0 ? from : to, way: door.hung, middle, front: at.deep.to }),
     );
     cuts.set(id, [...(cuts.get(id) ?? []), ...mine]);
+    // a leaf is wider than a lipping
+    const lip = lipOf(parts, id);
+    if (lip)
+      cuts.set(lip.id, [
+        ...(cuts.get(lip.id) ?? []),
+        ...hingesOf(door).map((middle) =>
+          hingeIn(lip.place, { x: door.hung < 0 ? from : to, way: door.hung, middle, front: at.deep.to }),
+        ),
+      ]);
   }
   return parts.map((part) => {
     const mine = cuts.get(part.id);

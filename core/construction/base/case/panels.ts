@@ -7,6 +7,7 @@ import { doorPanels } from "./door";
 import { drawerPanels } from "./drawer";
 import { ordinal } from "./facts";
 import { intoTop, letInto, shelvesOf } from "./inside";
+import { isSheeted } from "./sheet";
 import { looseShelfPanels } from "./loose-shelf";
 
 /** What is glued up from boards: sides, bottom, dividers, shelves, and drawer bottoms that are solid. */
@@ -16,7 +17,7 @@ export function casePanels(at: Case, form: Form): PanelPlace[] {
   const depth = deep.to - insideBack;
   const plain = { width: depth, thickness: inner, sizesAt };
   const shelves = shelvesOf(at);
-  return [
+  const all: PanelPlace[] = [
     ...[1, 2].map((n) => ({
       ...{ id: `side-${n}`, kind: "case-side", part: `P${n}`, name: n === 1 ? "left side" : "right side" },
       ...{ length: under - foot + intoTop(at), thickness: side, sizesAt },
@@ -61,4 +62,6 @@ export function casePanels(at: Case, form: Form): PanelPlace[] {
     ...doorPanels(at, form),
     ...drawerPanels(at, form),
   ];
+  // what is cut from sheets is glued up from nothing
+  return at.sheet ? all.filter(({ kind }) => !isSheeted(kind)) : all;
 }

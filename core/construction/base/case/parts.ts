@@ -19,6 +19,7 @@ import { hungParts } from "./hung";
 import { plinthParts } from "./plinth";
 import { postParts } from "./posts";
 import { framesOf, Runner, runnersOf } from "./frames";
+import { sheeted } from "./sheet";
 
 type Plain = Omit<AssemblyPart, "adds" | "cuts"> & { cuts?: Worked[] };
 
@@ -48,8 +49,7 @@ export function caseParts({ form, at }: BaseFacts<Case>): AssemblyPart[] {
   ];
   const standing = all.map(({ cuts = [], ...part }): AssemblyPart => ({ ...part, adds: [], cuts }));
   return [
-    ...bored(hinged(standing, at), at),
-    ...looseShelfParts(at),
+    ...bored(hinged(sheeted(at, [...standing, ...looseShelfParts(at)]), at), at),
     ...backParts(at, form),
     ...doorParts(form, at),
     ...drawerParts(form, at),
@@ -59,6 +59,16 @@ export function caseParts({ form, at }: BaseFacts<Case>): AssemblyPart[] {
     ...hungParts(at),
   ];
 }
+
+/** What stands and lies in a case with an edge in front. */
+export const boardsOf = (at: Case): Pick<AssemblyPart, "id" | "kind" | "shape" | "place">[] => [
+  ...sides(at),
+  bottom(at),
+  ...(at.subTop ? [subTop(at)] : []),
+  ...dividers(at),
+  ...shelves(at),
+  ...looseShelfParts(at),
+];
 
 /** What lies in the sides' rebates. */
 const LIES_IN = { none: "case-back", sheet: "case-back", boards: "back-board", framed: "back-stile" };

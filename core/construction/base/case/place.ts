@@ -85,6 +85,8 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
   const round = isRound(choice);
   const floor = round ? side : inner;
   const high = { from: choice.lift + floor, to: joined ? under : under - inner };
+  const sheet = choice.of === "solid" ? null : choice.of;
+  const lip = sheet ? choice.lip : 0;
   const insideBack = deep.from + back;
   const widths = shared(
     inside.to - inside.from - (choice.bays.length - 1) * inner,
@@ -147,6 +149,7 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
     lift: choice.lift,
     cornered: posted ? cornerPosts(deep, edge) : null,
     edge,
+    ...{ sheet, lip, face: deep.to - lip },
     foot: posted ? Math.max(0, choice.lift - POSTS.below) : raised ? choice.lift : 0,
     bottomBelow: raised && !posted && !round,
     ...{ round, floor, backLow: round ? high.from - rebateOf({ side }) : choice.lift },
@@ -166,7 +169,7 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
       door: doorDeep(choice.doors),
     }),
     frame: hung ? { length: 2 * half, width: 2 * Math.max(Math.abs(deep.from), Math.abs(deep.to)) } : frameRound(feet),
-    bearers: joined ? [] : bearersOf(inside, { deep, insideBack, rail, inner, dividers, subTop }),
+    bearers: joined ? [] : bearersOf(inside, { deep, insideBack, rail, inner, dividers, subTop, sheet }),
     posts: [],
     through: null,
     sticks: legs
@@ -203,6 +206,9 @@ function feetOf(half: number, side: number, deep: Span, relief: number): Footpri
 }
 
 /** The two rails under the top, or two rows of screws through a sub-top: they are carried apart by the sides, which move as the top does. */
+/** So far from an end that is on loose tenons or dowels a board keeps clear of screws, mm. */
+const BUTTED_END = 50;
+
 function bearersOf(
   inside: Span,
   {
@@ -212,7 +218,8 @@ function bearersOf(
     inner,
     dividers,
     subTop,
-  }: Pick<Case, "deep" | "insideBack" | "rail" | "inner" | "dividers" | "subTop">,
+    sheet,
+  }: Pick<Case, "deep" | "insideBack" | "rail" | "inner" | "dividers" | "subTop" | "sheet">,
 ): Bearer[] {
   const entered = dividers.map((x) => ({ at: x, width: inner }));
   return [
@@ -221,7 +228,8 @@ function bearersOf(
   ].map(({ name, said, at, inside: side }, i): Bearer => ({
     ...(subTop ? { part: "A", kind: "sub-top", said: "sub-top" } : { part: `A${i + 1}`, kind: "case-rail", said }),
     ...{ name, run: "along", at, inside: side },
-    ...{ length: inside.to - inside.from, thickness: rail, depth: inner, alike: true },
+    ...{ length: inside.to - inside.from - (sheet ? 2 * BUTTED_END : 0), thickness: rail, depth: inner },
+    ...(sheet ? {} : { alike: true }),
     ...(entered.length > 0 ? { entered } : {}),
   }));
 }

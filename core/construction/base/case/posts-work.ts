@@ -3,7 +3,7 @@ import { Step, stepOf as step, TIME } from "../../../steps/step";
 
 export function postSteps(
   posts: readonly string[],
-  { milled, fullHours, clampHours }: { milled: string[]; fullHours: number; clampHours: number },
+  { sized, milled, fullHours, clampHours }: { sized: string; milled: string[]; fullHours: number; clampHours: number },
 ): Step[] {
   const parts = ["case-side", ...posts];
   return [
@@ -13,7 +13,7 @@ export function postSteps(
       detail:
         "All from the inner faces, which end flush: the fence on them in posts and sides alike. Posts lettered as they stand, their best faces out and forward.",
       parts,
-      after: ["case-side-size", ...milled],
+      after: [sized, ...milled],
       hours: 1.5,
       check: "Dry, a straightedge across post and side inside shows no step.",
     }),

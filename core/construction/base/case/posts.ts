@@ -42,7 +42,7 @@ export interface Upright extends Span {
 
 /** What stands at a side between two depths, from behind: the side alone, or a post, the side, a post. */
 export function uprights(
-  { cornered, deep }: Pick<Case, "cornered" | "deep">,
+  { cornered, deep, face }: Pick<Case, "cornered" | "deep" | "face">,
   way: -1 | 1,
   { from, to }: Span,
 ): Upright[] {
@@ -54,14 +54,14 @@ export function uprights(
         { ...side, ...cornered.between },
         { id: `PO${n + 2}`, kind: FRONT_POST, said: "front post", from: cornered.between.to, to: deep.to },
       ]
-    : [{ ...side, ...deep }];
+    : [{ ...side, from: deep.from, to: face }];
   return all
     .map((each) => ({ ...each, from: Math.max(each.from, from), to: Math.min(each.to, to) }))
     .filter((each) => each.to > each.from);
 }
 
 /** What stands at a side in a depth. */
-export const uprightAt = (place: Pick<Case, "cornered" | "deep">, way: -1 | 1, z: number): Upright =>
+export const uprightAt = (place: Pick<Case, "cornered" | "deep" | "face">, way: -1 | 1, z: number): Upright =>
   uprights(place, way, { from: z - 0.01, to: z + 0.01 })[0] ?? uprights(place, way, place.deep)[0];
 
 /** What stands beside a bay in a depth: a divider, the side, or one of its posts. */

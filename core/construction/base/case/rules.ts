@@ -1,3 +1,4 @@
+import { SHEETS } from "../../../assembly/material";
 import { fine, Level, listed, set, mm, Verdict, verdict } from "../../../verdict/verdict";
 import { sagVerdict } from "../../sag";
 import { usualRange } from "../../usual";
@@ -19,6 +20,7 @@ import { doorsMade, drawnBehind, drawersMade, drawersRun, grooveHidden, pulledOv
 import { at, CaseFacts } from "./facts";
 import { addsUp, fits, opens } from "./opening-rules";
 import { postSize, postsStand } from "./posts";
+import { lipUsual, sheetTakes } from "./sheet";
 import { skirtingClears } from "./skirting-rules";
 import { shelvesOf } from "./inside";
 import { KICK } from "./place";
@@ -57,7 +59,8 @@ export const CASE_RULES: readonly Rule<CaseFacts>[] = [
       species,
       [
         ...(place.drawers.length > 0 ? ["drawer-side"] : []),
-        place.corners !== "rails" ? "case-side" : place.subTop ? "sub-top" : "case-rail",
+        // nothing is dovetailed in sheets
+        ...(place.sheet ? [] : [place.corners !== "rails" ? "case-side" : place.subTop ? "sub-top" : "case-rail"]),
       ],
       at("slope"),
     ),
@@ -68,6 +71,8 @@ export const CASE_RULES: readonly Rule<CaseFacts>[] = [
   (facts) => facts.at.legs && frameHeight(facts.at.legs, at("frame"), raising(facts.at.legs)),
   (facts) => facts.at.legs && frameFits(facts.at.legs, at("frame")),
   plinthHigh,
+  sheetTakes,
+  lipUsual,
   postSize,
   postsStand,
   hungHolds,
@@ -116,7 +121,8 @@ function sags({ at: place, form, species }: CaseFacts): Verdict {
   const span = Math.max(1, worst.span);
   return sagVerdict({
     ...{ id: "form.case-sag", subject: [worst.kind], what: worst.what, held: "between what holds it" },
-    ...{ board: { span, wide, thickness: place.inner }, stiffness: species.stiffness },
+    ...{ board: { span, wide, thickness: place.inner } },
+    stiffness: place.sheet ? SHEETS[place.sheet].stiffness : species.stiffness,
     mend: (thick) => [
       ...(thick <= 40 ? [set(`Make bottom, dividers and shelves ${thick} mm thick`, at("inner"), thick)] : []),
       // what its openings hold stays on one side of it

@@ -1,5 +1,4 @@
 import { FRAME_CLAMPS, Step, stepOf as step, TIME } from "../../../steps/step";
-import { fine, mm } from "../../../verdict/verdict";
 import type { BaseWork, WorkFacts } from "../base";
 import { legFrameSteps } from "../leg-frame/work";
 import { ofDoor } from "./door";
@@ -10,11 +9,12 @@ import { hangHoles } from "./hung-work";
 import { plinthStep } from "./plinth-work";
 import { postKinds } from "./posts";
 import { postSteps } from "./posts-work";
+import { carcassSteps } from "./sheet-work";
+import { cornersStep, housingsStep } from "./joints-work";
 import { drawerSteps } from "./drawer-work";
 import { ofSize } from "./drawer";
 import { framesOf, runnersOf } from "./frames";
 import { framesStep } from "./frames-work";
-import { PIN } from "./loose-shelf";
 import type { Case } from "./case";
 import { shelvesOf } from "./inside";
 import { backSteps } from "./back-work";
@@ -67,7 +67,11 @@ export function caseWork({
     ...hangs,
     ...(kick ? ["kick"] : []),
   ];
-  const sized = [...panels.map((kind) => `${kind}-size`), ...(posts.length > 0 ? ["glue-posts"] : [])];
+  const carcass = at.sheet ? [...panels, ...new Set(loose.map(({ kind }) => kind))] : [];
+  const sized = [
+    ...(at.sheet ? ["lippings"] : panels.map((kind) => `${kind}-size`)),
+    ...(posts.length > 0 ? ["glue-posts"] : []),
+  ];
   const several = bays.length > 1;
   const sheets = [
     ...(at.backed === "sheet" ? ["case-back"] : []),
@@ -78,15 +82,20 @@ export function caseWork({
       : []),
   ];
   const steps: Step[] = [
-    ...(posts.length > 0 ? postSteps(posts, { milled, fullHours, clampHours }) : []),
-    step({
-      id: "case-housings",
-      title: `Cut the housings of sides${dividers.length > 0 ? `, bottom${at.subTop ? ", sub-top" : ""} and dividers` : ""}`,
-      detail: `Both sides from one fence setting, front edges together, so that left and right can't differ; stopped short of the front and squared with a chisel.${back > 0 ? ` Then the back’s rebate, ${fine(back)} deep, along ${posts.length > 0 ? "both back posts" : "both sides"}.` : ""}${frames.length > 0 ? " Stub mortises for the drawer rails from the same layout stick." : ""}${loose.length > 0 ? ` Holes of ${PIN.diameter} mm for the shelves’ pins from one template, its foot always down.` : ""}${at.skirting && !raised && at.foot < at.skirting.height ? ` ${posts.length > 0 ? "The back posts’ feet" : "The back corners of both feet"} are notched for the skirting, ${mm(at.skirting.height)} high and ${mm(at.skirting.depth)} deep.` : ""}`,
+    ...carcassSteps(at, {
+      boards: carcass,
+      lipped: carcass.filter((kind) => !(at.cornered && kind === "case-side")),
+      ...{ milled, clampHours },
+    }),
+    ...(posts.length > 0
+      ? postSteps(posts, { sized: at.sheet ? "cut-carcass" : "case-side-size", milled, fullHours, clampHours })
+      : []),
+    housingsStep(at, {
       parts: panels,
+      posted: posts.length > 0,
+      shelves: shelves.length,
+      frames: frames.length,
       after: sized,
-      hours: 1 + 0.3 * (2 + 2 * dividers.length + 2 * shelves.length),
-      check: "Sides held together: every housing runs on from one to the other.",
     }),
     ...(grooved && !crown
       ? [
@@ -95,22 +104,14 @@ export function caseWork({
             ...grooved,
             detail: `${grooved.detail} Now: once the case is glued no drill stands upright in it.`,
             parts: [flat],
-            after: at.subTop ? ["sub-top-size"] : milled,
+            after: at.subTop ? [at.sheet ? "lippings" : "sub-top-size"] : milled,
           }),
         ]
       : []),
-    step({
-      id: "case-dovetails",
-      title: crown
-        ? `${crown.title}${raised ? ", and the bottom into the sides" : ""}`
-        : `Dovetail the ${at.subTop ? "sub-top" : "rails under the top"}${raised ? " and the bottom" : ""} into the ${posts.length > 0 ? "posts" : "sides"}`,
-      detail: `${crown ? `${crown.detail}${dividers.length > 0 ? " The dividers’ housings in the top’s underside with it, from the bottom’s own setting." : ""}` : `Tails first, ${at.subTop ? "on the sub-top’s ends" : "on both rails and to one gauge"}; the ${posts.length > 0 ? "posts" : "sides"}’ sockets are marked from the very tails that go there, each corner numbered. They go in from above: the top hides them.`}${raised ? ` The bottom’s, from edge to edge, go in from below, ${at.onWall ? "and are seen from there only" : `and the ${legs ? "frame" : "plinth"} hides those`}.` : ""}`,
-      parts: [crown ? "top" : flat, "case-side", ...(raised || at.round ? ["case-bottom"] : [])],
+    cornersStep(at, crown, {
+      flat,
+      posted: posts.length > 0,
       after: ["case-housings", ...milled, ...(crown ? ["flatten"] : [])],
-      hours: (raised || at.round ? 6 : 2.5) + (crown ? 3 : 0),
-      check: crown
-        ? "Each corner goes together dry by half its depth, and no further: once is enough for the rest."
-        : `${at.subTop ? "Sub-top" : "Rails"} flush with the ${posts.length > 0 ? "posts’ heads" : "sides’ upper edges"}, or a hair above.`,
     }),
     ...(frames.length > 0 || kinds.length > 0
       ? [framesStep({ frames, kinds, slot: form.case.slot, runners: runners.length, milled })]
@@ -118,7 +119,7 @@ export function caseWork({
     step({
       id: "dry-fit",
       title: "Dry-fit the case",
-      detail: `On its back, sides over ${raised ? "dividers and shelves, the bottom up into them from below," : "bottom, dividers and shelves,"} ${crown ? "the top last" : `${at.subTop ? "sub-top" : "rails"} in last from above`}. Diagonals of the front and of every opening; number what goes where.`,
+      detail: `On its back, sides over ${raised && !at.sheet ? "dividers and shelves, the bottom up into them from below," : "bottom, dividers and shelves,"} ${crown ? "the top last" : at.sheet ? `and ${at.subTop ? "sub-top" : "rails"}` : `${at.subTop ? "sub-top" : "rails"} in last from above`}. Diagonals of the front and of every opening; number what goes where.`,
       parts: [...new Set([...panels, crown ? "top" : flat])],
       after: [
         "case-dovetails",
@@ -140,7 +141,7 @@ export function caseWork({
     step({
       id: "glue-base",
       title: "Glue the case",
-      detail: `Slow glue: ${several ? "dividers into the bottom first, then everything between the sides, then both sides" : "everything between the sides, then both sides"}, ${crown ? `the top on last${at.corners === "mitred" ? ", its end grain sized a quarter of an hour before, blocks and a strap each way over the mitres" : at.corners === "rebated" || at.corners === "butted" ? ", clamped down over a batten at each end" : ", driven down over a block the length of a corner"}` : `the ${at.subTop ? "sub-top" : "rails"} from above`}. Cauls over the housings, crowned by a shaving, so that the middle of a wide side is pressed too.${frames.length > 0 ? " The drawer rails go in with it: their tenons can’t afterwards." : ""}`,
+      detail: `Slow glue: ${several ? "dividers into the bottom first, then everything between the sides, then both sides" : "everything between the sides, then both sides"}, ${crown ? `the top on last${at.corners === "mitred" ? ", its end grain sized a quarter of an hour before, blocks and a strap each way over the mitres" : at.corners === "rebated" || at.corners === "butted" ? ", clamped down over a batten at each end" : ", driven down over a block the length of a corner"}` : at.sheet ? `the ${at.subTop ? "sub-top" : "rails"} with the rest` : `the ${at.subTop ? "sub-top" : "rails"} from above`}. Cauls over the housings, crowned by a shaving, so that the middle of a wide side is pressed too.${frames.length > 0 ? " The drawer rails go in with it: their tenons can’t afterwards." : ""}`,
       parts: [...new Set([...between, "case-side"])],
       after: ["sand-base", ...(crown ? ["sand-top"] : [])],
       hours: TIME.glueFrame * 2,
