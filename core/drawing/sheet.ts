@@ -1,6 +1,6 @@
 /** A sheet with what is cut from it: strips numbered in the order they are cut, each part with its mark and its size. */
 import { SHEETS } from "../assembly/material";
-import { EDGE, SheetPlan, takes } from "../layout/sheets";
+import { EDGE, LaidPiece, SheetPlan, takes } from "../layout/sheets";
 import { dimension, Item, line, Scene, seedOf } from "./scene";
 
 export function sheetScene({ material, thickness, sold, sheets }: SheetPlan, n: number): Scene {
@@ -51,15 +51,7 @@ export function sheetScene({ material, thickness, sold, sheets }: SheetPlan, n: 
           .map((piece) => ({ ...piece, ...takes(piece) }))
           .flatMap((piece): Item[] => [
             { kind: "rect", x: piece.x, y: piece.y, w: piece.along, h: piece.across, ink: "wash", id: piece.part },
-            {
-              kind: "text",
-              x: piece.x + piece.along / 2,
-              y: piece.y + piece.across / 2,
-              text: `${piece.mark}: ${Math.round(piece.length * 2) / 2} by ${Math.round(piece.width * 2) / 2} mm`,
-              anchor: "middle",
-              size: 13,
-              dy: 4,
-            },
+            ...named(piece, sold.length),
           ]),
       ),
       ...cuts.flat(),
@@ -67,4 +59,21 @@ export function sheetScene({ material, thickness, sold, sheets }: SheetPlan, n: 
       dimension([0, 0], [0, sold.width], { offset: 16, value: sold.width }),
     ],
   };
+}
+
+/** A word of so many letters is about so much of a sheet's length, and a line of them so high. */
+const ROOM = { letter: 0.02, line: 0.055 };
+
+/** A part's mark, and under it or beside it its size, where there is room: the list below has it too. */
+function named(piece: LaidPiece & ReturnType<typeof takes>, whole: number): Item[] {
+  const size = [piece.length, piece.width].map((each) => Math.round(each * 2) / 2).join(" by ");
+  const fits = (text: string, lines: number) =>
+    piece.along > text.length * ROOM.letter * whole && piece.across > lines * ROOM.line * whole;
+  const one = `${piece.mark}: ${size} mm`;
+  const lines = fits(one, 1) ? [one] : fits(size, 2) ? [piece.mark, size] : [piece.mark];
+  return lines.map((text, i): Item => ({
+    ...{ kind: "text", text, anchor: "middle", size: i > 0 ? 11 : 13 },
+    ...{ x: piece.x + piece.along / 2, y: piece.y + piece.across / 2 },
+    dy: 4 + (i - (lines.length - 1) / 2) * 15,
+  }));
 }

@@ -42,7 +42,7 @@ export const caseBase: Base<Case> = {
   dimensions: caseDimensions,
   setOuts: () => [],
   describe: (_, { bays, drawers, doors, loose, backed, legs, plinth, cornered, onWall, corners, mitre, sheet }) =>
-    `A case ${sheet ? `of ${SHEETS[sheet].name.toLowerCase()}, lipped in front, ` : ""}${cornersSaid({ corners, mitre })}${sheet ? "with" : "of"} ${bays.length === 1 ? "one bay" : `${bays.length} bays`}${withAll([counted(drawers.length, "drawer"), counted(doors.length, "door"), counted(loose.length, "loose shelf", "loose shelves")])}, ${{ none: "open behind", sheet: "a back of sheet", boards: "a back of boards", framed: "a framed back" }[backed]}${legs ? ", on a frame of legs" : plinth ? ", on a plinth" : cornered ? ", on posts that are its corners" : onWall ? `, hung on a wall by ${onWall.rails.length > 1 ? "rails" : "a rail"} behind` : ""}.`,
+    `A case ${sheet ? `of ${SHEETS[sheet].name.toLowerCase()} lipped in front: ` : ""}${cornersSaid({ corners, mitre })}${sheet ? "" : "of "}${bays.length === 1 ? "one bay" : `${bays.length} bays`}${withAll([counted(drawers.length, "drawer"), counted(doors.length, "door"), counted(loose.length, "loose shelf", "loose shelves")])}, ${{ none: "open behind", sheet: "a back of sheet", boards: "a back of boards", framed: "a framed back" }[backed]}${legs ? ", on a frame of legs" : plinth ? ", on a plinth" : cornered ? ", on posts that are its corners" : onWall ? `, hung on a wall by ${onWall.rails.length > 1 ? "rails" : "a rail"} behind` : ""}.`,
   sizes: (_, { outside, deep, under, foot, side, inner, bays, drawers, legs, lift, onWall, cornered }) => [
     ...(legs ? [["Leg frame", legFrameSaid(legs)] as [string, string]] : []),
     [
