@@ -3,6 +3,7 @@ import type { TenonChoice } from "../piece/base-choices";
 import type { Shop } from "../piece/shop";
 import { fine, mm } from "../verdict/verdict";
 import { cuttersOf, looseTenonsOf, ownedSize } from "./cutters";
+import { flared, Fox, FOX_MARKED, foxed, foxLines, foxOf } from "./foxed";
 import { looseReach, looseRow, Row } from "./loose-tenons";
 import { Brought, Held, Joint, JointBodies, JointBody, round, SettingCard } from "./joint";
 
@@ -47,6 +48,8 @@ export interface BlindTenon extends Joint {
   across: number;
   shoulders: { face: number; end: number };
   pin: Pin | null;
+  /** wedges that spread it in the mortise */
+  fox: Fox | null;
   /** a stub that is only ever pushed may be short: a strut, an upright, a head under its bearer. @source common practice */
   pushed: boolean;
 }
@@ -137,6 +140,7 @@ export function blindTenon({
     tool,
     glueArea: 2 * rows * tenons * tenonWidth * length,
     pin: setting.pinned ? { ...DRAWBORE, from: Math.min(DRAWBORE.from, length * 0.4) } : null,
+    fox: setting.foxed && made === "tenon" ? foxOf(length, shop.kerf) : null,
     walls: [
       { where: "beyond the mortise", left: into.depth - mortiseDepth, ...wall },
       { where: "beside the mortise", left: beside, ...wall },
@@ -173,13 +177,16 @@ export function blindTenonBodies(joint: BlindTenon): JointBodies {
   const looseOnes = loose
     ? boxes(-reachOf(joint), reachOf(joint)).map((body): Brought => ({ ...body, name: "Loose tenon", of: "wood" }))
     : [];
+  const { fox } = joint;
+  const wedged = fox ? boxes(0, joint.length).map(({ place }) => foxed(joint, fox, place.at)) : [];
   const bodies: JointBodies = {
     adds: loose ? [] : boxes(0, joint.length),
-    cuts: boxes(0, joint.mortiseDepth),
-    own: loose ? boxes(-joint.mortiseDepth, 0) : [],
+    cuts: boxes(0, joint.mortiseDepth).map((box) => (fox ? flared(joint, fox, box.place.at) : box)),
+    own: loose ? boxes(-joint.mortiseDepth, 0) : wedged.flatMap(({ own }) => own),
   };
-  if (!joint.pin) return loose ? { ...bodies, brings: looseOnes } : bodies;
-  return { ...bodies, ...pinned(joint, joint.pin, bodies), brings: [...looseOnes, ...pins(joint, joint.pin)] };
+  const brings = [...looseOnes, ...wedged.flatMap((each) => each.brings)];
+  if (!joint.pin) return brings.length > 0 ? { ...bodies, brings } : bodies;
+  return { ...bodies, ...pinned(joint, joint.pin, bodies), brings: [...brings, ...pins(joint, joint.pin)] };
 }
 
 /** Through the middle of each tenon, across the face; its hole in the tenon is nearer the shoulder. */
@@ -257,7 +264,8 @@ export function blindTenonCard(joint: BlindTenon): SettingCard {
             { what: "Hole in the tenon nearer the shoulder by", setting: fine(pin.offset) },
           ]
         : []),
+      ...(joint.fox ? foxLines(joint, joint.fox) : []),
     ],
-    marked: "Parts that are alike are marked together, with a knife: what counts is that they are of one length.",
+    marked: `Parts that are alike are marked together, with a knife: what counts is that they are of one length.${joint.fox ? FOX_MARKED : ""}`,
   };
 }

@@ -156,6 +156,7 @@ export const tenonSettingSchema = v.strictObject({
   tenons: v.nullable(count("tenons side by side", 1, 6)),
   twin: v.boolean("Twin tenons or not."),
   pinned: v.boolean("Pinned or not."),
+  foxed: v.optional(v.boolean("Foxed or not."), false),
 });
 
 export type TrestleChoices = v.InferOutput<(typeof trestleFields)["trestle"]>;
@@ -183,6 +184,7 @@ export const USUAL_TENON: TenonChoice = {
   tenons: null,
   twin: false,
   pinned: false,
+  foxed: false,
 };
 
 /** @source common practice */

@@ -3,6 +3,7 @@ import { baseOf } from "../construction/base";
 import { INLAY_RULES } from "../construction/top/inlay-rules";
 import { closesInTime, closingsOf } from "../glueup/closings";
 import { GLUE_RULES } from "../glueup/rules";
+import { foxedTenons } from "../joinery/foxed-rules";
 import { mortisesMeasured } from "../joinery/measured-mortises";
 import { measuredFits } from "../joinery/measured-rules";
 import { FASTENING_RULES } from "../joinery/fastening-rules";
@@ -78,6 +79,12 @@ export const JUDGED = FORM_JUDGED.stage(
           ? baseOf(form.kind).joints(at, form, choices, shop)
           : joints,
       }),
+  )
+  .stage(
+    "foxedJudged",
+    "joints",
+    ({ piece, joints, meetings, assembled }) => ({ choices: piece.joints, joints, meetings, parts: assembled }),
+    (facts) => judge("joints", [foxedTenons], facts),
   )
   .stage(
     "fasteningJudged",
@@ -212,6 +219,7 @@ export const allJudged = (at: Values): Judged[] =>
     at.jointsJudged,
     at.measuredJudged,
     at.mortisesJudged,
+    at.foxedJudged,
     at.fasteningJudged,
     at.boardsJudged,
     at.inlaysJudged,

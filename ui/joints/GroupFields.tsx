@@ -111,6 +111,9 @@ function TenonFields({ joint, now, put }: Omit<Fields<BlindTenon>, "now" | "put"
       />
       <Tick label="Twin, side by side" checked={now.twin} onTake={(twin) => put("twin tenons", { twin })} />
       <Tick label="Drawbored pins" checked={now.pinned} onTake={(pinned) => put("pins", { pinned })} />
+      {joint.made === "tenon" && (
+        <Tick label="Foxed: wedged inside" checked={now.foxed} onTake={(foxed) => put("wedges inside", { foxed })} />
+      )}
     </>
   );
 }
