@@ -2,6 +2,7 @@
  * What stands downstream of every construction: the top, what bears it, and the room it leaves. mm; x along the top from its middle,
  * y up from the floor, z across the top toward the viewer.
  */
+import type { Vec } from "../assembly/vector";
 
 /** Something under the top that bears it and that it is fastened to: a rail, a brace, a tie. */
 export interface Bearer {
@@ -192,6 +193,20 @@ export interface Drop {
   axis: { y: number; out: number };
   /** bearers that are drawn out under them; none where brackets hold them */
   lopers: Loper[];
+  /** what swings out under them from the rails; none where something else holds them */
+  gates: Gate[];
+}
+
+/** A leg on an arm that swings out from a rail: the line it turns about as x and z, where its arm points folded, and which way it goes out. */
+export interface Gate {
+  n: number;
+  side: 1 | -1;
+  rail: string;
+  axis: readonly [x: number, z: number];
+  arm: Vec;
+  out: Vec;
+  /** how high the floor is, from the wood's own underside */
+  floor: number;
 }
 
 /** A wooden bearer that slides along a guide and through its rail: for the leaf in front 1, behind −1. */

@@ -13,8 +13,9 @@ import { framedTop, slats, stiffeners } from "../movement/flat";
 import { linksOf } from "../movement/meetings";
 import { topMovement } from "../movement/year";
 import { pegParts } from "../construction/top/pegs";
-import { dropParts, dropPoses, dropSmall } from "../construction/dropping/parts";
-import { loperJoints, loperNotches, loperParts } from "../construction/dropping/lopers";
+import { dropAdded } from "../construction/dropping/added";
+import { dropPoses } from "../construction/dropping/parts";
+import { loperNotches } from "../construction/dropping/lopers";
 import { partedPoses, partingParts } from "../construction/parting/parts";
 import { ringAdded } from "../construction/ring/parts";
 import { inlaysOf } from "../construction/top/inlays";
@@ -118,15 +119,14 @@ export const JOINED = SHAPE.stage(
   .stage(
     "parting",
     "joints",
-    ({ piece, geometry, shop }) => ({ form: piece.form, at: geometry, shop }),
+    ({ piece, geometry, shop }) => ({ form: piece.form, at: geometry, shop, choices: piece.joints }),
     (facts) => {
-      const { form, at } = facts;
-      const [parted, ring, lopers] = [partingParts(facts), ringAdded(facts), loperJoints(at)];
+      const [parted, ring, drop] = [partingParts(facts), ringAdded(facts), dropAdded(facts)];
       return {
-        parts: [...parted.parts, ...ring.parts, ...dropParts(at), ...loperParts(at)],
-        joints: [...parted.joints, ...ring.joints, ...lopers.joints],
-        meetings: [...parted.meetings, ...ring.meetings, ...lopers.meetings],
-        ...{ small: [...parted.small, ...dropSmall(form, at)] },
+        parts: [...parted.parts, ...ring.parts, ...drop.parts],
+        joints: [...parted.joints, ...ring.joints, ...drop.joints],
+        meetings: [...parted.meetings, ...ring.meetings, ...drop.meetings],
+        small: [...parted.small, ...drop.small],
       };
     },
   )

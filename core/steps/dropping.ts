@@ -4,6 +4,7 @@ import { RULE } from "../construction/dropping/drop";
 import type { PieceGeometry } from "../construction/geometry";
 import type { Form } from "../piece/schema";
 import { fine, listed, mm } from "../verdict/verdict";
+import { gateFitSteps } from "./gates";
 import { Step, stepOf } from "./step";
 
 /** Edges are cut while top and leaves are flat and at their size, before they are finished. @param after  the steps that leave them so */
@@ -49,7 +50,8 @@ export function dropHangSteps(form: Form, at: PieceGeometry, attach: string): St
       hours: 0.4 * hinges.length * drop.sides.length + 0.5,
       check: "Each leaf swings through its quarter without a sound and hangs plumb.",
     }),
-    ...(form.drop.held === "lopers" ? [] : [bracketStep(form, at, drop.sides.length)]),
+    ...(form.drop.held === "brackets" ? [bracketStep(form, at, drop.sides.length)] : []),
+    ...gateFitSteps(form, at),
   ];
 }
 

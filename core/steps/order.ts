@@ -16,7 +16,8 @@ import { GluedPanel, panelSteps } from "./panel";
 import { dropEdgeSteps, dropHangSteps } from "./dropping";
 import { feetSteps } from "./feet";
 import { fillSteps } from "./fill";
-import { afterNotches, loperNotchSteps, loperSteps } from "./lopers";
+import { heldSteps } from "./leaf-held";
+import { afterNotches, loperNotchSteps } from "./lopers";
 import { drawSteps, openSteps } from "./parting";
 import { roundShelf, shelfOnStretchers, shelfSteps } from "./shelf";
 import { fieldKinds } from "./slabs";
@@ -166,8 +167,8 @@ export function stepsFor(inputs: OrderInputs): Step[] {
   const small = smallStep(piece, parts);
   if (small) out.push(small);
   out.push(...notched, ...shelfOnStretchers(parts, at, base.closed));
-  const lopers = loperSteps(piece.form, at, base.closed);
-  out.push(...lopers);
+  const held = heldSteps(piece.form, at, base.closed, adhesive.clampHours);
+  out.push(...held);
 
   if (at.core.striped) out.push(stripesStep(stripesOf(piece.form, at.core.width), shop));
   const tops = [
@@ -210,7 +211,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
     top: field,
     seen: [
       ...base.seen,
-      ...["shelf", "shelf-slat", "leaf", "leaf-rail", "drop-leaf"].filter((kind) =>
+      ...["shelf", "shelf-slat", "leaf", "leaf-rail", "drop-leaf", "gate-leg", "gate-arm"].filter((kind) =>
         parts.some(({ id }) => id === kind),
       ),
     ],
@@ -237,7 +238,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
       after: [
         ...finished.last,
         ...base.standing,
-        ...[...(small ? [small] : []), ...drawn, ...lopers].map(({ id }) => id),
+        ...[...(small ? [small] : []), ...drawn, ...held].map(({ id }) => id),
       ],
       hours: TIME.attach,
       wait: finished.cure,

@@ -55,6 +55,7 @@ export function DropFields() {
             options={[
               { value: "brackets", name: "Folding brackets, bought" },
               { value: "lopers", name: "Wooden bearers, drawn out" },
+              { value: "gates", name: "Legs that swing out" },
             ]}
             onTake={(value) => set("What holds a leaf up", at("held"), value)}
           />
@@ -68,6 +69,29 @@ export function DropFields() {
               {size("Width of a bearer", drop.lopers.width, "lopers", "width")}
               {size("Height of a bearer", drop.lopers.height, "lopers", "height")}
               {size("Drawn out", drop.lopers.out, "lopers", "out")}
+            </>
+          ) : drop.held === "gates" ? (
+            <>
+              <Choice
+                label="Legs a leaf"
+                value={String(drop.gates.count)}
+                options={[
+                  { value: "1", name: "One, in its middle" },
+                  { value: "2", name: "Two, near its ends" },
+                ]}
+                onTake={(value) => set("Legs a leaf", at("gates", "count"), Number(value))}
+              />
+              {size("They reach", drop.gates.reach, "gates", "reach")}
+              {size("Thickness of a gate", drop.gates.thickness, "gates", "thickness")}
+              {size("Width of its leg", drop.gates.leg, "gates", "leg")}
+              {size("Depth of its arm", drop.gates.arm, "gates", "arm")}
+              {size("Lower rail, high (0: none)", drop.gates.low, "gates", "low")}
+              {drop.gates.low > 0 && (
+                <>
+                  {size("Depth of that", drop.gates.rail, "gates", "rail")}
+                  {size("Width of its stile", drop.gates.stile, "gates", "stile")}
+                </>
+              )}
             </>
           ) : (
             <>

@@ -3,6 +3,7 @@ import type { Place } from "../../assembly/place";
 import { BACK, FRONT, LEFT, RIGHT, UP, Vec } from "../../assembly/vector";
 import type { Form } from "../../piece/schema";
 import type { Drop, PanelPlace, PieceGeometry } from "../geometry";
+import { placeGates } from "./gates";
 import { passed, placeLopers } from "./lopers";
 
 /** The middle of a hinge's knuckle lies so far above the underside; a cove has so much air about the round; edges stand so far off. @source common practice */
@@ -41,7 +42,7 @@ export function dropped<G extends PieceGeometry>(at: G, form: Form): G {
   const sides: Drop["sides"] = form.drop.kind === "both" ? [1, -1] : [1];
   const lopers = placeLopers(at, form, sides);
   const drop: Drop = {
-    ...{ leaf, joint, fillet, round, sides, lopers },
+    ...{ leaf, joint, fillet, round, sides, lopers, gates: placeGates(at, form, sides) },
     axis: { y: at.under + (joint === "rule" ? RULE.inset : 0), out: axisOut(form) },
   };
   const panels = drop.sides.map((side, i): PanelPlace => ({

@@ -7,6 +7,7 @@ import { RIGHT } from "../../assembly/vector";
 import type { Form } from "../../piece/schema";
 import type { Drop, PieceGeometry } from "../geometry";
 import { dropId, leafPlace, RULE } from "./drop";
+import { swungOut } from "./gates";
 import { drawnOut } from "./lopers";
 
 export const DROP_BY = "drop-leaf";
@@ -95,6 +96,7 @@ export function dropPoses(at: PieceGeometry, form: Form): Pose[] {
       drop.sides.flatMap((side, i) => (sides.includes(side) ? [[dropId(drop, i), leafPlace(at, side, true)]] : [])),
     ),
     ...drawnOut(at, sides, form.drop.lopers.out),
+    ...swungOut(at, form, sides),
   });
   return drop.sides.length > 1
     ? [
@@ -137,7 +139,7 @@ export function dropSmall(form: Form, at: PieceGeometry): SmallPart[] {
         ...{ x: RIGHT, y: [0, 0, 1] },
       },
     }));
-    if (!rail || form.drop.held === "lopers") return hinges;
+    if (!rail || form.drop.held !== "brackets") return hinges;
     const face = Math.abs(rail.at) + rail.thickness / 2;
     return [
       ...hinges,

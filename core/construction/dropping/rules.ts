@@ -4,7 +4,9 @@ import { grade, Level, mm, set, Verdict, verdict } from "../../verdict/verdict";
 import { LEAN, tipsAt } from "../base/tipping";
 import type { DropFacts } from "./facts";
 import { BRACKET_RULES } from "./bracket-rules";
+import { GATE_RULES } from "./gate-rules";
 import { LOPER_RULES } from "./loper-rules";
+import { standsAt } from "./gates";
 import { HINGES } from "./parts";
 import { dropHindrance, RULE, widthUp } from "./drop";
 
@@ -25,6 +27,7 @@ export const DROP_RULES: readonly ((facts: DropFacts) => Verdict | null)[] = [
   ruleFits,
   ...BRACKET_RULES,
   ...LOPER_RULES,
+  ...GATE_RULES,
   tips,
   inTheRoom,
 ];
@@ -162,20 +165,26 @@ function ruleFits({ form, at: place }: DropFacts): Verdict | null {
 }
 
 /** With one leaf up the edge is far outside the feet. */
-function tips({ at: place, weight, species }: DropFacts): Verdict | null {
+function tips({ at: place, weight, species, form }: DropFacts): Verdict | null {
   if (!place.drop) return null;
+  // a gate that is out is a foot; on whichever side somebody leans
+  const out = place.drop.gates.flatMap((gate) => {
+    const foot = standsAt(gate, form.drop.gates);
+    return [foot, { ...foot, z: -foot.z }];
+  });
+  const stood = [...place.feet, ...out];
   const { leaf: now, axis, sides } = place.drop;
   const far = axis.out + RULE.air + now;
   const each = ((place.top.length * place.top.thickness) / 1e9) * species.density * sides.length;
   // a narrower leaf weighs less, and what it weighs holds the table down
   const pushAt = (leaf: number) =>
     tipsAt(
-      { top: { ...place.top, width: 2 * (axis.out + RULE.air + leaf), length: 0 }, feet: place.feet },
+      { top: { ...place.top, width: 2 * (axis.out + RULE.air + leaf), length: 0 }, feet: stood },
       weight - each * (now - leaf),
     ).newtons;
   const newtons = pushAt(now);
   const level = grade(newtons, "at least", LEAN.good, LEAN.least);
-  const feet = Math.max(0, ...place.feet.map(({ z, width }) => z + width / 2));
+  const feet = Math.max(0, ...stood.map(({ z, width }) => z + width / 2));
   let leaf = Math.floor(now);
   while (leaf >= 80 && pushAt(leaf) < LEAN.good) leaf -= 1;
   return verdict({
