@@ -9,6 +9,7 @@ import { BaseGeometry, baseOf } from "./base";
 import { curved } from "./curves";
 import { edged } from "./edges";
 import { seated, shelfParts, shelfPlaces, shelfSlats } from "./fitting/shelf";
+import { bevelled } from "./top/bevel";
 import { tableTop } from "./top/table-top";
 
 /** What a piece's parts are made from once its joints are sized. */
@@ -46,7 +47,7 @@ export function bareParts({
   breadboards,
   stiffeners,
 }: Pick<AssembleFacts, "form" | "at" | "joints" | "breadboards" | "stiffeners">): AssemblyPart[] {
-  const top = tableTop({ form, at, breadboards, stiffeners });
+  const top = bevelled(tableTop({ form, at, breadboards, stiffeners }), form, at);
   const panel = top.filter((part) => part.role === "panel" || part.role === "slat");
   const ends = top.filter((part) => !panel.includes(part));
   const places = shelfPlaces(form, at.seats);

@@ -4,6 +4,7 @@ import { fine, grade, mm, set, Verdict, verdict } from "../verdict/verdict";
 import { lowered } from "./base/lowered";
 import type { PieceGeometry } from "./geometry";
 import { useOf } from "../brief/uses";
+import { bevelBelow } from "./top/bevel-rules";
 import { usualRange } from "./usual";
 
 export interface FormFacts {
@@ -22,6 +23,7 @@ export const FORM_RULES: ((facts: FormFacts) => Verdict | null)[] = [
   endOverhang,
   postsAtCorners,
   topWeight,
+  bevelBelow,
 ];
 
 function height({ form, brief, at }: FormFacts): Verdict {

@@ -175,20 +175,7 @@ export function topChoiceScene(drawable: Drawable): Scene {
 
 /** A view over the floor's line, with what the top's edge shows. */
 function elevation(drawable: Drawable, view: View, wide: number, hidden: boolean): Item[] {
-  const { geometry: at, form } = drawable;
-  const { edge } = form.top;
-  const bevel =
-    edge.kind === "bevel-below" && edge.size > 0
-      ? [-1, 1].map((side) =>
-          line(
-            [
-              [(side * wide) / 2, at.under + at.top.thickness * 0.4],
-              [side * (wide / 2 - edge.size), at.under],
-            ],
-            "outline",
-          ),
-        )
-      : [];
+  const { geometry: at } = drawable;
   const floor = line(
     [
       [-wide / 2 - 40, floorOf(at)],
@@ -196,5 +183,5 @@ function elevation(drawable: Drawable, view: View, wide: number, hidden: boolean
     ],
     "faint",
   );
-  return [...viewItems(drawable, view, hidden), ...bevel, floor];
+  return [...viewItems(drawable, view, hidden), floor];
 }

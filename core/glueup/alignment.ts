@@ -1,4 +1,5 @@
 import type { PieceGeometry } from "../construction/geometry";
+import { bevelOf } from "../construction/top/bevel";
 import { keptAt, shapedTop } from "../construction/top/outline";
 import { rowCuts, topMiddle } from "../panels/row";
 import type { Piece } from "../piece/schema";
@@ -40,7 +41,7 @@ export function alignmentPlaces(
     width: core.width,
     ...(whole ? {} : { outline: "rectangle" as const, cutouts: [] }),
   };
-  const margin = ALIGN_CLEAR + (top.edge.kind === "square" ? 0 : top.edge.size);
+  const margin = ALIGN_CLEAR + (top.edge.kind === "square" ? 0 : (bevelOf(piece.form)?.inward ?? top.edge.size));
   // a tongue or a groove is cut at the ends of a panel that is held in something
   const ends = (core.length - core.shoulder) / 2;
   // a blank that is crosscut again keeps its aids off what is lost there

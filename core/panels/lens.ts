@@ -36,7 +36,7 @@ export function panelSeen(
   if (kind === "top") return { choice, top: form.top, at: asBlank(at) };
   return {
     choice,
-    top: { ...size, edge: { kind: "square", size: 0 }, ...USUAL_OUTLINE },
+    top: { ...size, edge: { kind: "square", size: 0, rim: null, angle: null }, ...USUAL_OUTLINE },
     at: { ...at, top: size, core: { ...size, shoulder: length, count: 1 }, posts: [], bearers: [], through: null, row },
   };
 }

@@ -42,7 +42,13 @@ export function freshPiece(name: string, day: string): Piece {
     form: {
       kind: "leg-and-apron",
       use: "table",
-      top: { length: 1800, width: 850, thickness: 28, edge: { kind: "eased", size: 3 }, ...USUAL_OUTLINE },
+      top: {
+        length: 1800,
+        width: 850,
+        thickness: 28,
+        edge: { kind: "eased", size: 3, rim: null, angle: null },
+        ...USUAL_OUTLINE,
+      },
       overhang: { end: 40, side: 40 },
       height: 750,
       leg: { section: 75, taper: "none", foot: 50, make: "solid", ...USUAL_LEG },

@@ -53,7 +53,10 @@ const formSchema = v.strictObject({
     thickness: size("top thickness", 6, 150),
     edge: v.strictObject({
       kind: choice("top edge", ["square", "eased", "rounded", "bevel-below"]),
-      size: distance("top edge size", 60),
+      size: distance("top edge size", 400),
+      /** of a bevel below: what is left at the rim, and its angle from the underside in place of how far in it begins */
+      rim: v.optional(v.nullable(size("thickness left at the rim", 2, 150)), null),
+      angle: v.optional(v.nullable(between("angle of the bevel below", 3, 80, "°")), null),
     }),
     ...outlineFields,
   }),

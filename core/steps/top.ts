@@ -1,6 +1,7 @@
 import type { PanelRow, PieceGeometry } from "../construction/geometry";
 import { rowLength, rowSaid } from "../panels/row";
 import { isWhole, slatLines } from "../construction/top/core";
+import { bevelHindrance, bevelOf } from "../construction/top/bevel";
 import { slatScrews } from "../construction/top/slat-screws";
 import { cornerTenon } from "../construction/top/ends";
 import { shapedTop } from "../construction/top/outline";
@@ -8,6 +9,7 @@ import { flattening } from "../layout/strip-thickness";
 import type { Form, Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import { fine, listed, mm } from "../verdict/verdict";
+import { bevelStep } from "./bevel";
 import { inlayStep, outlineStep } from "./outline";
 import { flatSteps } from "./flat";
 import { partSteps } from "./parting";
@@ -36,8 +38,14 @@ export function topSteps(facts: TopFacts): TopStep[] {
     form.ends === "breadboards" ? endSteps(form, before) : form.ends === "frame" ? frameSteps(form, before) : [];
   const held = [...field, ...ends];
   const flat = slats || form.ends === "frame" ? [] : flatSteps(form, held.at(-1)!.id);
-  const all = [...held, ...flat];
+  const all = withBevel([...held, ...flat], form);
   return slats ? all : withInlays(all, form);
+}
+
+/** A bevel below once nothing is cut to its edges any more. */
+function withBevel(steps: TopStep[], form: Form): TopStep[] {
+  const bevel = bevelHindrance(form) ? null : bevelOf(form);
+  return bevel ? [...steps, bevelStep(bevel, steps.at(-1)!.id)] : steps;
 }
 
 /** Inlays last before it is sanded: nothing is cut over them afterwards. */

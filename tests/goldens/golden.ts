@@ -4,6 +4,7 @@
  */
 import { readdirSync, readFileSync } from "node:fs";
 import { readPiece } from "../../core/formats/piece-file";
+import { applyPatches } from "../../core/piece/patch";
 import { Plan, planPiece } from "../../core/plan";
 import { DEMO_RACK, DEMO_SHOP, TODAY } from "../generators/pieces";
 
@@ -17,7 +18,13 @@ export const NAMES = readdirSync(new URL("pieces/", FOLDER))
 export function heldPlan(name: string): Plan {
   const read = readPiece(readFileSync(new URL(`pieces/${name}.json`, FOLDER), "utf8"));
   if (!read.ok) throw new Error(`${name}: ${read.message}`);
-  return planPiece({ piece: read.piece, shop: DEMO_SHOP, rack: DEMO_RACK, ownSpecies: [], today: TODAY });
+  const { edge } = read.piece.form.top;
+  // a bevel below was a line on the drawing and nothing else
+  const piece = applyPatches(
+    read.piece,
+    edge.kind === "bevel-below" ? [{ path: ["form", "top", "edge", "kind"], value: "eased" }] : [],
+  );
+  return planPiece({ piece, shop: DEMO_SHOP, rack: DEMO_RACK, ownSpecies: [], today: TODAY });
 }
 
 const withoutKind = ({ length, groove, bolts, ends, x }: NonNullable<Plan["stiffeners"]>) => ({

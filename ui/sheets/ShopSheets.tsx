@@ -8,6 +8,7 @@ import { allLaid } from "../../core/panels/planned";
 import { attachStep } from "../../core/steps/fastening";
 import { fasteningScene } from "../../core/drawing/fastening";
 import { holdingScene } from "../../core/drawing/holding";
+import { bevelOf } from "../../core/construction/top/bevel";
 import { letsLeavesIn, openTop } from "../../core/construction/parting/parting";
 import { baseOf } from "../../core/construction/base";
 import type { JointSection } from "../../core/drawing/joint";
@@ -68,7 +69,9 @@ export function ShopSheets() {
                 "Top edge",
                 piece.form.top.edge.kind === "square"
                   ? "square"
-                  : `${piece.form.top.edge.kind.replace("-", " ")}, ${withUnit(piece.form.top.edge.size)}`,
+                  : bevelOf(piece.form)
+                    ? `bevelled below from ${withUnit(bevelOf(piece.form)!.inward)} in, ${withUnit(bevelOf(piece.form)!.rim)} left`
+                    : `${piece.form.top.edge.kind.replace("-", " ")}, ${withUnit(piece.form.top.edge.size)}`,
               ],
               ["Height", withUnit(piece.form.height)],
               ...(plan.geometry.lifted

@@ -6,7 +6,7 @@ import { elevationsScene, planScene } from "../../core/drawing/elevations";
 import { openedScene } from "../../core/drawing/opened";
 import { SPECIES } from "../../core/wood/species";
 import { SceneView } from "../drawing/SceneView";
-import { Choice, FieldRow, LengthField } from "../fields/fields";
+import { Choice, FieldRow } from "../fields/fields";
 import { AlcoveFields } from "../form/AlcoveFields";
 import { BySmallDrawing } from "../form/BySmallDrawing";
 import { Group } from "../form/Group";
@@ -21,6 +21,7 @@ import { BoxFields } from "../form/BoxFields";
 import { CaseOpenings } from "../form/CaseOpenings";
 import { CaseFields } from "../form/CaseFields";
 import { DropFields } from "../form/DropFields";
+import { EdgeFields } from "../form/EdgeFields";
 import { FeetFields } from "../form/FeetFields";
 import { ExistingFields } from "../form/ExistingFields";
 import { PlankFields } from "../form/PlankFields";
@@ -128,11 +129,7 @@ export function FormStage() {
           ]}
           onTake={(value) => set("Top edge", ["form", "top", "edge", "kind"], value)}
         />
-        <LengthField
-          label="Edge size"
-          value={form.top.edge.size}
-          onTake={(value) => set("Edge size", ["form", "top", "edge", "size"], value)}
-        />
+        <EdgeFields />
         <Fields />
         {form.field === "slabs" && (
           <Group name="Slabs">

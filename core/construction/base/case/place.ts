@@ -86,7 +86,7 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
   const floor = round ? side : inner;
   const high = { from: choice.lift + floor, to: joined ? under : under - inner };
   const sheet = choice.of === "solid" ? null : choice.of;
-  const lip = sheet ? choice.lip : 0;
+  const lip = sheet ? Math.min(choice.lip, (deep.to - deep.from) * LIP_SHARE) : 0;
   const insideBack = deep.from + back;
   const widths = shared(
     inside.to - inside.from - (choice.bays.length - 1) * inner,
@@ -206,6 +206,9 @@ function feetOf(half: number, side: number, deep: Span, relief: number): Footpri
 }
 
 /** The two rails under the top, or two rows of screws through a sub-top: they are carried apart by the sides, which move as the top does. */
+/** Of what it is on, a lipping is this much at most. Ours. */
+const LIP_SHARE = 0.25;
+
 /** So far from an end that is on loose tenons or dowels a board keeps clear of screws, mm. */
 const BUTTED_END = 50;
 

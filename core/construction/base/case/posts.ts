@@ -60,9 +60,10 @@ export function uprights(
     .filter((each) => each.to > each.from);
 }
 
-/** What stands at a side in a depth. */
+/** What stands at a side in a depth; the side where nothing does. */
 export const uprightAt = (place: Pick<Case, "cornered" | "deep" | "face">, way: -1 | 1, z: number): Upright =>
-  uprights(place, way, { from: z - 0.01, to: z + 0.01 })[0] ?? uprights(place, way, place.deep)[0];
+  uprights(place, way, { from: z - 0.01, to: z + 0.01 })[0] ??
+  uprights(place, way, place.deep)[0] ?? { id: `P${way < 0 ? 1 : 2}`, kind: "case-side", said: "side", from: z, to: z };
 
 /** What stands beside a bay in a depth: a divider, the side, or one of its posts. */
 export function besideAt(place: Case, { bay, way, z }: { bay: number; way: -1 | 1; z: number }): string {

@@ -1,0 +1,17 @@
+/** How a top is bevelled below. */
+import type { Bevel } from "../construction/top/bevel";
+import { fine, mm } from "../verdict/verdict";
+import type { Step } from "./step";
+
+export const bevelStep = (
+  { rim, inward, angle }: Bevel,
+  after: string,
+): Pick<Step, "id" | "title" | "detail" | "parts" | "hours" | "check" | "after"> => ({
+  id: "bevel",
+  title: "Bevel the top below",
+  detail: `Gauged from its upper face: ${fine(rim)} all round on the edges, and a line ${mm(inward)} in on the underside. Sawn on edge against a tall fence at ${Math.round(10 * angle) / 10}° where the top goes through the saw, planed to both lines where it does not; ends first, so that what breaks out there goes with the sides. Mitres at the corners come by themselves.`,
+  parts: ["top"],
+  after: [after],
+  hours: 1.5,
+  check: "From across the room the rim is one line; a straightedge from rim to line shows no light.",
+});
