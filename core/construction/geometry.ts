@@ -167,10 +167,21 @@ export interface PieceGeometry extends Standing {
   parting?: Parting;
   /** leaves that hang at its long sides; none where none do */
   drop?: Drop;
+  /** it is folded over itself and turns; none where it doesn't */
+  turn?: Turn;
   /** bought feet lift its wood so far off the floor: heights are from the wood's underside; where they are, and how wide the wood is there */
   lifted?: { by: number; spots: readonly { x: number; z: number; wood: number }[] };
   /** of a top seen as the blank it is cut from: how long the top itself is, mm */
   blankOf?: number;
+}
+
+/** A top that turns: its pivot from the middle, the rails it lies on, what crosses them, the flat rail its pivot goes through. mm */
+export interface Turn {
+  pivot: { x: number; z: number };
+  rails: { front: Bearer; back: Bearer };
+  crossed: { x: number; width: number }[];
+  /** along the table, and low to high */
+  rail: { from: number; to: number; low: number; high: number };
 }
 
 /** A top in two halves that part across its grain in its middle: drawn together for good, or apart to let leaves in. mm */

@@ -3,10 +3,11 @@ import { BaseGeometry, baseOf } from "./base";
 import { dropped } from "./dropping/drop";
 import { feetOf, onFeet } from "./fitting/feet";
 import { parted } from "./parting/parting";
+import { turning } from "./turning/turn";
 
 /** Where everything of a piece stands: what its base places, with a top that comes apart where that is chosen, on the feet it has. */
 export function placed(form: Form, asBuilt: readonly AsBuilt[]): BaseGeometry {
   // feet are part of its height: the wood gets what is left
   const wood = { ...form, height: form.height - (feetOf(form)?.height ?? 0) };
-  return onFeet(dropped(parted(baseOf(form.kind).place(wood, asBuilt), wood, asBuilt), wood), form);
+  return onFeet(turning(dropped(parted(baseOf(form.kind).place(wood, asBuilt), wood, asBuilt), wood), wood), form);
 }

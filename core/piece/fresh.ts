@@ -6,6 +6,7 @@ import { USUAL_BENT } from "./bent-choices";
 import { USUAL_BOX } from "./box-choices";
 import { USUAL_CASE } from "./case-choices";
 import { USUAL_DROP } from "./drop-choices";
+import { USUAL_TURN } from "./turn-choices";
 import { USUAL_FEET } from "./feet-choices";
 import { USUAL_EXISTING } from "./existing-choices";
 import { NO_OWN } from "./own-choices";
@@ -72,6 +73,7 @@ export function freshPiece(name: string, day: string): Piece {
       ...USUAL_TOP,
       parting: USUAL_PARTING,
       drop: USUAL_DROP,
+      turn: USUAL_TURN,
       slabs: USUAL_SLABS,
       ring: USUAL_RING,
     },

@@ -16,6 +16,7 @@ import { existingFields } from "./existing-choices";
 import { MOST_TIMES } from "./most-times";
 import { NO_OWN, ownSchema } from "./own-choices";
 import { dropFields } from "./drop-choices";
+import { turnFields } from "./turn-choices";
 import { feetFields } from "./feet-choices";
 import { partingFields } from "./parting-choices";
 import { plankFields } from "./plank-choices";
@@ -96,6 +97,7 @@ const formSchema = v.strictObject({
   ...topConstructionFields,
   ...partingFields,
   ...dropFields,
+  ...turnFields,
   ...slabFields,
   ...ringFields,
 });

@@ -12,12 +12,8 @@ import { fastenersFor } from "../movement/fastenings";
 import { framedTop, slats, stiffeners } from "../movement/flat";
 import { linksOf } from "../movement/meetings";
 import { topMovement } from "../movement/year";
+import { addedOf, posesOf, workedFor } from "../construction/added";
 import { pegParts } from "../construction/top/pegs";
-import { dropAdded } from "../construction/dropping/added";
-import { dropPoses } from "../construction/dropping/parts";
-import { loperNotches } from "../construction/dropping/lopers";
-import { partedPoses, partingParts } from "../construction/parting/parts";
-import { ringAdded } from "../construction/ring/parts";
 import { inlaysOf } from "../construction/top/inlays";
 import { topLinks } from "../construction/top/links";
 import { fastened } from "../joinery/fastening";
@@ -120,15 +116,7 @@ export const JOINED = SHAPE.stage(
     "parting",
     "joints",
     ({ piece, geometry, shop }) => ({ form: piece.form, at: geometry, shop, choices: piece.joints }),
-    (facts) => {
-      const [parted, ring, drop] = [partingParts(facts), ringAdded(facts), dropAdded(facts)];
-      return {
-        parts: [...parted.parts, ...ring.parts, ...drop.parts],
-        joints: [...parted.joints, ...ring.joints, ...drop.joints],
-        meetings: [...parted.meetings, ...ring.meetings, ...drop.meetings],
-        small: [...parted.small, ...drop.small],
-      };
-    },
+    addedOf,
   )
   .otherwise({ parts: [], joints: [], meetings: [], small: [] })
   .stage(
@@ -185,7 +173,7 @@ export const JOINED = SHAPE.stage(
       joints: piece.joints,
     }),
     ({ jointed, geometry, form, joints, screws }) =>
-      footHoles(fastened(loperNotches(jointed, geometry), geometry, joints, screws), geometry, form),
+      footHoles(fastened(workedFor(jointed, geometry, form), geometry, joints, screws), geometry, form),
   )
   .stage(
     "assembly",
@@ -193,7 +181,7 @@ export const JOINED = SHAPE.stage(
     ({ assembled, geometry, piece }) => ({ parts: assembled, at: geometry, form: piece.form }),
     ({ parts, at, form }) => {
       const { kind } = form;
-      const poses = [...(baseOf(kind).poses?.(at, parts) ?? []), ...partedPoses(at, parts), ...dropPoses(at, form)];
+      const poses = [...(baseOf(kind).poses?.(at, parts) ?? []), ...posesOf(at, parts, form)];
       return poses.length > 0 ? { parts, poses } : { parts };
     },
   )

@@ -10,6 +10,7 @@ import { FORM_RULES } from "../construction/rules";
 import { DROP_RULES } from "../construction/dropping/rules";
 import { FEET_RULES } from "../construction/fitting/feet-rules";
 import { PARTING_RULES } from "../construction/parting/rules";
+import { TURN_RULES } from "../construction/turning/rules";
 import { SLAB_RULES } from "../construction/top/slab-rules";
 import { OUTDOOR_RULES } from "../outdoors/rules";
 import { STRIPE_RULES } from "../movement/stripe-rules";
@@ -118,6 +119,12 @@ export const FORM_JUDGED = WORK.stage(
     "form",
     ({ piece, geometry, species, weight }) => ({ form: piece.form, at: geometry, brief: piece.brief, species, weight }),
     (facts) => judge("form", DROP_RULES, facts),
+  )
+  .stage(
+    "turnJudged",
+    "form",
+    ({ piece, geometry, weight }) => ({ form: piece.form, at: geometry, brief: piece.brief, weight }),
+    (facts) => judge("form", TURN_RULES, facts),
   )
   .stage(
     "feetJudged",

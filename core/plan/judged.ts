@@ -207,6 +207,7 @@ export const allJudged = (at: Values): Judged[] =>
     at.curvesJudged,
     at.partingJudged,
     at.dropJudged,
+    at.turnJudged,
     at.feetJudged,
     at.slabsJudged,
     at.woodJudged,

@@ -19,6 +19,7 @@ import { INLAY_RULES } from "../construction/top/inlay-rules";
 import { STRIPE_RULES } from "../movement/stripe-rules";
 import { OWN_RULES } from "../construction/own/rules";
 import { FEET_RULES } from "../construction/fitting/feet-rules";
+import { TURN_RULES } from "../construction/turning/rules";
 import { DROP_RULES } from "../construction/dropping/rules";
 import { PARTING_RULES } from "../construction/parting/rules";
 import { SLAB_RULES } from "../construction/top/slab-rules";
@@ -37,6 +38,7 @@ export const RULE_COUNT: Record<Stage, number> = {
     OUTDOOR_RULES.length +
     PARTING_RULES.length +
     DROP_RULES.length +
+    TURN_RULES.length +
     FEET_RULES.length +
     RING_RULES.length +
     CURVE_RULES.length +

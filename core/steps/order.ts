@@ -17,6 +17,8 @@ import { dropEdgeSteps, dropHangSteps } from "./dropping";
 import { feetSteps } from "./feet";
 import { fillSteps } from "./fill";
 import { heldSteps } from "./leaf-held";
+import { leafKinds, sandTop } from "./sand-top";
+import { turnAttach } from "./turning";
 import { afterNotches, loperNotchSteps } from "./lopers";
 import { drawSteps, openSteps } from "./parting";
 import { roundShelf, shelfOnStretchers, shelfSteps } from "./shelf";
@@ -186,32 +188,21 @@ export function stepsFor(inputs: OrderInputs): Step[] {
   const moulded = dropEdgeSteps(at, [made.at(-1)!.id, ...leaves.slice(-1)]);
   out.push(...moulded);
   out.push(
-    step({
-      id: "sand-top",
-      title:
-        piece.form.field === "slats"
-          ? "Sand the slats all round"
-          : piece.form.field === "slabs"
-            ? "Sand the slabs, both faces and their edges"
-            : top.sawnFace === null
-              ? "Sand the top, both faces"
-              : "Brush the top’s sawn face, sand the face below",
-      detail: `${top.sawnFace === null ? "" : "Above, only splinters go: along the grain, by hand. Below: t"}${top.sawnFace === null ? "T" : ""}o ${coats.oily ? "180 or 220" : "150"} grit; raise the grain once. Sign and date it below, with the shop’s mark punched in before the first coat.`,
-      parts: [...field, ...parts.filter(({ id }) => id === "leaf" || id === "drop-leaf").map(({ id }) => id)],
+    sandTop(piece, {
+      oily: coats.oily,
+      parts: [...field, ...leafKinds(parts)],
       after: [
         filled.length > 0 ? "fill" : made.at(-1)!.id,
         ...moulded.map(({ id }) => id),
         ...edges.top.filter(({ id }) => id.endsWith("-after")).map(({ id }) => id),
       ],
-      hours: TIME.sand,
-      caution: "Dust of some species irritates: extraction and a mask.",
     }),
   );
   const finished = finishSteps(piece, {
     top: field,
     seen: [
       ...base.seen,
-      ...["shelf", "shelf-slat", "leaf", "leaf-rail", "drop-leaf", "gate-leg", "gate-arm"].filter((kind) =>
+      ...["shelf", "shelf-slat", "leaf", "leaf-rail", "drop-leaf", "fold-leaf", "gate-leg", "gate-arm"].filter((kind) =>
         parts.some(({ id }) => id === kind),
       ),
     ],
@@ -233,7 +224,9 @@ export function stepsFor(inputs: OrderInputs): Step[] {
     step({
       id: "attach",
       check: "Gap at each fastener as Movement gives it.",
-      ...(base.attach ?? (outdoors ? rustless(attachStep(piece, at)) : attachStep(piece, at))),
+      ...(turnAttach(piece.form, at) ??
+        base.attach ??
+        (outdoors ? rustless(attachStep(piece, at)) : attachStep(piece, at))),
       parts: field,
       after: [
         ...finished.last,

@@ -14,6 +14,7 @@ import { LegAndApronFields } from "../form/LegAndApronFields";
 import { OwnParts } from "../form/OwnParts";
 import { PartingFields } from "../form/PartingFields";
 import { PartList } from "../form/PartList";
+import { TurnFields } from "../form/TurnFields";
 import { ShelfFields } from "../form/ShelfFields";
 import { BentFields } from "../form/BentFields";
 import { BoughtFields } from "../form/BoughtFields";
@@ -138,6 +139,7 @@ export function FormStage() {
         )}
         {form.kind !== "case" && form.kind !== "box" && <PartingFields />}
         {form.kind === "leg-and-apron" && <DropFields />}
+        {form.kind === "leg-and-apron" && <TurnFields />}
         {(plan.geometry.seats.length > 0 || piece.form.shelf.kind !== "none") && <ShelfFields />}
         <FeetFields />
       </FieldRow>
