@@ -112,7 +112,7 @@ describe("what is wrong is said, and a press mends it", () => {
     ["form.turn-pivot", [turn("rail.width", 50)]],
     ["form.turn-pivot", [at("form.crossRails", 2)]],
     ["form.turn-tips", [at("form.top.length", 1300), at("form.top.width", 700), at("form.overhang.side", 200)]],
-    ["brief.clear-open", [at("form.use", "table"), at("brief.room.length", 2000)]],
+    ["brief.clear-open", [at("form.use", "table"), at("brief.room.length", 2400)]],
   ])("%s", (id, patches) => {
     const wrong = piece(...patches);
     const said = find(planOf(wrong), id);
