@@ -113,19 +113,17 @@ export function turnSmall(at: PieceGeometry, form: Form): SmallPart[] {
       ...{ id: "pivot", name: "Pivot bolt, washers, nut, insert", plural: "Pivot bolts with washers, nuts, inserts" },
       ...{ of: "steel", by: PIVOT_BY, opens: [0, -160, 0] as Vec, shape: bolt.shape, place: bolt.place },
     },
-    ...([-1, 1] as const).map((side, i): SmallPart => ({
-      ...{ id: `fold-hinge-${i + 1}`, name: "Hinge let into both edges", plural: "Hinges let into both edges" },
-      ...{ of: "steel", by: "fold-leaf", opens: [0, 0, 0], on: "T" },
-      shape: { length: HINGE.long, width: 2 * top.thickness + FELT, thickness: HINGE.thick },
-      place: {
-        at: [
-          side < 0 ? -top.length / 2 + HINGE.fromEnd : top.length / 2 - HINGE.fromEnd - HINGE.long,
-          at.under,
-          -top.width / 2 - HINGE.thick,
-        ],
-        ...{ x: RIGHT, y: UP },
-      },
-    })),
+    ...([-1, 1] as const).flatMap((side, i): SmallPart[] => {
+      const x = side < 0 ? -top.length / 2 + HINGE.fromEnd : top.length / 2 - HINGE.fromEnd - HINGE.long;
+      // one half of it on each leaf: they are bought as one
+      const half = (on: string, low: number): SmallPart => ({
+        ...{ id: `fold-hinge-${i + 1}-${on}`, name: "Hinge let into both edges", plural: "Hinges let into both edges" },
+        ...{ of: "steel", by: "fold-leaf", opens: [0, 0, 0], on },
+        shape: { length: HINGE.long, width: top.thickness, thickness: HINGE.thick },
+        place: { at: [x, low, -top.width / 2 - HINGE.thick], x: RIGHT, y: UP },
+      });
+      return [half("T", at.under), { ...half("FL", at.under + top.thickness + FELT), comesWith: true }];
+    }),
   ];
 }
 

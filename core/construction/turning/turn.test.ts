@@ -77,6 +77,7 @@ describe("a top folded over itself that turns, worked by hand", () => {
   });
   it("nothing but the pivot holds the top: no fasteners, no room to slide, nothing stopped", () => {
     expect(plan.fasteners).toEqual([]);
+    expect(plan.small.filter(({ name, comesWith }) => name.startsWith("Hinge") && !comesWith)).toHaveLength(2);
     expect(plan.stopped.filter(({ link }) => [link.a, link.b].includes("T"))).toEqual([]);
     const top = plan.assembly.parts.find(({ id }) => id === "T")!;
     expect(top.cuts.map(({ by, shape }) => [by, shape.length])).toEqual([["pivot", 14]]);

@@ -51,8 +51,8 @@ export const legAndApron: Base<LegAndApron> = {
         scene: legSectionScene({ at, joints: legs, species }),
         caption: "A leg cut across, seen from above: the outer corner is at the upper left.",
       })),
-  describe: (_, { longRail, endRail, drop }) =>
-    `Leg and apron: long rails ${Math.round(longRail.shoulder)} mm and end rails ${Math.round(endRail.shoulder)} mm between the legs.${drop ? ` ${drop.sides.length > 1 ? "A leaf hangs at each long side." : "A leaf hangs in front."}` : ""}`,
+  describe: (_, { longRail, endRail, drop, turn }) =>
+    `Leg and apron: long rails ${Math.round(longRail.shoulder)} mm and end rails ${Math.round(endRail.shoulder)} mm between the legs.${drop ? ` ${drop.sides.length > 1 ? "A leaf hangs at each long side." : "A leaf hangs in front."}` : ""}${turn ? " Its top is folded, turns a quarter and opens." : ""}`,
   sizes: (form, { leg, rail, low, through, middleLegs }) => [
     [
       "Legs",
