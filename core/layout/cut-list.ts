@@ -220,7 +220,11 @@ export function roughPieces(
               (all.length * part.stock.length),
             hidden: HIDDEN.includes(part.role),
             species: wood(part.id),
-            ...(matched ? { matched: mark } : part.fromOne?.[mark] ? { matched: part.fromOne[mark] } : {}),
+            ...(matched
+              ? { matched: mark }
+              : part.fromOne?.[mark]
+                ? { matched: part.fromOne[mark], row: true as const }
+                : {}),
             ...(part.ownEdges ? { ownEdges: true as const } : {}),
           })),
       ),

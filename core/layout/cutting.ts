@@ -4,7 +4,7 @@ import type { Shop } from "../piece/shop";
 import { Board, heldBy, RackBoard, widthAt } from "../stock/board";
 import { millingYield } from "../stock/milling";
 import { matchingGroups } from "./matches";
-
+import { inRows } from "./rows";
 import { offcutsOf } from "./offcuts";
 import type { Taken } from "./runs";
 import { Cut, firstCut, SearchInputs } from "./search";
@@ -62,7 +62,7 @@ export function cuttingPlan(
   const taken = takenBy(strips, sections);
   const first =
     rest.length > 0 ? firstCut({ pieces: rest, rack, taken, shop, sequence: cutting.sequence, groups }) : null;
-  const all = [...sections, ...(first?.sections ?? [])];
+  const all = inRows([...sections, ...(first?.sections ?? [])], pieces);
   const missing = (first?.missing ?? []).map((id) => byId.get(id)!);
   return {
     boards: boardCuts(cutting, rack, { sections: all, strips, shop }),

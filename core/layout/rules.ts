@@ -3,6 +3,7 @@ import { Verdict } from "../verdict/verdict";
 import type { CuttingFacts } from "./cutting-facts";
 import { legStock } from "./leg-rules";
 import { flattened, jointerLength, shortParts, withinSaws } from "./machine-rules";
+import { rowsKept } from "./row-rules";
 import { fromSheets } from "./sheet-rules";
 import { circular, movedAway, placedAll, spoiledPieces, unknownMatch, yieldOf } from "./placed-rules";
 
@@ -19,5 +20,6 @@ export const CUTTING_RULES: ((facts: CuttingFacts) => Verdict | null)[] = [
   jointerLength,
   shortParts,
   yieldOf,
+  rowsKept,
   fromSheets,
 ];

@@ -13,6 +13,8 @@ export interface RoughPiece {
   net?: number;
   hidden?: boolean;
   matched?: string;
+  /** of its group it lies after those before it, end to end: their figure runs on */
+  row?: true;
   /** see `AssemblyPart` */
   ownEdges?: true;
   /** the wood it is sawn from; any where nothing is said */

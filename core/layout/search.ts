@@ -1,28 +1,18 @@
+import { bundled } from "./bundles";
+import type { Cut, Stopped } from "./cut";
 import type { LaidSection } from "./sawing";
 import { seeded } from "../units/seeded";
 import { fill, homes, possible, runCost, State } from "./fill";
 import { CuttingNeed, Problem, pricedOnBoards, problemOf } from "./problem";
 import type { Section } from "./sections";
 
+export type { Cut, Stopped } from "./cut";
+
 /** Everything the search reads. */
 export interface SearchInputs extends CuttingNeed {
   seed: number;
   rounds: number;
 }
-
-/** The best so far: wood used up and what of it ends in the piece, mm³. `trail` is where the search stands when that is elsewhere. */
-export interface Cut {
-  sections: LaidSection[];
-  missing: string[];
-  cost: number;
-  net: number;
-  tried: number;
-  round: number;
-  trail: LaidSection[] | null;
-  done: boolean;
-}
-/** Where a search stopped, to go on from. */
-export type Stopped = Pick<Cut, "round" | "sections" | "trail">;
 
 /** Tries in a round: after each the best so far is given away. Ours. */
 const TRIES = 400;
@@ -42,6 +32,11 @@ const WARMTH = 0.002;
  * @source ruin and recreate (Schrimpf and others 2000), accepted by a falling threshold
  */
 export function* searchCuts(inputs: SearchInputs, from: Stopped | null = null): Generator<Cut, void> {
+  const { need, out, back } = bundled(inputs, firstOf);
+  for (const cut of searched(need, back(from))) yield out(cut);
+}
+
+function* searched(inputs: SearchInputs, from: Stopped | null): Generator<Cut, void> {
   const problem = pricedOnBoards(inputs);
   let best = from ? stateFrom(problem, from.sections) : firstState(problem);
   let trail = from?.trail ? stateFrom(problem, from.trail) : best;
@@ -56,6 +51,11 @@ export function* searchCuts(inputs: SearchInputs, from: Stopped | null = null): 
 
 /** The first answer, without any search: each time the section that uses least wood for what it gives. */
 export function firstCut(inputs: CuttingNeed): Cut {
+  const { need, out } = bundled(inputs, firstOf);
+  return out(firstOf(need));
+}
+
+function firstOf(inputs: CuttingNeed): Cut {
   const problem = problemOf(inputs);
   const first = firstState(problem);
   return cutOf(problem, { best: first, trail: first, round: 0, done: true });

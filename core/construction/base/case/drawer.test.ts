@@ -4,6 +4,7 @@ import { bodyOf, posed } from "../../../assembly/part";
 import { fixedOutside, goneWith } from "../../../assembly/small";
 import { bulkOf } from "../../../assembly/solid";
 import { demoBoard } from "../../../testing/boards";
+import { USUAL_SHOP } from "../../../piece/shop";
 import { bays, caseOf, chest, EIGHT, eight, listed, rows, set } from "../../../testing/cases";
 import { at, find, planOf, tableWith } from "../../../testing/plans";
 
@@ -193,7 +194,7 @@ describe("fronts from one board", () => {
     const plan = planOf(
       tableWith(
         ...EIGHT,
-        bays(rows([140, "drawer"], [null, "drawer"])),
+        bays(rows([140, "drawer"], [160, "drawer"], [null, "nothing"])),
         set("drawers.from", "all"),
         set("drawers.front", 20),
       ),
@@ -203,9 +204,17 @@ describe("fronts from one board", () => {
       ],
     );
     const fronts = plan.cutting.placed.filter(({ piece }) => piece.id.startsWith("C"));
-    expect(new Set(fronts.map(({ board: on }) => on)).size).toBeLessThanOrEqual(1);
+    expect(fronts.map(({ board: on }) => on)).toEqual(["F1", "F1"]);
     expect(new Set(Object.values(groups(plan)))).toEqual(new Set(["fronts of C1"]));
     expect(plan.parts.find(({ id }) => id === "drawer-front")!.note).toMatch(/All come from one board, from above/);
+    // after one another, the upper one first, a kerf between
+    const [upper, lower] = ["C1", "C2"].map((id) => fronts.find(({ piece }) => piece.id === id)!);
+    expect(lower.x).toBeCloseTo(upper.x + upper.piece.length + USUAL_SHOP.kerf, 6);
+    expect(lower.y).toBe(upper.y);
+    expect(find(plan, "cutting.rows")).toMatchObject({
+      level: "holds",
+      text: "In their order along one board: C1, C2",
+    });
   });
   it("made twice, each copy has a board of its own", () => {
     const plan = eight(bays(rows([140, "drawer"], [null, "drawer"])), set("drawers.from", "all"), at("times", 2));
