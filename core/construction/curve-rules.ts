@@ -5,7 +5,7 @@ import { HOME } from "../assembly/place";
 import { CurveChoice, curvesOf } from "../piece/kinds";
 import type { Piece } from "../piece/schema";
 import { fine, grade, Level, mm, Remedy, set, Verdict, verdict } from "../verdict/verdict";
-import { depthAt, hollowed, straightBy } from "./curves";
+import { bowedOut, depthAt, hollowed, straightBy } from "./curves";
 
 export interface CurveFacts {
   kinds: Piece["kinds"];
@@ -33,7 +33,7 @@ const curvesIn = ({ kinds, parts }: CurveFacts): Curve[] =>
 const said = ({ name, said: sentence }: AssemblyPart) => sentence ?? name.toLowerCase();
 const straight = ({ kind }: Curve): Remedy => set("Leave it straight", ["kinds", kind, "curve"], null);
 const lower = ({ kind, choice }: Curve, rise: number): Remedy =>
-  set(`Hollow it by ${rise} mm`, ["kinds", kind, "curve"], { ...choice, rise });
+  set(`${choice.way === "bowed" ? "Bow" : "Hollow"} it by ${rise} mm`, ["kinds", kind, "curve"], { ...choice, rise });
 
 /** What stands in the way of a curve: the part's own shape, something cut where wood would go, something that lies there. */
 function hindered({ choice, parts }: Curve, all: readonly AssemblyPart[]): string | null {
@@ -42,12 +42,14 @@ function hindered({ choice, parts }: Curve, all: readonly AssemblyPart[]): strin
     if (why) return `The ${said(part)} ${why}`;
     const { length, width, thickness } = part.shape;
     const { low, high } = hollowed(part, choice);
+    const bow = bowedOut(part, choice);
     const chord = length - 2 * choice.straight;
     const deepest = (from: number, to: number) => {
       const nearest = Math.min(Math.max(chord / 2, from), to);
       return depthAt(chord, choice.rise, nearest);
     };
-    for (const cut of part.cuts.filter(({ by }) => by !== "edge")) {
+    // what bows out takes no wood away
+    for (const cut of choice.way === "bowed" ? [] : part.cuts.filter(({ by }) => by !== "edge")) {
       const [[x0, x1], [y0, y1]] = boxIn(HOME, cut);
       const depth = deepest(x0 - choice.straight, x1 - choice.straight);
       if (depth > TOUCH && ((low && y0 < depth - TOUCH) || (high && y1 > width - depth + TOUCH)))
@@ -58,8 +60,9 @@ function hindered({ choice, parts }: Curve, all: readonly AssemblyPart[]): strin
       const [[x0, x1], [y0, y1], [z0, z1]] = boxIn(part.place, { shape: other.shape, place: other.place });
       const beside =
         x1 > choice.straight + TOUCH && x0 < length - choice.straight - TOUCH && z1 > TOUCH && z0 < thickness - TOUCH;
-      const below = low && y1 > -TOUCH && y0 < -TOUCH;
-      const above = high && y0 < width + TOUCH && y1 > width + TOUCH;
+      // against the edge as it would be straight, and in what bows beyond it
+      const below = low && y1 > -TOUCH && y0 < bow.low - TOUCH;
+      const above = high && y0 < width + TOUCH && y1 > width - bow.high + TOUCH;
       if (beside && (below || above)) return `The ${said(other)} lies against the edge of the ${said(part)}`;
     }
   }
@@ -90,11 +93,13 @@ function curvesGo(facts: CurveFacts): Verdict | null {
     stage: "form",
     subject: first ? bad.map(({ curve }) => curve.kind) : all.map(({ kind }) => kind),
     level: first ? "fix" : "holds",
-    text: first ? `${first.why}: it can’t be hollowed there` : "Nothing is cut or lies where edges are hollowed",
+    text: first
+      ? `${first.why}: it can’t be ${first.curve.choice.way === "bowed" ? "bowed" : "hollowed"} there`
+      : "Nothing is cut or lies where edges are curved",
     why: "Joints are cut while the part is square, and keep their wood; what bears on an edge needs it straight.",
     remedies: first
       ? [
-          ...(onlyBelow ? [each(many ? "Hollow their lower edges" : "Hollow its lower edge", below)] : []),
+          ...(onlyBelow ? [each(many ? "Curve their lower edges only" : "Curve its lower edge only", below)] : []),
           each(many ? "Leave them straight" : "Leave it straight", () => null),
         ]
       : [],
@@ -104,7 +109,7 @@ function curvesGo(facts: CurveFacts): Verdict | null {
 const taken = ({ edge, rise }: CurveChoice) => (edge === "both" ? 2 : 1) * rise;
 
 function curvesLeave(facts: CurveFacts): Verdict | null {
-  const all = curvesIn(facts);
+  const all = curvesIn(facts).filter(({ choice }) => choice.way === "hollow");
   if (all.length === 0) return null;
   const share = ({ choice, parts: [{ shape }] }: Curve) => (shape.width - taken(choice)) / shape.width;
   const worst = all.reduce((a, b) => (share(b) < share(a) ? b : a));

@@ -2,16 +2,18 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { bodyOf } from "../assembly/part";
-import { bulkOf } from "../assembly/solid";
+import { within } from "../assembly/place";
+import { boundsOf, bulkOf, stood } from "../assembly/solid";
 import { applyPatches } from "../piece/patch";
 import { templatesOf } from "../templates/templates";
+import { clashes } from "../testing/clashes";
 import { at, find, planOf, tableWith } from "../testing/plans";
 import { AS_THE_PIECE, CurveChoice } from "../piece/kinds";
 import { depthAt } from "./curves";
 
 const SEED = Number(process.env.SEED ?? 20261126);
 const curve = (kind: string, choice: CurveChoice) => at(`kinds.${kind}`, { ...AS_THE_PIECE, curve: choice });
-const LOWER: CurveChoice = { edge: "lower", rise: 20, straight: 60 };
+const LOWER: CurveChoice = { edge: "lower", rise: 20, straight: 60, way: "hollow" };
 /** A table with a stretcher between two end stretchers: 45 by 25. */
 const H = [at("form.low.kind", "h"), at("form.low.depth", 60)];
 
@@ -58,6 +60,43 @@ describe("a stretcher hollowed below, worked by hand", () => {
   });
 });
 
+describe("a stretcher bowed out, worked by hand", () => {
+  const plain = planOf(tableWith(...H));
+  const stick = (from: typeof plain) => from.assembly.parts.find(({ kind }) => kind === "middle-stretcher")!;
+  const bowed = (edge: CurveChoice["edge"], rise = 20) =>
+    planOf(tableWith(...H, curve("middle-stretcher", { ...LOWER, edge, rise, way: "bowed" })));
+
+  it.each([
+    ["lower", 1],
+    ["upper", 1],
+    ["both", 2],
+  ] as const)("%s: it gains the segment, and is sawn from a board wider by its rise", (edge, times) => {
+    const plan = bowed(edge);
+    const { length, thickness, width } = stick(plain).shape;
+    const more = bulkOf(bodyOf(stick(plan))).volume - bulkOf(bodyOf(stick(plain))).volume;
+    expect(more / (times * segment(length - 120, 20) * thickness)).toBeCloseTo(1, 2);
+    expect(plan.parts.find(({ id }) => id === "middle-stretcher")!.finished.width).toBe(width + times * 20);
+    expect(clashes(plan.assembly.parts)).toEqual([]);
+  });
+  it("it bows down below its straight edge, its joints where they were", () => {
+    const bounds = (plan: typeof plain) => boundsOf(stood(bodyOf(stick(plan)), stick(plan).place));
+    const [before, after] = [bounds(plain), bounds(bowed("lower"))];
+    expect(before.least[1] - after.least[1]).toBeCloseTo(20, 1);
+    expect(after.most[1]).toBeCloseTo(before.most[1], 6);
+    expect(after.least[0]).toBeCloseTo(before.least[0], 6);
+    const tenons = (plan: typeof plain) =>
+      stick(plan).adds.map((add) => within(stick(plan).place, add.place).at.map((each) => Math.round(each * 1e6)));
+    expect(tenons(bowed("lower"))).toEqual(tenons(plain));
+  });
+  it("has a template of half of it, its step says which way, and its width is not judged as what is left", () => {
+    const plan = bowed("upper");
+    expect(templatesOf(plan.assembly.parts)[0]).toMatchObject({ kind: "middle-stretcher", half: true });
+    expect(plan.steps.find(({ id }) => id === "curves")!.detail).toContain("upper edge bowed out by 20 mm");
+    expect(plan.verdicts.some(({ id }) => id === "form.curve-left")).toBe(false);
+    expect(find(plan, "form.curves").level).toBe("holds");
+  });
+});
+
 describe("what stands in a curve's way is told, with a way out", () => {
   const cases: [string, string, Parameters<typeof tableWith>][] = [
     ["form.curves", "the top bears on the edge", [curve("long-rail", { ...LOWER, edge: "upper" })]],
@@ -67,6 +106,8 @@ describe("what stands in a curve's way is told, with a way out", () => {
       [at("form.crossRails", 1), curve("long-rail", { ...LOWER, rise: 60 })],
     ],
     ["form.curves", "a leg has no lower edge", [curve("leg", LOWER)]],
+    ["form.curves", "a rail would bow into the top", [curve("long-rail", { ...LOWER, edge: "upper", way: "bowed" })]],
+    ["form.curve-grain", "bowed steeply", [...H, curve("middle-stretcher", { ...LOWER, rise: 120, way: "bowed" })]],
     [
       "form.curves",
       "several at once: a leg, and rails under the top",
@@ -117,9 +158,10 @@ describe("any curve", () => {
         fc.constantFrom("long-rail", "end-rail", "cross-rail", "middle-stretcher", "end-stretcher", "leg", "top"),
         fc.constantFrom("lower", "upper", "both" as const),
         fc.integer({ min: 1, max: 120 }),
-        fc.integer({ min: 0, max: 400 }),
-        (kind, edge, rise, straight) => {
-          const plan = planOf(tableWith(...H, curve(kind, { edge: edge as CurveChoice["edge"], rise, straight })));
+        fc.record({ straight: fc.integer({ min: 0, max: 400 }), way: fc.constantFrom("hollow", "bowed") }),
+        (kind, edge, rise, { straight, way }) => {
+          const choice = { edge, rise, straight, way } as CurveChoice;
+          const plan = planOf(tableWith(...H, curve(kind, choice)));
           expect(plan.failures).toEqual([]);
           for (const part of plan.assembly.parts) expect(bulkOf(bodyOf(part)).volume).toBeGreaterThan(0);
         },

@@ -1,6 +1,7 @@
-/** Edges of a part that are hollowed by an arc: by its rise, between what stays straight beside it. mm */
+/** Edges of a part that are hollowed by an arc, or bowed out by one: by its rise, between what stays straight beside it. mm */
 import { Corner, straightAt } from "../assembly/outline";
-import type { AssemblyPart } from "../assembly/part";
+import type { AssemblyPart, Worked } from "../assembly/part";
+import { add, minus, times } from "../assembly/vector";
 import type { CurveChoice } from "../piece/kinds";
 
 /** Parts that are curved are sticks with an edge above and one below. */
@@ -9,10 +10,14 @@ const STICKS: readonly string[] = ["rail", "frame"];
 const LEAST_CHORD = 60;
 
 /** Why a part keeps its edges straight; null where it may be curved. */
-export function straightBy({ shape, role, place }: AssemblyPart, { straight, rise, edge }: CurveChoice): string | null {
+export function straightBy(
+  { shape, role, place }: AssemblyPart,
+  { straight, rise, edge, way }: CurveChoice,
+): string | null {
   if (!STICKS.includes(role) || Math.abs(place.y[1]) < 0.9) return "has no lower and upper edge";
   if (shape.face || shape.edge || shape.end || shape.planes?.length) return "has a shape of its own already";
   if (shape.length - 2 * straight < LEAST_CHORD) return "is too short for it beside its straight ends";
+  if (way === "bowed") return null;
   return rise * (edge === "both" ? 2 : 1) >= shape.width - 5 ? "is not wide enough for it" : null;
 }
 
@@ -25,30 +30,53 @@ export const hollowed = (
   return place.y[1] > 0 ? { low: below, high: above } : { low: above, high: below };
 };
 
-/** The same parts, each kind with its edges hollowed as they were chosen. @param curves  by kind of part */
+/** What an edge that bows out adds to a part's width: below its straight edge, and above the other, in its own frame. */
+export const bowedOut = (part: Pick<AssemblyPart, "place">, choice: CurveChoice): { low: number; high: number } => {
+  const { low, high } = hollowed(part, choice);
+  const by = choice.way === "bowed" ? choice.rise : 0;
+  return { low: low ? by : 0, high: high ? by : 0 };
+};
+
+/** The same parts, each kind with its edges curved as they were chosen: what bows out is sawn from a wider board. @param curves  by kind of part */
 export function curved(parts: readonly AssemblyPart[], curves: Readonly<Record<string, CurveChoice>>): AssemblyPart[] {
   return parts.map((part) => {
     const choice = curves[part.kind];
     if (!choice || straightBy(part, choice) !== null) return part;
-    const { length, width } = part.shape;
+    const { length } = part.shape;
     const { straight, rise } = choice;
     const { low, high } = hollowed(part, choice);
+    const more = bowedOut(part, choice);
+    const bow = choice.way === "bowed" ? rise : -rise;
+    const [lower, upper] = [more.low, more.low + part.shape.width];
     const arc = (from: number, to: number, y: number, bent: boolean): Corner[] =>
-      bent ? [{ at: [from, y], rise: -rise }, straightAt(to, y)] : [];
+      bent ? [{ at: [from, y], rise: bow }, straightAt(to, y)] : [];
     const outer = [
-      straightAt(0, 0),
-      ...arc(straight, length - straight, 0, low),
-      straightAt(length, 0),
-      straightAt(length, width),
-      ...arc(length - straight, straight, width, high),
-      straightAt(0, width),
-    ].filter(({ at, rise: bow }, i, all) => {
+      straightAt(0, lower),
+      ...arc(straight, length - straight, lower, low),
+      straightAt(length, lower),
+      straightAt(length, upper),
+      ...arc(length - straight, straight, upper, high),
+      straightAt(0, upper),
+    ].filter(({ at, rise: bent }, i, all) => {
       const next = all[(i + 1) % all.length].at;
       // with nothing left straight an arc begins where the corner is
-      return bow !== 0 || Math.hypot(next[0] - at[0], next[1] - at[1]) > 1e-9;
+      return bent !== 0 || Math.hypot(next[0] - at[0], next[1] - at[1]) > 1e-9;
     });
-    return { ...part, shape: { ...part.shape, face: { outer, holes: [] } } };
+    const width = upper + more.high;
+    return { ...lowered(part, more.low), shape: { ...part.shape, width, face: { outer, holes: [] } } };
   });
+}
+
+/** The same part told from a corner that lies so much lower: everything in it stays where it is. */
+function lowered(part: AssemblyPart, by: number): AssemblyPart {
+  if (by === 0) return part;
+  const up = (each: Worked): Worked => ({ ...each, place: { ...each.place, at: add(each.place.at, [0, by, 0]) } });
+  return {
+    ...part,
+    place: { ...part.place, at: minus(part.place.at, times(part.place.y, by)) },
+    adds: part.adds.map(up),
+    cuts: part.cuts.map(up),
+  };
 }
 
 /** How deep an arc of this rise over this chord is so far from its beginning. @source the circle through its ends and its crown */

@@ -14,11 +14,12 @@ export const edgeSchema = v.strictObject({
 });
 export type EdgeChoice = v.InferOutput<typeof edgeSchema>;
 
-/** An edge hollowed by an arc: which one, how deep, and what stays straight at both ends. */
+/** An edge hollowed by an arc, or bowed out by one: which, how deep or far, and what stays straight at both ends. */
 export const curveSchema = v.strictObject({
   edge: choice("curved edge", ["lower", "upper", "both"]),
   rise: size("rise of the curve", 1, 250),
   straight: distance("straight beside the curve", 1000),
+  way: v.optional(choice("which way a curve goes", ["hollow", "bowed"]), "hollow"),
 });
 export type CurveChoice = v.InferOutput<typeof curveSchema>;
 

@@ -10,7 +10,7 @@ import { useSet } from "../piece/useSet";
 const AS = "as the piece";
 const SQUARE = "square";
 const STRAIGHT = "straight";
-const USUAL_CURVE: CurveChoice = { edge: "lower", rise: 15, straight: 60 };
+const USUAL_CURVE: CurveChoice = { edge: "lower", rise: 15, straight: 60, way: "hollow" };
 const USUAL_EDGE: EdgeChoice = { how: "eased", size: 1, raised: 0, when: "before" };
 
 /** Wood, moisture and finish of one kind of part, where they are not the piece's. */
@@ -94,9 +94,9 @@ export function KindFields({ kind, name }: { kind: string; name: string }) {
         value={now.curve?.edge ?? STRAIGHT}
         options={[
           { value: STRAIGHT, name: "Straight" },
-          { value: "lower", name: "Lower edge hollow" },
-          { value: "upper", name: "Upper edge hollow" },
-          { value: "both", name: "Both edges hollow" },
+          { value: "lower", name: "Lower edge" },
+          { value: "upper", name: "Upper edge" },
+          { value: "both", name: "Both edges" },
         ]}
         onTake={(edge) =>
           put("curve", {
@@ -106,6 +106,15 @@ export function KindFields({ kind, name }: { kind: string; name: string }) {
       />
       {now.curve && (
         <>
+          <Choice
+            label={`${name}: it goes`}
+            value={now.curve.way}
+            options={[
+              { value: "hollow", name: "Hollow" },
+              { value: "bowed", name: "Bowed out" },
+            ]}
+            onTake={(way) => put("curve", { curve: { ...now.curve!, way } })}
+          />
           <LengthField
             label={`${name}: rise`}
             value={now.curve.rise}
