@@ -5,6 +5,7 @@ import { lowered } from "./base/lowered";
 import type { PieceGeometry } from "./geometry";
 import { useOf } from "../brief/uses";
 import { bevelBelow } from "./top/bevel-rules";
+import { outlineFollows } from "./top/scribe-rules";
 import { usualRange } from "./usual";
 
 export interface FormFacts {
@@ -24,6 +25,7 @@ export const FORM_RULES: ((facts: FormFacts) => Verdict | null)[] = [
   postsAtCorners,
   topWeight,
   bevelBelow,
+  outlineFollows,
 ];
 
 function height({ form, brief, at }: FormFacts): Verdict {

@@ -77,6 +77,8 @@ export const outlineFields = {
     ),
     [],
   ),
+  /** those points were scribed so far round what the top lies on */
+  around: v.optional(v.nullable(distance("how far the outline runs round what is below", 400)), null),
   /** x and y of its middle, from the middle of the top */
   /** let into the upper face: each kind with its own wood, at so many places from the middle; turned from the top's grain, degrees */
   inlays: v.optional(
@@ -142,6 +144,7 @@ export const USUAL_OUTLINE = {
   bulge: 60,
   notch: { length: 80, width: 80 },
   points: [],
+  around: null,
   inlays: [],
   cutouts: [],
 };

@@ -8,10 +8,13 @@ type TopStep = Partial<Step> & Pick<Step, "id" | "title" | "detail" | "hours">;
 
 /** Curves, notches and holes, once the top is flat and cut to its length and width. */
 export function outlineStep(top: Form["top"], { through }: Pick<PieceGeometry, "through">): TopStep {
+  const scribed = top.outline === "points" && top.around !== null ? top.around : 0;
   const curve = {
     rectangle: "",
     ellipse: "Set the oval out from its two axes; saw outside the line, fair to it.",
-    points: `A template by its ${top.points.length} points, from two middle lines; arcs by chord and rise with a bent batten. Saw outside the line, follow the template with a bearing.`,
+    points: scribed
+      ? `Scribed from what it lies on: top and base upside down on one another, middle lines together, a disc of ${scribed} mm radius rolled round legs and rails with a pencil in its middle; faired with a batten. Saw outside the line, plane to it.`
+      : `A template by its ${top.points.length} points, from two middle lines; arcs by chord and rise with a bent batten. Saw outside the line, follow the template with a bearing.`,
     soft: `Bend a batten ${top.bulge} mm in at each end, saw outside the line, fair to it.`,
     notched: through
       ? `Notch the corners ${Math.round(through.length)} by ${Math.round(through.width)} mm: marked from the posts as they stand, ${through.gap} mm free on the inside.`

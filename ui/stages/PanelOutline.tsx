@@ -1,6 +1,7 @@
 "use client";
 import { useState } from "react";
 import { roundedCorners } from "../../core/construction/top/points";
+import { scribeRound } from "../../core/construction/top/scribe";
 import { isWhole } from "../../core/construction/top/core";
 import type { Form } from "../../core/piece/schema";
 import { Choice, FieldRow, LengthField, TextField } from "../fields/fields";
@@ -9,6 +10,8 @@ import { useSet } from "../piece/useSet";
 import { OutlinePoints } from "./OutlinePoints";
 
 type Outline = Form["top"]["outline"];
+/** What a scribed outline begins with, mm. @source common practice */
+const USUAL_AROUND = 38;
 const OUTLINES: { value: Outline; name: string }[] = [
   { value: "rectangle", name: "Rectangle" },
   { value: "ellipse", name: "Ellipse, or a circle" },
@@ -33,6 +36,7 @@ export function PanelOutline() {
         ? [{ path: ["form", "top", "points"], value: roundedCorners(top.length, top.width, 60) }]
         : []),
     ]);
+  const scribe = (around: number) => edit("Outline scribed", scribeRound(plan.geometry, piece.form, around));
   const cut = (i: number, part: Partial<Form["top"]["cutouts"][number]>) =>
     edit("Cut-out", [{ path: ["form", "top", "cutouts", i], value: { ...top.cutouts[i], ...part } }]);
   return (
@@ -76,6 +80,14 @@ export function PanelOutline() {
         </>
       )}
       {!through && top.outline === "points" && <OutlinePoints />}
+      {!through &&
+        (top.outline === "points" && top.around !== null ? (
+          <LengthField label="It runs round what it lies on, out by" value={top.around} onTake={scribe} />
+        ) : (
+          <button className="button button-plain" onClick={() => scribe(USUAL_AROUND)}>
+            Scribe it round what it lies on
+          </button>
+        ))}
       {!through && top.outline === "ellipse" && top.length !== top.width && (
         <button
           className="button button-plain"
