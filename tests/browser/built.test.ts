@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { choose, go, Maker, makePiece, recordOf, saved, sitDown, typeField, until, words } from "./maker";
+import { choose, go, Maker, makePiece, press, recordOf, saved, sitDown, typeField, until, words } from "./maker";
 
 let maker: Maker;
 beforeAll(async () => {
@@ -49,5 +49,54 @@ describe("a maker builds it another way", () => {
     await go(page, `/pieces/${id}/build`);
     expect(await words(page, "main")).toMatch(/Dovetail the sides into the top/);
     expect(await words(page, "main")).toMatch(/Screw the battens on the doors/);
+  });
+
+  it("a table gets leaves on legs that swing out; a bevel below is no more where they hang", async () => {
+    const { page } = maker;
+    const id = await makePiece((piece) => ({ ...piece, name: "Hung by hand", done: [], asBuilt: [] }));
+    await go(page, `/pieces/${id}/form`);
+    await page.waitForSelector('[data-verdict="form.bevel"][data-level="holds"]');
+    await typeField(page, "Its angle, from below", "40");
+    await until(page, () => /: 40°/.test(document.querySelector('[data-verdict="form.bevel"]')?.textContent ?? ""));
+    await choose(page, "A leaf hangs", "both");
+    await page.waitForSelector('[data-verdict="form.bevel"][data-level="fix"]');
+    await choose(page, "Top edge", "square");
+    await choose(page, "Held up by", "gates");
+    await choose(page, "Legs a leaf", "2");
+    await page.waitForSelector('[data-verdict="form.drop-gate-fits"]');
+    await saved(page);
+    const { form } = await recordOf(id);
+    expect([form.drop.held, form.drop.gates.count, form.top.edge.angle]).toEqual(["gates", 2, 40]);
+    await go(page, `/pieces/${id}/build`);
+    expect(await words(page, "main")).toMatch(/Hang the gates on their rails/);
+  });
+
+  it("a sideboard is of plywood, and told what sheets can’t have", async () => {
+    const { page } = maker;
+    const id = await makePiece((piece) => ({ ...piece, name: "Of sheets" }), "Sideboard");
+    await go(page, `/pieces/${id}/form`);
+    await choose(page, "The case is of", "plywood");
+    await page.waitForSelector('[data-verdict="form.case-sheet"][data-level="holds"]');
+    await typeField(page, "Lippings", "3");
+    await page.waitForSelector('[data-verdict="form.case-lip"][data-level="fix"] button');
+    await choose(page, "The top", "through");
+    await page.waitForSelector('[data-verdict="form.case-sheet"][data-level="fix"] button');
+    await saved(page);
+    expect((await recordOf(id)).form.case).toMatchObject({ of: "plywood", lip: 3, corners: "through" });
+    await go(page, `/pieces/${id}/build`);
+    expect(await words(page, "main")).toMatch(/Cut the case from plywood/);
+  });
+
+  it("a top is scribed round its legs", async () => {
+    const { page } = maker;
+    const id = await makePiece((piece) => ({ ...piece, name: "Scribed by hand", done: [], asBuilt: [] }));
+    await go(page, `/pieces/${id}/boards`);
+    await press(page, "Scribe it round what it lies on");
+    await typeField(page, "It runs round what it lies on, out by", "45");
+    await saved(page);
+    const { form } = await recordOf(id);
+    expect([form.top.outline, form.top.around, form.top.points.length]).toEqual(["points", 45, 8]);
+    await go(page, `/pieces/${id}/form`);
+    await page.waitForSelector('[data-verdict="form.scribed"][data-level="holds"]');
   });
 });
