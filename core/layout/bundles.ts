@@ -52,22 +52,20 @@ const parted = (sections: readonly LaidSection[], rows: Rows): LaidSection[] =>
     })),
   }));
 
-/** Sections of an earlier answer; those in which a row lies otherwise are laid out anew. */
+/** Sections of an earlier answer, a row where its first piece lay: the search leaves out what is no section of its own any more. */
 function gathered(sections: readonly LaidSection[], rows: Rows): LaidSection[] {
   const names = new Map([...rows].flatMap(([name, members]) => members.map(({ id }) => [id, name] as const)));
-  return sections.flatMap((section): LaidSection[] => {
-    const lanes = section.lanes.map(({ width, pieces }) => ({
+  const first = new Map([...rows].map(([name, [{ id }]]) => [name, id]));
+  return sections.map((section) => ({
+    ...section,
+    lanes: section.lanes.map(({ width, pieces }) => ({
       width,
-      pieces: pieces
-        .filter((id) => (rows.get(names.get(id) ?? "")?.[0].id ?? id) === id)
-        .map((id) => names.get(id) ?? id),
-    }));
-    const whole = [...rows].every(([name, members]) => {
-      const on = section.lanes.filter(({ pieces }) => members.some(({ id }) => pieces.includes(id)));
-      return on.length === 0 || (on.length === 1 && on[0].pieces.join(" ").includes(name));
-    });
-    return whole ? [{ ...section, lanes }] : [];
-  });
+      pieces: pieces.flatMap((id) => {
+        const name = names.get(id);
+        return name === undefined ? [id] : first.get(name) === id ? [name] : [];
+      }),
+    })),
+  }));
 }
 
 /** The need as it is searched, what is made of its answers, and of earlier ones. */

@@ -75,6 +75,7 @@ describe("whether a row is kept is said", () => {
   });
   it.each([
     ["side by side", 0, 160],
+    ["as far along, in the lane beside it", 503, 160],
     ["with another between", 906, 0],
     ["in the other order", -303, 0],
   ])("%s, it does not", (_, x, y) => {
@@ -116,6 +117,8 @@ describe("a search keeps rows in one stretch of one board", () => {
       const lane = laneOf(cut, "C1");
       expect(lane.board).toBe("F1");
       expect(lane.pieces.join(" ")).toContain("C1 C2 C3");
+      const section = cut.sections.find(({ lanes }) => lanes.some(({ pieces }) => pieces.includes("C1")))!;
+      expect(section.length).toBeGreaterThanOrEqual(3 * 900 + 2 * USUAL_SHOP.kerf);
     }
   });
   it("a search that goes on from its own answer ends where it would have", () => {

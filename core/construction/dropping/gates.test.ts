@@ -123,6 +123,16 @@ describe("gates with a stile and a lower rail, two a leaf", () => {
   });
 });
 
+describe("two gates before one rail", () => {
+  it("reach to 5 short of its middle, and not a millimetre farther", () => {
+    const rail = table().geometry.bearers.find(({ run, at: z }) => run === "along" && z > 0)!;
+    const most = Math.floor(rail.length / 2 - 24 - 6 - 5);
+    const level = (reach: number) =>
+      find(table(set("gates.count", 2), set("gates.reach", reach)), "form.drop-gate-fits").level;
+    expect([level(most), level(most + 1)]).toEqual(["holds", "fix"]);
+  });
+});
+
 describe("what is wrong is said, and a press mends it", () => {
   it.each([
     ["form.drop-gates", [at("form.overhang.side", 40)]],

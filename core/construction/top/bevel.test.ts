@@ -72,6 +72,11 @@ describe("what is wrong with a bevel is said, and a press mends it", () => {
   it.each([
     ["over what bears the top", [edge("size", 140)], "fix"],
     ["right up to it", [edge("size", 89)], "tight"],
+    [
+      "right up to the legs at its sides only",
+      [at("form.overhang", { end: 250, side: 90 }), edge("size", 89)],
+      "tight",
+    ],
     ["a rim as thin as a slat", [edge("rim", 4)], "fix"],
     ["a thin rim", [edge("rim", 8)], "tight"],
     ["along a round", [at("form.top.outline", "ellipse")], "fix"],

@@ -45,6 +45,12 @@ describe("a chest on posts that are its corners, worked by hand", () => {
     // 45 less 13 to the face and 2 at the bottom of the mortise
     expect(listed(plan, "drawer-rail")).toEqual([790 + 2 * 30, 39, 18]);
   });
+  it("the back's screws end short of the holes for the top's", () => {
+    // 39 wide, the top's in its middle: 10 into it and no more
+    const screws = part(plan, "A2").cuts.filter(({ by }) => by === "case-rail+case-back");
+    expect(screws.map(({ shape }) => shape.length)).toEqual([10, 10, 10, 10, 10]);
+    expect(find(plan, "joints.cuts-meet").level).toBe("holds");
+  });
   it("glued along the grain, they move as one: nothing is held", () => {
     expect(plan.stopped.filter(({ load }) => load > 0.3)).toEqual([]);
     expect(plan.joints.find(({ id }) => id === "case-post+case-side")).toMatchObject({ made: "loose", tenons: 3 });

@@ -35,6 +35,8 @@ describe("a case of eight parts of plywood, worked by hand", () => {
     const kinds = new Map(plan.joints.map(({ id, kind }) => [id, kind]));
     expect(kinds.get("case-side+case-rail")).toBe("blind-tenon");
     expect(kinds.get("case-side+case-bottom")).toBe("housing");
+    // stopped before its own edge in front, as in a case of boards
+    expect(plan.joints.find(({ id }) => id === "case-side+case-bottom")).toMatchObject({ stops: { to: 10 } });
     expect(kinds.get("case-side+case-side-lip")).toBe("glued");
     expect([...kinds.values()]).not.toContain("dovetail");
     expect(plan.verdicts.map(({ id }) => id)).not.toContain("joints.slope");
@@ -133,6 +135,6 @@ describe(`cases of sheet of any kind (seed ${SEED})`, () => {
           }
         },
       ),
-      { numRuns: 25, seed: SEED },
+      { numRuns: 12, seed: SEED },
     ));
 });
