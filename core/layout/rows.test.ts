@@ -73,9 +73,16 @@ describe("whether a row is kept is said", () => {
     ];
     expect(judged(places).level).toBe("holds");
   });
+  it("as far along, and in the lane beside it, it does not", () => {
+    const places: [string, number, number][] = [
+      ["C1", 100, 0],
+      ["C2", 503, 160],
+      ["C3", 906, 160],
+    ];
+    expect(judged(places).level).toBe("tight");
+  });
   it.each([
     ["side by side", 0, 160],
-    ["as far along, in the lane beside it", 503, 160],
     ["with another between", 906, 0],
     ["in the other order", -303, 0],
   ])("%s, it does not", (_, x, y) => {
