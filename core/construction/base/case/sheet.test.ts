@@ -64,6 +64,13 @@ describe("a case of eight parts of plywood, worked by hand", () => {
     const [ply, fibre] = ["plywood", "fibreboard"].map((of) => find(eight(set("of", of)), "form.case-sag"));
     expect(Number(fibre.actual) / Number(ply.actual)).toBeCloseTo(7 / 3, 1);
   });
+  it("a side's feet end at its lipping: relieved below, its outline is as wide as it is", () => {
+    const relieved = eight(...PLY, set("relief", 12));
+    const { shape } = part(relieved, "P1");
+    expect(Math.max(...shape.face!.outer.map(({ at: [, y] }) => y))).toBe(382);
+    const { least, most } = boundsOf(stood(bodyOf(part(relieved, "P1")), part(relieved, "P1").place));
+    expect([least[2], most[2]]).toEqual([expect.closeTo(-200, 6), expect.closeTo(182, 6)]);
+  });
   it("hinges as wide as a leaf go through the lipping into the side", () => {
     const hung = eight(...PLY, bays([{ height: null, holds: "doors", shelves: 0 }]));
     const leaf = ({ cuts }: ReturnType<typeof part>) => cuts.filter(({ by }) => by === "hinge").length;

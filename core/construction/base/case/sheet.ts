@@ -1,6 +1,7 @@
 /** A case of sheet: what stands and lies in it cut from plywood or fibreboard as measured, its edges in front lipped in solid wood. mm */
 import { SHEETS } from "../../../assembly/material";
 import type { AssemblyPart } from "../../../assembly/part";
+import type { Shape } from "../../../assembly/shape";
 import { BACK, RIGHT, UP } from "../../../assembly/vector";
 import { fine, Level, listed, mm, set, Verdict, verdict } from "../../../verdict/verdict";
 import { usualRange } from "../../usual";
@@ -37,6 +38,23 @@ const stands = ({ place }: Pick<Board, "place">) => place.x[1] !== 0;
 const lipped = ({ cornered }: Case, { kind }: Pick<Board, "kind">) =>
   isSheeted(kind) && !(cornered && kind === "case-side");
 
+/** The same shape cut off at a width, its outline with it: a side's feet end at its lipping. */
+const narrower = (shape: Shape, width: number): Shape => ({
+  ...shape,
+  width,
+  ...(shape.face
+    ? {
+        face: {
+          ...shape.face,
+          outer: shape.face.outer.map((corner) => ({
+            ...corner,
+            at: [corner.at[0], Math.min(corner.at[1], width)] as const,
+          })),
+        },
+      }
+    : {}),
+});
+
 /** The same parts of sheet, each less by its lipping, and the lippings. */
 export function sheeted(place: Case, parts: readonly AssemblyPart[]): AssemblyPart[] {
   const { sheet, lip } = place;
@@ -53,7 +71,7 @@ export function sheeted(place: Case, parts: readonly AssemblyPart[]): AssemblyPa
       role: "sheet",
       sheet: { material: sheet, thickness: shape.thickness },
       note: `Cut from ${SHEETS[sheet].name.toLowerCase()} as it was measured, its face’s grain ${upright ? "upright" : "along it"}${less > 0 ? "; lipped in front" : ""}.`,
-      shape: { ...shape, width: shape.width - less },
+      shape: narrower(shape, shape.width - less),
       place: upright ? where : { ...where, at: [x, y, z - less] },
     };
     if (less === 0) return [board];
@@ -115,9 +133,9 @@ const SAID = (kind: string) =>
 /** What a case of sheet can't have, and whether its edges hold the screws that go into them. */
 export function sheetTakes({ at: { sheet, lip, inner, side, backed }, form }: CaseFacts): Verdict | null {
   if (!sheet) return null;
-  const { corners, doors } = form.case;
+  const { corners } = form.case;
   const joined = corners !== "rails" && corners !== "sub-top";
-  const { edge, face } = TAKES[sheet];
+  const { edge, face, insert } = TAKES[sheet];
   const name = SHEETS[sheet].name.toLowerCase();
   // the back is screwed to edges behind, hinges of doors that close before the case into the face beside them
   const screwed = [...(backed === "none" ? [] : [{ what: "screws of the back", thick: inner }])];
@@ -133,7 +151,7 @@ export function sheetTakes({ at: { sheet, lip, inner, side, backed }, form }: Ca
       : thin.length > 0
         ? `The ${listed(thin.map(({ what }) => what))} split an edge of ${mm(thin[0].thick)}`
         : `Of ${name}: sides ${fine(side)}, what lies between ${fine(inner)}, lipped ${mm(lip)} in front`,
-    why: `${name[0].toUpperCase()}${name.slice(1)} holds no dovetails: what would be dovetailed is on loose tenons or dowels, shelves and bottom are let in. Screws into its edge want ${mm(edge)}, those through its face stand ${mm(face)} from an edge. It does not move across; ${doors.thickness > 0 && joined ? "the top does." : "the top over it does, and is held in large holes."}`,
+    why: `${name[0].toUpperCase()}${name.slice(1)} holds no dovetails: what would be dovetailed is on loose tenons or dowels, shelves and bottom are let in. Screws into its edge want ${mm(edge)}, those through its face stand ${mm(face)} from an edge; an insert wants ${mm(insert)} of depth. It does not move across; ${joined ? "a solid top does." : "the top over it does, and is held so that it can."}`,
     limit: edge,
     actual: inner,
     sense: "at least",
