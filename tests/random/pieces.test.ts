@@ -1,3 +1,5 @@
+import type { Outline } from "../../core/assembly/outline";
+import type { AssemblyPart } from "../../core/assembly/part";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { applyPatches, Patch } from "../../core/piece/patch";
@@ -41,6 +43,7 @@ describe(`random pieces over every choice (seed ${SEED}, ${DRAWS} draws)`, () =>
         const { weight, centre } = wholeWeight(plan.assembly, () => plan.species.density);
         expect([weight, ...centre].every(Number.isFinite)).toBe(true);
         expect(weight).toBeGreaterThan(0);
+        expect(plan.assembly.parts.flatMap(beyond)).toEqual([]);
       }),
       { numRuns: Math.ceil(DRAWS / 6), seed: SEED },
     );
@@ -50,6 +53,21 @@ describe(`random pieces over every choice (seed ${SEED}, ${DRAWS} draws)`, () =>
     for (const piece of DEMO_PIECES) expect(faultOf({ piece, shop: DEMO_SHOP, rack: DEMO_RACK })).toBeNull();
   });
 });
+
+/** Outlines of a part that run out of its box: clashes and drawings take the box for all of it. */
+function beyond({ id, shape }: AssemblyPart): string[] {
+  const { length, width, thickness, face, edge, end } = shape;
+  const views: [string, Outline | undefined, number, number][] = [
+    ["face", face, length, width],
+    ["edge", edge, length, thickness],
+    ["end", end, width, thickness],
+  ];
+  return views.flatMap(([name, outline, a, b]) =>
+    (outline?.outer ?? []).some(({ at: [x, y] }) => x < -0.01 || y < -0.01 || x > a + 0.01 || y > b + 0.01)
+      ? [`${id} ${name}`]
+      : [],
+  );
+}
 
 /** What random pieces, probes and hands have found; each was red once. */
 const FOUND: [string, Patch[], string | null][] = [
