@@ -2,7 +2,7 @@
 import { grade, mm, Remedy, Verdict, verdict } from "../../verdict/verdict";
 import type { PieceGeometry } from "../geometry";
 
-const GRAVITY = 9.81;
+export const GRAVITY = 9.81;
 /** Someone who leans on an edge puts on so much, and a light lean, N. @source EN 1730, from memory */
 export const LEAN = { good: 400, least: 250 };
 

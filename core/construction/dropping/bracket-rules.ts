@@ -1,6 +1,6 @@
 /** Whether folding brackets fit behind a leaf that hangs, and hold it up. */
 import { grade, Level, mm, set, Verdict, verdict } from "../../verdict/verdict";
-import { LEAN } from "../base/tipping";
+import { GRAVITY, LEAN } from "../base/tipping";
 import { RULE } from "./drop";
 import type { DropFacts } from "./facts";
 import { bracketsAt } from "./parts";
@@ -12,7 +12,6 @@ const BRACKETS = {
   /** they reach so much of the way under a leaf */
   reach: 0.6,
 };
-const GRAVITY = 9.81;
 const at = (...rest: string[]) => ["form", "drop", ...rest];
 
 export const BRACKET_RULES: readonly ((facts: DropFacts) => Verdict | null)[] = [folds, held];

@@ -1,6 +1,6 @@
 /** Whether wooden bearers hold a leaf up, stay in their guides, and leave their rails enough wood. */
 import { fine, grade, Level, mm, set, Verdict, verdict } from "../../verdict/verdict";
-import { LEAN } from "../base/tipping";
+import { GRAVITY, LEAN } from "../base/tipping";
 import { RULE } from "./drop";
 import type { DropFacts } from "./facts";
 import { LOPER } from "./lopers";
@@ -15,7 +15,6 @@ const LOPERS = {
   /** the leaf's edge goes down so far under that, mm */
   gives: { good: 6, least: 14 },
 };
-const GRAVITY = 9.81;
 const at = (...rest: string[]) => ["form", "drop", ...rest];
 
 export const LOPER_RULES: readonly ((facts: DropFacts) => Verdict | null)[] = [notches, staysIn, holdsUp];

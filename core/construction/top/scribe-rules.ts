@@ -1,7 +1,7 @@
 import type { Form } from "../../piece/schema";
 import { fine, mm, set, Verdict, verdict } from "../../verdict/verdict";
 import type { PieceGeometry } from "../geometry";
-import { outlineOff, scribed, scribeRound } from "./scribe";
+import { outlineOff, scribed, scribedFrom, scribeRound } from "./scribe";
 
 /** A pencil's line, mm. Ours. */
 const LINE = 0.6;
@@ -10,7 +10,7 @@ const LINE = 0.6;
 export function outlineFollows({ form, at }: { form: Form; at: PieceGeometry }): Verdict | null {
   const { outline, around, points } = form.top;
   if (outline !== "points" || around === null || around === undefined) return null;
-  const now = scribed(at, around);
+  const now = scribed(scribedFrom(at, form), around);
   if (now.length === 0) return null;
   const off = outlineOff(points, now);
   const holds = off <= LINE;

@@ -102,6 +102,17 @@ describe("a top that is scribed follows what it lies on", () => {
     const kept = planOf(applyPatches(moved, said.remedies[1].patches));
     expect(kept.verdicts.some(({ id }) => id === "form.scribed")).toBe(false);
   });
+  it("what stands there beside the middle, and along the top, is gone round where it stands", () => {
+    const places = [
+      { ...tableWith().form.existing.places[0], x: -200, z: 100, length: 600, width: 80 },
+      { ...tableWith().form.existing.places[1], x: 400, z: -150, length: 60, width: 300 },
+    ];
+    const { points } = press(there(at("form.existing.places", places))).form.top;
+    // from -500 to 430 along, from -300 to 140 across, and 38 round it
+    const reach = (axis: "x" | "y", of: (...all: number[]) => number) => of(...points.map((point) => point[axis]));
+    expect([reach("x", Math.min), reach("x", Math.max)]).toEqual([-538, 468]);
+    expect([reach("y", Math.min), reach("y", Math.max)]).toEqual([-178, 338]);
+  });
   it("typed points say nothing of it", () => {
     expect(planOf(tableWith(at("form.top.outline", "points"))).verdicts.some(({ id }) => id === "form.scribed")).toBe(
       false,

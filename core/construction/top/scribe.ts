@@ -87,7 +87,7 @@ export function outlineOff(a: readonly TypedPoint[], b: readonly TypedPoint[]): 
  * @param form  where the base goes with its top; null where it stands there already
  */
 export function scribePatches(
-  at: Pick<PieceGeometry, "posts" | "bearers" | "top">,
+  at: Pick<PieceGeometry, "posts" | "bearers">,
   around: number,
   form: Pick<Form, "overhang" | "top"> | null,
 ): Patch[] {
@@ -115,6 +115,12 @@ export function scribePatches(
   ];
 }
 
+/** What bears the top, from above: its own legs and rails, or what stands there already, each where it was measured. */
+export const scribedFrom = (
+  at: PieceGeometry,
+  { kind }: Pick<Form, "kind">,
+): Pick<PieceGeometry, "posts" | "bearers"> => (kind === "existing" ? { posts: at.feet, bearers: [] } : at);
+
 /** The same for a piece as it is planned. */
 export const scribeRound = (at: PieceGeometry, form: Form, around: number): Patch[] =>
-  scribePatches(at, around, form.kind === "existing" ? null : form);
+  scribePatches(scribedFrom(at, form), around, form.kind === "existing" ? null : form);

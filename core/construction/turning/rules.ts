@@ -2,7 +2,7 @@
 import { useOf } from "../../brief/uses";
 import type { Brief, Form } from "../../piece/schema";
 import { grade, Level, mm, set, Verdict, verdict } from "../../verdict/verdict";
-import { LEAN, tipsAt } from "../base/tipping";
+import { GRAVITY, LEAN, tipsAt } from "../base/tipping";
 import type { PieceGeometry } from "../geometry";
 import { openSize, turnHindrance } from "./turn";
 
@@ -23,7 +23,6 @@ const TURNING = {
   /** between the pivot's rail and a cross-rail, mm */
   apart: 5,
 };
-const GRAVITY = 9.81;
 const at = (...rest: string[]) => ["form", "turn", ...rest];
 
 export const TURN_RULES: readonly ((facts: TurnFacts) => Verdict | null)[] = [
