@@ -1,5 +1,5 @@
 import { shared } from "../assembly/carve";
-import { AssemblyPart, bodyOf } from "../assembly/part";
+import { Assembly, AssemblyPart, bodyOf, posed } from "../assembly/part";
 import { boundsOf, bulkOf, Solid, stood } from "../assembly/solid";
 
 /** Every part as a body where it stands. */
@@ -17,4 +17,17 @@ export function clashes(parts: readonly AssemblyPart[], bodies = bodiesOfParts(p
       return both > 0.5 ? [`${a.id} and ${b.id} share ${both.toFixed(0)} mm³`] : [];
     }),
   );
+}
+
+/** The same as it stands and in every pose it can be in. */
+export const clashesInPoses = ({ assembly: { parts, poses = [] } }: { assembly: Assembly }): string[] =>
+  [parts, ...poses.map((pose) => posed(parts, pose))].flatMap((each) => clashes(each));
+
+export const partOf = ({ assembly }: { assembly: Assembly }, id: string): AssemblyPart =>
+  assembly.parts.find((each) => each.id === id)!;
+
+/** The box round a part where it stands, without what joints add to it or take. */
+export function boxOfPart(plan: { assembly: Assembly }, id: string) {
+  const part = partOf(plan, id);
+  return boundsOf(stood(bodyOf({ ...part, adds: [], cuts: [] }), part.place));
 }

@@ -1,18 +1,12 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { clashesOf } from "../../../assembly/clashes";
-import { bodyOf, extentOf } from "../../../assembly/part";
-import { boundsOf, stood } from "../../../assembly/solid";
+import { extentOf } from "../../../assembly/part";
 import { bays, caseOf, chest, eight, listed, rows, set } from "../../../testing/cases";
+import { boxOfPart as bounds, partOf as part } from "../../../testing/clashes";
 import { find } from "../../../testing/plans";
 
 const SEED = Number(process.env.SEED ?? 20261127);
-type Planned = ReturnType<typeof eight>;
-const part = (plan: Planned, id: string) => plan.assembly.parts.find((each) => each.id === id)!;
-const bounds = (plan: Planned, id: string) => {
-  const one = part(plan, id);
-  return boundsOf(stood(bodyOf({ ...one, adds: [], cuts: [] }), one.place));
-};
 const POSTED = [set("stands", "posts"), set("lift", 150)];
 
 describe("a chest on posts that are its corners, worked by hand", () => {

@@ -4,15 +4,10 @@ import { clashesOf } from "../../../assembly/clashes";
 import { bodyOf } from "../../../assembly/part";
 import { boundsOf, bulkOf, stood } from "../../../assembly/solid";
 import { bays, chest, eight, listed, set } from "../../../testing/cases";
+import { boxOfPart as bounds, partOf as part } from "../../../testing/clashes";
 import { at, find } from "../../../testing/plans";
 
 const SEED = Number(process.env.SEED ?? 20261127);
-type Planned = ReturnType<typeof eight>;
-const part = (plan: Planned, id: string) => plan.assembly.parts.find((each) => each.id === id)!;
-const bounds = (plan: Planned, id: string) => {
-  const one = part(plan, id);
-  return boundsOf(stood(bodyOf({ ...one, adds: [], cuts: [] }), one.place));
-};
 const PLY = [set("of", "plywood"), set("lip", 8)];
 
 describe("a case of eight parts of plywood, worked by hand", () => {
