@@ -18,6 +18,7 @@ import { Rebated, rebatedBodies, rebatedCard, rebatedHeld } from "./rebated";
 import { Screwed, screwedBodies, screwedCard, screwedHeld } from "./screwed";
 import { Seam, seamBodies, seamCard, seamHeld } from "./seam";
 import { SlidingDovetail, slidingDovetailBodies, slidingDovetailCard, slidingDovetailHeld } from "./sliding-dovetail";
+import { Staked, stakedBodies, stakedCard, stakedHeld } from "./staked";
 import { ThroughTenon, throughTenonBodies, throughTenonCard, throughTenonHeld } from "./through-tenon";
 
 export type KindOfJoint =
@@ -38,6 +39,7 @@ export type KindOfJoint =
   | Dowelled
   | PocketScrewed
   | Inlaid
+  | Staked
   | Seam;
 
 interface Kind<J> {
@@ -89,6 +91,7 @@ const KINDS: { [K in KindOfJoint["kind"]]: Kind<Extract<KindOfJoint, { kind: K }
   },
   "half-lap": { name: "Half-lap", bodies: halfLapBodies, held: halfLapHeld, card: halfLapCard },
   inlaid: { name: "Inlay", bodies: inlaidBodies, held: inlaidHeld, card: inlaidCard },
+  staked: { name: "Leg’s tenon in the top", bodies: stakedBodies, held: stakedHeld, card: stakedCard },
   seam: { name: "Dry seam", bodies: seamBodies, held: seamHeld, card: seamCard },
   lagged: { name: "Lag screw into a loose tenon", bodies: laggedBodies, held: laggedHeld, card: laggedCard },
 };

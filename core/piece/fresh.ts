@@ -14,6 +14,7 @@ import { USUAL_PARTING } from "./parting-choices";
 import { USUAL_PLANK } from "./plank-choices";
 import { USUAL_RING } from "./ring-choices";
 import { USUAL_SLABS } from "./slab-choices";
+import { USUAL_STAKED } from "./staked-choices";
 import { USUAL_SPLAYED } from "./splayed-choices";
 import { USUAL_SPLAYED_FRAME } from "./splayed-frame-choices";
 import { PanelChoice, Piece, PIECE_FORMAT, PIECE_VERSION } from "./schema";
@@ -61,6 +62,7 @@ export function freshPiece(name: string, day: string): Piece {
       trestle: USUAL_TRESTLE,
       xFrame: USUAL_X,
       splayed: USUAL_SPLAYED,
+      staked: USUAL_STAKED,
       splayedFrame: USUAL_SPLAYED_FRAME,
       plank: USUAL_PLANK,
       bent: USUAL_BENT,

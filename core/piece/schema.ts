@@ -7,23 +7,18 @@ import { climateSchema } from "./climate";
 import { cuttingSchema, glueRunSchema, outlineFields } from "./cutting-choices";
 import { FINISHES, kindSchema } from "./kinds";
 import { fasteningFields, insetSchema, topConstructionFields } from "./movement-choices";
-import { bentFields } from "./bent-choices";
-import { boughtFields } from "./bought-choices";
 import { boxFields } from "./box-choices";
 import { caseFields } from "./case-choices";
 import { dovetailFields } from "./dovetail-choices";
-import { existingFields } from "./existing-choices";
 import { MOST_TIMES } from "./most-times";
 import { NO_OWN, ownSchema } from "./own-choices";
 import { dropFields } from "./drop-choices";
 import { turnFields } from "./turn-choices";
 import { feetFields } from "./feet-choices";
 import { partingFields } from "./parting-choices";
-import { plankFields } from "./plank-choices";
 import { ringFields } from "./ring-choices";
 import { slabFields } from "./slab-choices";
-import { splayedFields } from "./splayed-choices";
-import { splayedFrameFields } from "./splayed-frame-choices";
+import { standingFields } from "./standing-choices";
 import { between, choice, count, date, distance, list, moisture, name, size, text } from "./fields";
 
 export const PIECE_FORMAT = "taller-piece";
@@ -84,12 +79,7 @@ const formSchema = v.strictObject({
   cornerBlocks: v.boolean("Corner blocks are there or not."),
   ...trestleFields,
   ...xFields,
-  ...splayedFields,
-  ...splayedFrameFields,
-  ...plankFields,
-  ...bentFields,
-  ...boughtFields,
-  ...existingFields,
+  ...standingFields,
   ...caseFields,
   ...boxFields,
   ...shelfFields,

@@ -28,6 +28,7 @@ import { ExistingFields } from "../form/ExistingFields";
 import { PlankFields } from "../form/PlankFields";
 import { SplayedFields } from "../form/SplayedFields";
 import { SplayedFrameFields } from "../form/SplayedFrameFields";
+import { StakedFields } from "../form/StakedFields";
 import { XFrameFields } from "../form/XFrameFields";
 import { TrestleFields } from "../form/TrestleFields";
 import { useUnit } from "../frame/unit";
@@ -50,6 +51,7 @@ const FIELDS = {
   "x-frame": XFrameFields,
   splayed: SplayedFields,
   "splayed-frame": SplayedFrameFields,
+  staked: StakedFields,
   plank: PlankFields,
   bent: BentFields,
   bought: BoughtFields,

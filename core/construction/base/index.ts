@@ -19,6 +19,8 @@ import { splayed } from "./splayed";
 import type { Splayed } from "./splayed/place";
 import { splayedFrame } from "./splayed-frame";
 import type { SplayedFrame } from "./splayed-frame/place";
+import { stakedBase } from "./staked";
+import type { StakedLegs } from "./staked/place";
 import { trestle } from "./trestle";
 import type { Trestle } from "./trestle/place";
 import { xFrame } from "./x-frame";
@@ -26,7 +28,7 @@ import type { XFrame } from "./x-frame/place";
 
 /** A base's own geometry. */
 export type BaseGeometry =
-  LegAndApron | Trestle | XFrame | Splayed | SplayedFrame | Plank | Bent | Bought | Existing | Case | Box;
+  LegAndApron | Trestle | XFrame | Splayed | SplayedFrame | StakedLegs | Plank | Bent | Bought | Existing | Case | Box;
 
 const ALL = {
   "leg-and-apron": legAndApron,
@@ -34,6 +36,7 @@ const ALL = {
   "x-frame": xFrame,
   splayed,
   "splayed-frame": splayedFrame,
+  staked: stakedBase,
   plank,
   bent,
   bought,

@@ -1,16 +1,14 @@
 /** Legs turned round below the rails, square where those meet them. mm */
 import type { Worked } from "../../../assembly/part";
 import { HOME } from "../../../assembly/place";
-import type { Plane, Shape } from "../../../assembly/shape";
+import type { Shape } from "../../../assembly/shape";
 import type { Form } from "../../../piece/schema";
 import { Step, stepOf as step, TIME } from "../../../steps/step";
 import { mm, set, Verdict, verdict } from "../../../verdict/verdict";
 import { USUAL } from "../../usual";
 import type { BaseRuleFacts } from "../base";
+import { coneRound } from "../round-leg";
 import type { LegAndApron } from "./place";
-
-/** A round is drawn by so many faces, each touching it. Ours: a drawing shows no edge between them. */
-const FACES = 32;
 
 /** A cone, or a cylinder, from the floor to under the rails, and the square head above; null where no leg is left below. */
 export function turnedLeg({ leg, rail }: Pick<LegAndApron, "leg" | "rail">): {
@@ -22,12 +20,7 @@ export function turnedLeg({ leg, rail }: Pick<LegAndApron, "leg" | "rail">): {
   const from = rail.lowerEdge - USUAL.taperBelow;
   if (from <= 0 || from >= length || section <= 0 || across !== section) return null;
   const [low, high] = [Math.min(foot, section) / 2, section / 2];
-  const grows = (high - low) / from;
-  const planes = Array.from({ length: FACES }, (_, i): Plane => {
-    const turn = (2 * Math.PI * i) / FACES;
-    const [c, s] = [Math.cos(turn), Math.sin(turn)];
-    return { through: [0, high + low * c, high + low * s], waste: [-grows, c, s] };
-  });
+  const planes = coneRound({ from: 0, to: from, low, high });
   return {
     from,
     shape: { length, width: section, thickness: across, planes },

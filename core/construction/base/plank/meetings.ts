@@ -14,7 +14,7 @@ export function plankMeetings({ form, at, joints }: BaseFacts<Plank>): Meeting[]
     const joint = byId.get(id);
     if (joint) out.push({ joint, ...who });
   };
-  const whole = form.field === "solid" && form.ends === "none";
+  const whole = (form.field === "solid" || form.field === "stripes") && form.ends === "none";
   const half = Math.SQRT1_2;
   ends.forEach(({ x, outer }, i) => {
     const enters = `P${i + 1}`;

@@ -1,9 +1,9 @@
-import { straight } from "../../../assembly/outline";
 import type { AssemblyPart } from "../../../assembly/part";
 import type { Place } from "../../../assembly/place";
-import type { Plane, Shape } from "../../../assembly/shape";
+import type { Plane } from "../../../assembly/shape";
 import { UP, Vec } from "../../../assembly/vector";
 import type { BaseFacts } from "../base";
+import { leaningPlace, leaningShape } from "../leaning";
 import { Facing, outAt } from "./lean";
 import { Arm, armEnd, legFace, Splayed, taperFrom } from "./place";
 
@@ -12,57 +12,6 @@ type Plain = Omit<AssemblyPart, "adds" | "cuts">;
 const PULL = { out: 180, up: 60, down: 120 };
 
 export const outward = ({ x, z }: Pick<Arm, "x" | "z">): Vec => [x, 0, z];
-
-/** Where a leg stands: grain from foot to head, its width outward. */
-export function legPlace({ lean, section }: Splayed, arm: Arm): Place {
-  const { sin, cos } = lean;
-  // its outer face stands on the floor at the foot's outside
-  const out = arm.foot - section * cos;
-  const half = section / 2;
-  return {
-    at: [arm.x * out - arm.z * half, -section * sin, arm.z * out + arm.x * half],
-    x: [-arm.x * sin, cos, -arm.z * sin],
-    y: [arm.x * cos, sin, arm.z * cos],
-  };
-}
-
-/** Cut level at both ends; from below the arm it tapers on four sides. */
-function legShape(at: Splayed): Shape {
-  const { lean, section: s, footSection: f } = at;
-  const { tan, edge } = lean;
-  const length = lean.length;
-  const whole = { length, width: s, thickness: s };
-  const head = s * tan + edge;
-  const from = taperFrom(at) ?? head;
-  const [low, high] = [(s - f) / 2, (s + f) / 2];
-  const tapers = from < head;
-  const face = straight(
-    tapers
-      ? [
-          [(s - low) * tan, low],
-          [from, 0],
-          [head, 0],
-          [edge, s],
-          [from, s],
-          [(s - high) * tan, high],
-        ]
-      : [
-          [s * tan, 0],
-          [head, 0],
-          [edge, s],
-          [0, s],
-        ],
-  );
-  const edgeView = straight([
-    [0, low],
-    [from, 0],
-    [length, 0],
-    [length, s],
-    [from, s],
-    [0, high],
-  ]);
-  return { ...whole, face: { outer: face, holes: [] }, ...(tapers ? { edge: { outer: edgeView, holes: [] } } : {}) };
-}
 
 /** Sticks that point from the middle to the legs: the arms under the top, the star's below. */
 interface Spokes {
@@ -119,8 +68,8 @@ export function splayedSticks({ at }: BaseFacts<Splayed>): AssemblyPart[] {
     role: "leg",
     make: "solid",
     note: `Both ends level, ${lean.degrees.toFixed(1)}° off square and parallel${at.footSection < at.section ? "; tapered when its joint is cut" : ""}.`,
-    shape: legShape(at),
-    place: legPlace(at, arm),
+    shape: leaningShape(at, taperFrom(at)),
+    place: leaningPlace(at, arm),
     opens: [arm.x * PULL.out, -PULL.down, arm.z * PULL.out],
   }));
   const spokes = [armSpokes(at), ...(at.star ? [starSpokes(at, at.star)] : [])];

@@ -3,7 +3,8 @@ import type { AsBuilt, Form } from "../../../piece/schema";
 import { frameRound, Bearer, Footprint, PieceGeometry } from "../../geometry";
 import { topOf } from "../../top/core";
 import { USUAL } from "../../usual";
-import { armWays, halfBetween, innerFace, LegLean, legLean, rimAt } from "./lean";
+import { armWays, LegLean, legLean, rimAt } from "../leaning";
+import { halfBetween, innerFace } from "./lean";
 
 /** One arm and its leg: which way they point, and how far from the middle the head's outside and the foot's outside lie. mm */
 export interface Arm {

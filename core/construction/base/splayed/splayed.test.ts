@@ -10,7 +10,8 @@ import { USUAL_SHOP } from "../../../piece/shop";
 import { bodiesOfParts, clashes } from "../../../testing/clashes";
 import { at, find, planOf, tableWith } from "../../../testing/plans";
 import { preview } from "../../preview";
-import { armWays, halfBetween, legLean } from "./lean";
+import { armWays, legLean } from "../leaning";
+import { halfBetween } from "./lean";
 import type { Splayed } from "./place";
 import { pushAt } from "../tips-between-feet";
 

@@ -10,8 +10,8 @@ import { USUAL_SHOP } from "../../../piece/shop";
 import { bodiesOfParts, clashes } from "../../../testing/clashes";
 import { at, find, planOf, tableWith } from "../../../testing/plans";
 import { preview } from "../../preview";
-import { innerFace, legLean, outAt } from "./lean";
-import { legPlace } from "./parts";
+import { leaningPlace, legLean } from "../leaning";
+import { innerFace, outAt } from "./lean";
 import type { Splayed } from "./place";
 
 const SEED = Number(process.env.SEED ?? 20261126);
@@ -41,7 +41,7 @@ describe("a star under four legs, worked by hand", () => {
     const tapered = planOf(tableWith(...FOUR, set("foot", 30)));
     const at4 = tapered.geometry as Splayed;
     const stick = tapered.assembly.parts.find(({ id }) => id === "SR1")!;
-    const leg = legPlace(at4, at4.arms[0]);
+    const leg = leaningPlace(at4, at4.arms[0]);
     const origin = toPiece(leg, [0, 0, 0]);
     // the leg's inner side in its own frame: 10 in at the foot's level cut, nothing where the taper begins, 10 below the arm
     const { lean, arm } = at4;
@@ -118,7 +118,7 @@ describe("the inner face of a leg", () => {
         const { section: s, footSection: f } = place;
         const out = stick.shape.length / 2;
         const [dx, dz] = [arm.x * out, arm.z * out];
-        const leg = legPlace(place, arm);
+        const leg = leaningPlace(place, arm);
         const origin = toPiece(leg, [0, 0, 0]);
         const width = (dx - origin[0]) * leg.y[0] + (up - origin[1]) * leg.y[1] + (dz - origin[2]) * leg.y[2];
         expect(width).toBeGreaterThan(-0.01);
