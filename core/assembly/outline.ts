@@ -1,4 +1,5 @@
 /** Closed outlines of lines and arcs, as a maker draws them on a face: mm. */
+import { steady } from "../units/steady";
 
 export type Spot = readonly [a: number, b: number];
 
@@ -88,6 +89,9 @@ function arcOf(p: Spot, q: Spot, rise: number): { radius: number; half: number; 
   };
 }
 
+/** From this radius on, mm, chords meet by so little that a drawing takes them for one round face. Ours: less than 22°. */
+const ROUND = { from: 8, step: Math.PI / 9 };
+
 /**
  * The loop as a polygon that leaves its arcs by no more than `sag`, mm, with its corners on the arcs.
  *
@@ -99,7 +103,8 @@ export function polygonOf(loop: Loop, sag: number): Spot[] {
     // so flat an arc is its own chord
     if (Math.abs(rise) <= sag) return [p];
     const { radius, half, centre, out } = arcOf(p, q, rise);
-    const step = 2 * Math.acos(Math.max(0, 1 - sag / radius));
+    const coarse = 2 * Math.acos(Math.max(0, 1 - sag / radius));
+    const step = radius >= ROUND.from ? Math.min(coarse, ROUND.step) : coarse;
     const pieces = Math.max(2, Math.ceil((2 * half) / step));
     const middle = Math.atan2(out[1], out[0]);
     // an arc to the right of the way is run through anticlockwise
@@ -107,7 +112,7 @@ export function polygonOf(loop: Loop, sag: number): Spot[] {
     return Array.from({ length: pieces }, (_, k): Spot => {
       if (k === 0) return p;
       const angle = middle - turn + (2 * turn * k) / pieces;
-      return [centre[0] + radius * Math.cos(angle), centre[1] + radius * Math.sin(angle)];
+      return [steady(centre[0] + radius * Math.cos(angle)), steady(centre[1] + radius * Math.sin(angle))];
     });
   });
 }

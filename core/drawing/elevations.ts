@@ -51,8 +51,11 @@ const marksOnEnds = ({ parts }: Drawable["assembly"], long: number): Item[] =>
     .filter(({ role, place }) => (role === "leg" || role === "post") && Math.abs(place.x[1]) > 0.9)
     .map(({ id, shape, place }): Item => {
       const [x, , z] = toPiece(place, [shape.length, shape.width / 2, shape.thickness / 2]);
-      const inward = x > 0 ? -1 : 1;
-      const beside = x + inward * (Math.max(shape.width, shape.thickness) / 2 + Math.min(BESIDE, long * BESIDE_SHARE));
+      const off = Math.max(shape.width, shape.thickness) / 2 + Math.min(BESIDE, long * BESIDE_SHARE);
+      // two that stand near the middle would be written over each other
+      const crowded = x !== 0 && Math.abs(x) - off < long * CROWDED;
+      const inward = x > 0 === crowded ? 1 : -1;
+      const beside = x + inward * off;
       return {
         kind: "text",
         x: beside,
@@ -69,6 +72,8 @@ const BESIDE = 130;
 /** and no more than this share of a short piece */
 const BESIDE_SHARE = 0.07;
 const ASIDE = 35;
+/** So near the middle a mark is written on the other side, as a share of the piece's length. */
+const CROWDED = 0.1;
 
 /** From the front. */
 export function frontScene(drawable: Drawable): Scene {

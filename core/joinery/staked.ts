@@ -5,6 +5,7 @@ import { fine, mm } from "../verdict/verdict";
 import { Meets, TENON } from "./blind-tenon";
 import type { Held, Joint, JointBodies, JointBody, SettingCard } from "./joint";
 import { round } from "./joint";
+import { steady, turnOf } from "../units/steady";
 
 /**
  * A tenon is so much of its leg where nobody says; bits it is bored with; a stopped one leaves so much above it, at least so much; the mortise goes
@@ -53,8 +54,6 @@ export interface StakedInputs {
   cutters: readonly number[];
 }
 
-const radians = (degrees: number) => (degrees * Math.PI) / 180;
-
 /** @returns sizes that may be impossible (negative walls): the rules of joints judge them */
 export function staked({ meets, section, top, lean, way, tenon, kerf, cutters }: StakedInputs): Staked {
   const { shape, proud } = tenon;
@@ -62,7 +61,7 @@ export function staked({ meets, section, top, lean, way, tenon, kerf, cutters }:
   const nearest = STAKED.bits.reduce((a, b) => (Math.abs(b - wanted) < Math.abs(a - wanted) ? b : a));
   const size = tenon.size ?? (shape === "round" ? nearest : Math.round(wanted));
   const through = tenon.ends === "wedged";
-  const [cos, sin, tan] = [Math.cos(radians(lean)), Math.sin(radians(lean)), Math.tan(radians(lean))];
+  const { cos, sin, tan } = turnOf(lean);
   const upright = top - STAKED.above.good - STAKED.deeper;
   // a flat bottom, square to a line that leans, comes up highest on its outer side
   const reach = through ? (top + proud) / cos : Math.max(1, Math.floor((upright - (size / 2) * sin) / cos));
@@ -98,8 +97,8 @@ export function staked({ meets, section, top, lean, way, tenon, kerf, cutters }:
  * @source derived: the line across the grain, seen along the leg
  */
 export function kerfTurn(shape: "round" | "square", lean: number, way: number): number {
-  const along = radians(way);
-  const turn = (Math.atan2(Math.sin(along) * Math.cos(radians(lean)), Math.cos(along)) * 180) / Math.PI;
+  const along = turnOf(way);
+  const turn = steady((Math.atan2(along.sin * turnOf(lean).cos, along.cos) * 180) / Math.PI);
   const half = ((turn % 180) + 180) % 180;
   const near = half > 90 ? half - 180 : half;
   return shape === "round" ? near : Math.abs(near) > 45 ? 90 : 0;
@@ -108,7 +107,7 @@ export function kerfTurn(shape: "round" | "square", lean: number, way: number): 
 /** Its body from within the leg to its end: x along it, its middle in the middle of the leg. */
 function body({ shape, size, section, lean }: Staked, to: number): JointBody {
   const half = size / 2;
-  const from = -half * Math.tan(radians(lean)) - 0.5;
+  const from = -half * turnOf(lean).tan - 0.5;
   const middle = section.width / 2;
   if (shape === "round") return round("x", size, [from, middle, middle], to - from);
   return {
@@ -123,7 +122,8 @@ function trimmed(one: JointBody, { reach, section, lean }: Staked): JointBody {
   const z = cross(x, y);
   const own = (v: Vec): Vec => [dot(v, x), dot(v, y), dot(v, z)];
   const middle = section.width / 2;
-  const up: Vec = [Math.cos(radians(lean)), Math.sin(radians(lean)), 0];
+  const { cos, sin } = turnOf(lean);
+  const up: Vec = [cos, sin, 0];
   const shape: Shape = {
     ...one.shape,
     planes: [{ through: own([reach - at[0], middle - at[1], middle - at[2]]), waste: own(up) }],
@@ -134,29 +134,28 @@ function trimmed(one: JointBody, { reach, section, lean }: Staked): JointBody {
 /** @param outward  −1 for a leg on the other side of the top, where all is turned the other way */
 export function stakedBodies(joint: Staked, outward: 1 | -1): JointBodies {
   const { through, reach, size, kerf, section, lean, behind } = joint;
-  const over = (size / 2) * Math.tan(radians(lean));
+  const over = (size / 2) * turnOf(lean).tan;
   if (!through) return { adds: [body(joint, reach)], cuts: [body(joint, reach + STAKED.deeper)], own: [] };
-  const turn = radians(joint.kerfAt) * outward;
-  const wide: Vec = [0, -Math.sin(turn), Math.cos(turn)];
+  const turn = turnOf(joint.kerfAt * outward);
+  const wide: Vec = [0, -turn.sin, turn.cos];
   const middle = section.width / 2;
   const across = Math.sqrt(size ** 2 - kerf ** 2);
   const corner: Vec = [
     STAKED.kerfFrom,
-    middle - (wide[1] * across) / 2 + (Math.cos(turn) * kerf) / 2,
-    middle - (wide[2] * across) / 2 + (Math.sin(turn) * kerf) / 2,
+    middle - (wide[1] * across) / 2 + (turn.cos * kerf) / 2,
+    middle - (wide[2] * across) / 2 + (turn.sin * kerf) / 2,
   ];
-  const slit = trimmed(
-    {
-      shape: { length: Math.max(1, reach + over - STAKED.kerfFrom), width: across, thickness: kerf },
-      place: { at: corner, x: [1, 0, 0], y: wide },
-    },
-    joint,
-  );
+  // sawn past the end, so that saw and trimmed face never meet in one plane
+  const long = Math.max(1, reach + 2 * over - STAKED.kerfFrom);
+  const slit = (more: number): JointBody => ({
+    shape: { length: long + more, width: across, thickness: kerf },
+    place: { at: corner, x: [1, 0, 0], y: wide },
+  });
   return {
     adds: [{ ...trimmed(body(joint, reach + over), joint), shows: true }],
-    cuts: [body(joint, behind + over)],
-    own: [slit],
-    brings: [{ ...slit, name: "Wedge", of: "wood" }],
+    cuts: [body(joint, behind + over + 1)],
+    own: [slit(1)],
+    brings: [{ ...trimmed(slit(0), joint), name: "Wedge", of: "wood" }],
   };
 }
 

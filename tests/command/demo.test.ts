@@ -141,6 +141,26 @@ describe("the demo tells true stories", () => {
     });
     expect(commissions).toEqual(["House by the weir", "House by the weir"]);
   });
+  it("stools with legs in their seats, gates under leaves, a top that turns, a case of sheet: each is ready to cut", () => {
+    for (const [file, kinds, tables] of [
+      ["21-kitchen-stools", ["staked-leg"], 3],
+      ["22-landing-table", ["drop-leaf", "gate-leg", "gate-arm"], 3],
+      ["23-card-table", ["fold-leaf", "pivot-rail"], 2],
+      ["24-record-shelf", ["case-side-lip", "divider-lip"], 1],
+    ] as const) {
+      const made = plan(file);
+      expect(
+        made.verdicts.filter((each) => each.level === "fix").map((each) => each.text),
+        file,
+      ).toEqual([]);
+      expect(made.parts.map(({ id }) => id)).toEqual(expect.arrayContaining([...kinds]));
+      expect(made.cutting.missing).toEqual([]);
+      const laid = [made.panel.laid, ...made.panels.map((each) => each.laid)].filter((each) => each.length > 0);
+      expect(laid, file).toHaveLength(tables);
+    }
+    // one sheet holds sides, bottom, divider and shelves, a thin one the back
+    expect(plan("24-record-shelf").sheets.map(({ sheets }) => sheets.length)).toEqual([1, 1]);
+  });
   it("no board stands in two pieces", () => {
     const boards = readdirSync("demo/pieces").flatMap((file) => {
       const made = plan(file.replace(".json", ""));

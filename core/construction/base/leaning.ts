@@ -2,6 +2,7 @@
 import { straight } from "../../assembly/outline";
 import type { Place } from "../../assembly/place";
 import type { Shape } from "../../assembly/shape";
+import { steady, turnOf } from "../../units/steady";
 
 export interface LegLean {
   degrees: number;
@@ -19,8 +20,7 @@ export interface LegLean {
 
 /** @source derived: edge = H / cos s; a level cut = S / cos s; over both points = edge + S tan s; out = H tan s */
 export function legLean({ height, splay, section }: { height: number; splay: number; section: number }): LegLean {
-  const s = (splay * Math.PI) / 180;
-  const [sin, cos, tan] = [Math.sin(s), Math.cos(s), Math.tan(s)];
+  const { sin, cos, tan } = turnOf(splay);
   const edge = Math.max(0, height) / cos;
   return {
     ...{ degrees: splay, tan, sin, cos, edge },
@@ -38,9 +38,9 @@ export function armWays(
 ): { x: number; z: number; angle: number }[] {
   return Array.from({ length: legs }, (_, i) => {
     const even = (turn * Math.PI) / 180 + (2 * Math.PI * i) / legs;
-    const [a, b] = [length * Math.cos(even), width * Math.sin(even)];
+    const [a, b] = [length * steady(Math.cos(even)), width * steady(Math.sin(even))];
     const size = Math.max(1e-9, Math.hypot(a, b));
-    return { x: a / size, z: b / size, angle: Math.atan2(b, a) };
+    return { x: a / size, z: b / size, angle: steady(Math.atan2(b, a)) };
   });
 }
 

@@ -1,5 +1,6 @@
 /** What makes a square stick round: a cone, or a cylinder, about its middle. mm */
 import type { Plane } from "../../assembly/shape";
+import { turnOf } from "../../units/steady";
 
 /** A round is drawn by so many faces, each touching it. Ours: a drawing shows no edge between them. */
 const FACES = 32;
@@ -16,8 +17,7 @@ interface Cone {
 export function coneRound({ from, to, low, high }: Cone): Plane[] {
   const grows = (high - low) / (to - from);
   return Array.from({ length: FACES }, (_, i): Plane => {
-    const turn = (2 * Math.PI * i) / FACES;
-    const [c, s] = [Math.cos(turn), Math.sin(turn)];
+    const { cos: c, sin: s } = turnOf((360 * i) / FACES);
     return { through: [from, high + low * c, high + low * s], waste: [-grows, c, s] };
   });
 }

@@ -3,6 +3,7 @@ import type { BentChoices } from "../../../piece/bent-choices";
 import type { AsBuilt, Form } from "../../../piece/schema";
 import { frameRound, Bearer, Footprint, PieceGeometry } from "../../geometry";
 import { topOf } from "../../top/core";
+import { steady } from "../../../units/steady";
 
 /** One bent leg, from above: where the outside of its bend lies, and which way it points. mm */
 export interface Bend {
@@ -67,12 +68,12 @@ function shapeOf(choices: BentChoices, under: number, asBuilt: readonly AsBuilt[
   const section = measuredOr(asBuilt, "bent-leg", "width", choices.section);
   const thickness = measuredOr(asBuilt, "bent-leg", "thickness", choices.thickness);
   const splay = (choices.splay * Math.PI) / 180;
-  const [sin, cos] = [Math.sin(splay), Math.cos(splay)];
+  const [sin, cos] = [steady(Math.sin(splay)), steady(Math.cos(splay))];
   const angle = 90 + choices.splay;
   const foot = Math.min(section, choices.foot);
   return {
     ...{ section, foot, thickness, angle, sin, cos },
-    inner: section / Math.tan((angle / 2) * (Math.PI / 180)),
+    inner: section / steady(Math.tan((angle / 2) * (Math.PI / 180))),
     outside: under / cos,
     inside: (under - foot * sin) / cos,
     out: (under * sin) / cos,

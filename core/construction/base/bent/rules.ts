@@ -175,9 +175,9 @@ function kneeRoom({ form, at }: Facts): Verdict | null {
   });
 }
 
-function tips({ at, weight }: Facts): Verdict | null {
+function tips({ at, form, weight }: Facts): Verdict | null {
   return tipping({
-    ...{ at, weight, subject: ["bent-leg", "top"] },
+    ...{ at, form, weight, subject: ["bent-leg", "top"] },
     mend: (apart) => {
       // what the splay carries a foot outward across the top, or half its thickness where it splays along it
       const [, across] = at.bends[0].way;

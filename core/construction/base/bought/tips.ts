@@ -1,6 +1,6 @@
 import { grade, mm, Remedy, set, Verdict, verdict } from "../../../verdict/verdict";
 import type { BaseRuleFacts } from "../base";
-import { LEAN, tipping } from "../tipping";
+import { isSeat, LEAN, seatTips, tipping } from "../tipping";
 import { pushAt } from "../tips-between-feet";
 import type { Bought } from "./stand";
 
@@ -10,11 +10,11 @@ const MOST = 6;
 
 /** A push on the edge, or on the rim between two legs of a circle. */
 export function tips(facts: BaseRuleFacts<Bought>): Verdict | null {
-  const { at, weight } = facts;
+  const { at, form, weight } = facts;
   const { kind, legs, spread } = at.choices;
   if (kind === "hairpins" && legs === "circle" && at.stands.length > 2) return tipsInCircle(facts);
   return tipping({
-    ...{ at, weight, subject: ["bought-leg", "top"] },
+    ...{ at, form, weight, subject: ["bought-leg", "top"] },
     mend: (apart) => {
       if (kind === "hairpins") {
         const setIn = Math.max(0, Math.floor((at.top.width - apart) / 2 - spread));
@@ -39,6 +39,11 @@ function tipsInCircle({ at, form, weight }: BaseRuleFacts<Bought>): Verdict {
     return pushAt({ arms, top: at.top }, weight, form.top.outline === "ellipse");
   };
   const { newtons, out, beyond } = tried(count, 0);
+  if (isSeat(form))
+    return seatTips({
+      ...{ beyond, between: "between two legs", subject: ["bought-leg", "top"] },
+      remedies: (by) => steadier({ setIn, count }, (many, farther) => tried(many, farther).beyond <= beyond - by),
+    });
   const level = grade(newtons, "at least", LEAN.good, LEAN.least);
   return verdict({
     id: "form.tips",

@@ -154,9 +154,9 @@ function reveals({ at, form }: BoxFacts): Verdict {
   });
 }
 
-function tips({ at, weight }: BoxFacts): Verdict | null {
+function tips({ at, form, weight }: BoxFacts): Verdict | null {
   return tipping({
-    ...{ at, weight, subject: at.legs ? ["stand-leg", "top"] : ["box-front", "top"] },
+    ...{ at, form, weight, subject: at.legs ? ["stand-leg", "top"] : ["box-front", "top"] },
     mend: () =>
       at.legs && at.choices.frame.setIn > 0
         ? [set("Set its legs flush with the box", ["form", "box", "frame", "setIn"], 0)]

@@ -17,8 +17,8 @@ describe("a case of eight parts of plywood, worked by hand", () => {
     expect(listed(plan, "case-side")).toEqual([680, 390 - 8, 20]);
     expect(listed(plan, "case-bottom")).toEqual([840 + 2 * 6, 390 - 6 - 8, 18]);
     expect(listed(plan, "case-shelf")).toEqual([840 + 2 * 6, 390 - 6 - 8, 18]);
-    expect(listed(plan, "case-side-lip")).toEqual([680, 20, 8]);
-    expect(listed(plan, "case-bottom-lip")).toEqual([840, 18, 8]);
+    expect(listed(plan, "case-side-lip")).toEqual([680, 8, 20]);
+    expect(listed(plan, "case-bottom-lip")).toEqual([840, 8, 18]);
   });
   it("a lipping ends flush in front and covers its board's edge", () => {
     expect(bounds(plan, "P1")).toEqual({ least: [-440, 0, -200], most: [-420, 680, 182] });
@@ -133,7 +133,7 @@ describe(`cases of sheet of any kind (seed ${SEED})`, () => {
             if (!one.kind.endsWith("-lip")) continue;
             const board = parts[i - 1];
             expect(one.kind).toBe(`${board.kind}-lip`);
-            expect(one.shape).toEqual({ length: board.shape.length, width: board.shape.thickness, thickness: lip });
+            expect(one.shape).toEqual({ length: board.shape.length, width: lip, thickness: board.shape.thickness });
           }
         },
       ),

@@ -2,7 +2,7 @@
 import { SHEETS } from "../../../assembly/material";
 import type { AssemblyPart } from "../../../assembly/part";
 import type { Shape } from "../../../assembly/shape";
-import { BACK, RIGHT, UP } from "../../../assembly/vector";
+import { BACK, FRONT, RIGHT, UP } from "../../../assembly/vector";
 import { fine, Level, listed, mm, set, Verdict, verdict } from "../../../verdict/verdict";
 import { usualRange } from "../../usual";
 import type { Contact } from "../contact";
@@ -80,10 +80,10 @@ export function sheeted(place: Case, parts: readonly AssemblyPart[]): AssemblyPa
       board,
       {
         ...{ id: `LP${n}`, kind: lipKind(part.kind), ...LIPS, role: "rail", make: "solid", opens: part.opens },
-        note: "Left a millimetre proud on both faces and long; planed flush before anything is cut into its board.",
-        shape: { length: shape.length, width: shape.thickness, thickness: lip },
-        // up, to the right, back; or to the right, up, to the front
-        place: upright ? { at: [x, y, z + shape.width], x: UP, y: RIGHT } : { at: [x, y, z - lip], x: RIGHT, y: UP },
+        note: "Ripped from the edge of a board a millimetre thicker than the sheet, and long; planed flush before anything is cut into its board.",
+        // ripped from the edge of a board that is planed as thick as the sheet
+        shape: { length: shape.length, width: lip, thickness: shape.thickness },
+        place: upright ? { at: [x, y, z + shape.width - lip], x: UP, y: FRONT } : { at: [x, y, z], x: RIGHT, y: BACK },
         ...{ adds: [], cuts: [] },
       },
     ];

@@ -185,10 +185,10 @@ function kneeRoom({ form, at: place }: Facts): Verdict | null {
 }
 
 /** What lies loose tips by itself; what is screwed down tips with what it is screwed to, which nobody told the weight of. */
-function tips({ at: place, choices, weight }: Facts): Verdict | null {
+function tips({ at: place, form, choices, weight }: Facts): Verdict | null {
   if (choices.fastening !== "loose") return null;
   return tipping({
-    ...{ at: place, weight, subject: ["existing", "top"] },
+    ...{ at: place, form, weight, subject: ["existing", "top"] },
     mend: () => [set("Screw it through slots across the grain", ["joints", "fastening"], "slotted")],
   });
 }

@@ -28,7 +28,7 @@ export const LEG_AND_APRON_RULES: readonly Rule<Facts>[] = [
 
 function tips({ form, at, weight }: Facts): Verdict | null {
   return tipping({
-    ...{ at, weight, subject: ["leg", "top"] },
+    ...{ at, form, weight, subject: ["leg", "top"] },
     mend: (apart) => {
       const overhang = Math.max(0, Math.floor((at.top.width - apart) / 2));
       return overhang < form.overhang.side

@@ -116,9 +116,9 @@ function kneeRoom({ form, at }: Facts): Verdict | null {
   });
 }
 
-function tips({ at, weight }: Facts): Verdict | null {
+function tips({ at, form, weight }: Facts): Verdict | null {
   return tipping({
-    ...{ at, weight, subject: ["plank-end", "top"] },
+    ...{ at, form, weight, subject: ["plank-end", "top"] },
     mend: (apart) => {
       const setIn = Math.floor((at.top.width - apart) / 2);
       return setIn >= 0 && !at.mitred ? [set(`Set the ends in by ${setIn} mm`, path("setIn"), setIn)] : [];

@@ -4,6 +4,7 @@ import type { Plane, Shape } from "../../../assembly/shape";
 import { add, cross, dot, minus, times, unit, Vec } from "../../../assembly/vector";
 import type { SplayedFrameChoices } from "../../../piece/splayed-frame-choices";
 import { USUAL } from "../../usual";
+import { steady } from "../../../units/steady";
 
 /** One of the two ways a leg leans: toward the end it stands at, or toward its side. */
 export interface Way {
@@ -51,26 +52,26 @@ export function legsOf(
   under: number,
 ): SplayedLegs {
   const [a, b] = [rad(splay.end), rad(splay.side)];
-  const backed = Math.asin(Math.sin(a) * Math.sin(b));
+  const backed = steady(Math.asin(Math.sin(a) * Math.sin(b)));
   // the square blank keeps its front and back; the other two are planed off square within it
-  const across = { end: section * (Math.cos(backed) - Math.sin(backed)), side: section };
+  const across = { end: section * steady(Math.cos(backed) - Math.sin(backed)), side: section };
   const foots = Math.min(section, foot);
   const taperFrom = foots < section ? Math.max(0, under - rail.depth - USUAL.taperBelow) : 0;
   const way = (angle: number, whole: number, inset: number, size: number): Way => {
-    const [tan, cos] = [Math.tan(angle), Math.cos(angle)];
+    const [tan, cos] = [steady(Math.tan(angle)), steady(Math.cos(angle))];
     const level = size / cos;
     const low = Math.min(size, foots) / cos;
     return {
-      ...{ tan, cos, sin: Math.sin(angle), degrees: deg(angle), head: whole / 2 - inset, level, foot: low },
+      ...{ tan, cos, sin: steady(Math.sin(angle)), degrees: deg(angle), head: whole / 2 - inset, level, foot: low },
       taper: taperFrom > 0 ? tan + (level - low) / taperFrom : tan,
     };
   };
-  const [p, q] = [Math.tan(a), Math.tan(b)];
+  const [p, q] = [steady(Math.tan(a)), steady(Math.tan(b))];
   return {
     ...{ under, section, across, taperFrom, backed: deg(backed) },
     end: way(a, top.length, setIn.end, across.end),
     side: way(b, top.width, setIn.side, across.side),
-    resultant: deg(Math.atan(Math.hypot(p, q))),
+    resultant: steady(deg(Math.atan(Math.hypot(p, q)))),
     stretch: Math.sqrt(1 + p * p + q * q),
   };
 }

@@ -236,9 +236,9 @@ function kneeRoom({ form, at }: Facts): Verdict | null {
   });
 }
 
-function tips({ at, weight }: Facts): Verdict | null {
+function tips({ at, form, weight }: Facts): Verdict | null {
   return tipping({
-    ...{ at, weight, subject: ["splayed-leg", "top"] },
+    ...{ at, form, weight, subject: ["splayed-leg", "top"] },
     mend: (apart) => {
       const side = Math.max(0, Math.floor((at.top.width - apart) / 2 + at.legs.side.tan * at.under));
       return [set(`Set the heads in by ${side} mm`, path("setIn", "side"), side)];

@@ -9,6 +9,7 @@ import type { Shop } from "../../../piece/shop";
 import { fine, mm } from "../../../verdict/verdict";
 import type { SettingCard } from "../../../joinery/joint";
 import { legFace, Splayed } from "./place";
+import { steady } from "../../../units/steady";
 
 /** Loose tenons: one cut on a head, or on a mitre, would stand across its grain. */
 const LOOSE: TenonChoice = { ...USUAL_TENON, kind: "loose" };
@@ -85,7 +86,7 @@ const crossing = (angle: number) => [{ what: "The stretchers cross at", setting:
 
 /** How long the face is that an arm shows its neighbour, from the middle out, mm. @param half  of the angle between the two, radians */
 export const mitreFace = ({ thickness }: Pick<Splayed["arm"], "thickness">, half: number) =>
-  thickness / 2 / Math.max(0.05, Math.sin(half));
+  thickness / 2 / Math.max(0.05, steady(Math.sin(half)));
 
 /** Loose tenons across each mitre, as deep as those of the other mitre in the same arm leave them. */
 function hub(
@@ -96,7 +97,7 @@ function hub(
 ): KindOfJoint {
   const half = Math.min(...arms.map(({ after }) => after));
   const long = mitreFace(size, half);
-  const [sin, cos] = [Math.sin(half), Math.max(0.05, Math.cos(half))];
+  const [sin, cos] = [steady(Math.sin(half)), Math.max(0.05, steady(Math.cos(half)))];
   const inputs = {
     ...{ meets, setting: { ...setting, tenons: setting.tenons ?? 1 }, shop, pushed: true },
     section: { width: size.depth, thickness: long },

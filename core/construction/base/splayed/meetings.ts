@@ -7,6 +7,7 @@ import { mitreFace } from "./joints";
 import { outward } from "./parts";
 import { outAt } from "./lean";
 import { legFace, Splayed } from "./place";
+import { steady } from "../../../units/steady";
 
 export function splayedMeetings({ at, joints }: BaseFacts<Splayed>): Meeting[] {
   const { arms, arm: size, section, lean, under } = at;
@@ -75,13 +76,13 @@ function inMiddle(
   return arms.map((arm, i): Meeting => {
     const angle = arm.angle + arm.after;
     const long = mitreFace(spoke, arm.after);
-    const along: Vec = [Math.cos(angle), 0, Math.sin(angle)];
+    const along: Vec = [steady(Math.cos(angle)), 0, steady(Math.sin(angle))];
     return {
       joint,
       ...{ enters: `${letter}${i + 1}`, receives: `${letter}${((i + 1) % arms.length) + 1}` },
       face: {
         at: [along[0] * long, spoke.from, along[2] * long],
-        x: [-Math.sin(angle), 0, Math.cos(angle)],
+        x: [-along[2], 0, along[0]],
         y: [0, 1, 0],
       },
     };

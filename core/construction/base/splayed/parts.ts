@@ -6,6 +6,7 @@ import type { BaseFacts } from "../base";
 import { leaningPlace, leaningShape } from "../leaning";
 import { Facing, outAt } from "./lean";
 import { Arm, armEnd, legFace, Splayed, taperFrom } from "./place";
+import { steady } from "../../../units/steady";
 
 type Plain = Omit<AssemblyPart, "adds" | "cuts">;
 /** How far parts are drawn off each other when the piece is pulled apart, mm. */
@@ -96,7 +97,7 @@ function pointedSpoke(at: Splayed, { words, size, tip, lift }: Spokes, i: number
   const { reach, face } = tip(arm);
   const mitre = (half: number, side: 1 | -1): Plane => ({
     through: [0, 0, size.thickness / 2],
-    waste: [-Math.sin(half), 0, side * Math.cos(half)],
+    waste: [-steady(Math.sin(half)), 0, side * steady(Math.cos(half))],
   });
   const off = [arm.after, arm.before].map((half) => `${(90 - (half * 180) / Math.PI).toFixed(1)}°`);
   return {

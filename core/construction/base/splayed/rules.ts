@@ -2,10 +2,9 @@ import { grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdic
 import { usualRange } from "../../usual";
 import type { BaseRuleFacts, Rule } from "../base";
 import { kneeRoomUnder } from "../knee-room";
-import { LEAN } from "../tipping";
 import { outAt } from "./lean";
 import { armEnd, legFace, Splayed } from "./place";
-import { pushAt } from "../tips-between-feet";
+import { tips } from "./tips";
 
 type Facts = BaseRuleFacts<Splayed>;
 
@@ -151,36 +150,6 @@ function kneeRoom({ form, at }: Facts): Verdict | null {
       const depth = Math.max(30, Math.floor(at.under - good));
       return depth < at.arm.depth ? [set(`Make arms ${depth} mm deep`, path("arm", "depth"), depth)] : [];
     },
-  });
-}
-
-/** Between two feet the edge is farthest out: there a push lifts the foot behind. */
-function tips({ at, form, weight }: Facts): Verdict {
-  const { newtons, out, beyond } = pushAt(at, weight, form.top.outline === "ellipse");
-  const level = grade(newtons, "at least", LEAN.good, LEAN.least);
-  const more = at.arms.length < 5 ? at.arms.length + 1 : null;
-  return verdict({
-    id: "form.tips",
-    stage: "form",
-    subject: ["splayed-leg", "top"],
-    level,
-    text: Number.isFinite(newtons)
-      ? `It tips at ${Math.round(newtons)} N between two feet`
-      : "The top stays inside its feet: no edge tips it",
-    why: Number.isFinite(newtons)
-      ? `About ${Math.round(weight)} kg stand ${mm(out)} inside the line between two feet, and the rim is ${mm(beyond)} outside it; someone who leans on the edge puts on ${LEAN.good} N and more.`
-      : "A push down on the rim meets the floor between the feet.",
-    ...(Number.isFinite(newtons)
-      ? { limit: LEAN.good, actual: Math.round(newtons), sense: "at least" as const, unit: "N" }
-      : {}),
-    source: "derived: moments about the line between two neighbouring feet; load from EN 1730, from memory",
-    remedies:
-      level === "holds"
-        ? []
-        : [
-            ...(form.splayed.setIn > 40 ? [set("Set the heads in by 40 mm", path("setIn"), 40)] : []),
-            ...(more ? [set(`Stand it on ${more} legs`, path("legs"), more)] : []),
-          ],
   });
 }
 

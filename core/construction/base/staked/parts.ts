@@ -10,6 +10,7 @@ import type { BaseFacts } from "../base";
 import { leaningPlace, leaningShape } from "../leaning";
 import { coneRound } from "../round-leg";
 import { StakedLeg, StakedLegs, taperFrom } from "./place";
+import { steady } from "../../../units/steady";
 
 /** How far legs are drawn off the top when the piece is pulled apart, mm. */
 const PULL = { out: 60, down: 160 };
@@ -94,4 +95,4 @@ export function stakedMeetings({ at, form, joints }: BaseFacts<StakedLegs>): Mee
 }
 
 /** Which way a leg leans, from the line along the top, degrees. */
-export const wayOf = ({ x, z }: Pick<StakedLeg, "x" | "z">) => (Math.atan2(z, x) * 180) / Math.PI;
+export const wayOf = ({ x, z }: Pick<StakedLeg, "x" | "z">) => steady((Math.atan2(z, x) * 180) / Math.PI);

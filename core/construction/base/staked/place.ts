@@ -4,6 +4,7 @@ import { frameRound, Footprint, PieceGeometry } from "../../geometry";
 import { topOf } from "../../top/core";
 import { USUAL } from "../../usual";
 import { LegLean, legLean, LegStand, rimAt } from "../leaning";
+import { steady, turnOf } from "../../../units/steady";
 
 /** Where everything of a piece whose legs go into the top itself stands, mm. */
 export interface StakedLegs extends PieceGeometry {
@@ -56,7 +57,7 @@ interface Heads {
 
 /** @source derived: tan R = √(tan² a + tan² b), and the sight line runs by their ratio */
 function atCorners({ staked: { splay, setIn } }: Form, top: Top): Heads {
-  const [a, b] = [Math.tan((splay.end * Math.PI) / 180), Math.tan((splay.side * Math.PI) / 180)];
+  const [a, b] = [turnOf(splay.end).tan, turnOf(splay.side).tan];
   const both = Math.hypot(a, b);
   const [x, z] = [top.length / 2 - setIn.end, top.width / 2 - setIn.side];
   const corners = [
@@ -66,7 +67,7 @@ function atCorners({ staked: { splay, setIn } }: Form, top: Top): Heads {
     [-1, -1],
   ] as const;
   return {
-    splay: (Math.atan(both) * 180) / Math.PI,
+    splay: steady((Math.atan(both) * 180) / Math.PI),
     all: corners.map(([l, r]) => ({
       from: { x: l * x, z: r * z },
       x: both > 0 ? (l * a) / both : l,
@@ -80,8 +81,7 @@ function roundMiddle({ staked: { legs, turn, splay, setIn }, top: { outline } }:
   return {
     splay: splay.out,
     all: Array.from({ length: legs }, (_, i) => {
-      const angle = (turn * Math.PI) / 180 + (2 * Math.PI * i) / legs;
-      const [x, z] = [Math.cos(angle), Math.sin(angle)];
+      const { cos: x, sin: z } = turnOf(turn + (360 * i) / legs);
       const out = rimAt({ x, z }, top, outline === "ellipse") - setIn.rim;
       return { from: { x: x * out, z: z * out }, x, z };
     }),

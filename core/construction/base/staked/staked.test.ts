@@ -137,7 +137,7 @@ describe("judged", () => {
     ["form.ends-fit", [set("setIn.side", 5)], "runs out of the top"],
     ["form.ends-fit", [set("setIn.side", 120)], "between two legs"],
     ["form.splay", [set("splay.end", 29)], "lean 30"],
-    ["form.feet-out", [set("setIn.end", 40), set("splay.end", 25)], "past the top’s edges"],
+    ["form.feet-out", [set("setIn.end", 40), set("splay.end", 25)], "past the top’s edge"],
     ["form.racking", [at("form.top.thickness", 25)], "work loose"],
     ["form.racking", [set("tenon.size", 16)], "bend when"],
     ["form.turned", [set("make", "laminated")], "glue line"],

@@ -3,8 +3,9 @@ import { grade, Level, mm, Remedy, set, Verdict, verdict } from "../../../verdic
 import type { Staked } from "../../../joinery/staked";
 import { keptAt } from "../../top/outline";
 import type { BaseRuleFacts } from "../base";
+import { rimAt } from "../leaning";
 import { kneeRoomUnder } from "../knee-room";
-import { LEAN } from "../tipping";
+import { isSeat, LEAN, seatTips } from "../tipping";
 import { pushAt } from "../tips-between-feet";
 import type { StakedLegs } from "./place";
 
@@ -18,6 +19,8 @@ const STANDS = {
   edge: { good: 1, least: 0.6 },
   /** free between two mortises, mm @source common practice */
   apart: 40,
+  /** more of a splay than this mends nothing, degrees @source common practice */
+  leans: 18,
 };
 
 const path = (...rest: string[]) => ["form", "staked", ...rest];
@@ -104,13 +107,13 @@ export function headsFit(facts: Facts): Verdict {
 
 /** Feet past the rim are walked into. */
 export function feetOut({ at, form }: Facts): Verdict {
+  const round = form.top.outline === "ellipse";
   const past = Math.max(
-    ...at.feet.map((foot) =>
-      Math.max(
-        Math.abs(foot.x) + foot.length / 2 - at.top.length / 2,
-        Math.abs(foot.z) + foot.width / 2 - at.top.width / 2,
-      ),
-    ),
+    ...at.feet.map(({ x, z, length, width }) => {
+      if (!round) return Math.max(Math.abs(x) + (length - at.top.length) / 2, Math.abs(z) + (width - at.top.width) / 2);
+      const out = Math.hypot(x, z);
+      return out + at.footSection / 2 - rimAt({ x: x / out, z: z / out }, at.top, true);
+    }),
   );
   const level = grade(past, "at most", STANDS.past, STANDS.trips);
   const by = Math.ceil(past - STANDS.past);
@@ -119,7 +122,7 @@ export function feetOut({ at, form }: Facts): Verdict {
     stage: "form",
     subject: ["staked-leg"],
     level,
-    text: past > 0 ? `Feet stand ${mm(past)} past the top’s edges` : `Feet stay ${mm(-past)} inside the top’s edges`,
+    text: past > 0 ? `Feet stand ${mm(past)} past the top’s edge` : `Feet stay ${mm(-past)} inside the top’s edge`,
     why: `They stand ${mm(at.lean.out)} out from their mortises: past ${mm(STANDS.past)} a foot is walked into.`,
     limit: STANDS.past,
     actual: Math.round(past),
@@ -145,8 +148,13 @@ export function tips({ at, form, weight }: Facts): Verdict {
     return { x: x / foot, z: z / foot, foot };
   });
   const { newtons, out, beyond } = pushAt({ arms, top: at.top }, weight, form.top.outline === "ellipse");
-  const level = grade(newtons, "at least", LEAN.good, LEAN.least);
   const { stand, setIn } = form.staked;
+  if (isSeat(form))
+    return seatTips({
+      ...{ beyond, between: "between two feet", subject: ["staked-leg", "top"] },
+      remedies: (by) => firmer({ at, form }, by),
+    });
+  const level = grade(newtons, "at least", LEAN.good, LEAN.least);
   const less = (of: number) => Math.max(40, Math.floor(of / 2));
   return verdict({
     id: "form.tips",
@@ -183,4 +191,17 @@ export function tips({ at, form, weight }: Facts): Verdict {
               },
             ],
   });
+}
+
+/** Feet so much farther out, mm: by their splay, or more of them. */
+function firmer({ at, form }: Pick<Facts, "at" | "form">, by: number): Remedy[] {
+  const { stand, splay, legs } = form.staked;
+  const out = (at.lean.out + 2 * by) / Math.max(1, at.under);
+  const wider = Math.ceil((Math.atan(out) * 180) / Math.PI);
+  return stand === "round"
+    ? [
+        ...(wider <= STANDS.leans ? [set(`Splay the legs ${wider}°`, path("splay", "out"), wider)] : []),
+        ...(legs < 6 ? [set(`Stand it on ${legs + 1} legs`, path("legs"), legs + 1)] : []),
+      ]
+    : [set(`Splay them ${splay.side + 4}° toward the sides`, path("splay", "side"), splay.side + 4)];
 }

@@ -78,9 +78,9 @@ function footUnderPost({ at }: Facts): Verdict {
   });
 }
 
-function tips({ at, weight }: Facts): Verdict | null {
+function tips({ at, form, weight }: Facts): Verdict | null {
   return tipping({
-    ...{ at, weight, subject: ["foot", "top"] },
+    ...{ at, form, weight, subject: ["foot", "top"] },
     mend: (apart) =>
       apart > at.foot.length ? [set(`Make feet ${apart} mm long`, ["form", "trestle", "foot", "length"], apart)] : [],
   });

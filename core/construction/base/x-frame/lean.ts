@@ -1,4 +1,5 @@
 /** An X of two strips, solved from its height, how far it spreads below and above, and how wide its strips are. */
+import { steady } from "../../../units/steady";
 
 /** One strip of an X, from the middle of the X: angles in degrees from the floor, mm. */
 export interface Lean {
@@ -37,8 +38,10 @@ export function leanOf({
   width: number;
 }): Lean {
   const spread = (floor + head) / 2;
-  const angle = Math.atan2(height, spread) + Math.asin(Math.min(1, width / Math.max(1, Math.hypot(spread, height))));
-  const [sin, cos] = [Math.sin(angle), Math.cos(angle)];
+  const angle = steady(
+    Math.atan2(height, spread) + Math.asin(Math.min(1, width / Math.max(1, Math.hypot(spread, height)))),
+  );
+  const [sin, cos] = [steady(Math.sin(angle)), steady(Math.cos(angle))];
   const level = width / sin;
   const edge = height / sin;
   const crossing = (height * (floor - level)) / (floor + head - 2 * level);

@@ -112,9 +112,9 @@ function kneeRoom({ form, at }: Facts): Verdict | null {
   });
 }
 
-function tips({ at, weight }: Facts): Verdict | null {
+function tips({ at, form, weight }: Facts): Verdict | null {
   return tipping({
-    ...{ at, weight, subject: ["x-leg", "top"] },
+    ...{ at, form, weight, subject: ["x-leg", "top"] },
     mend: (apart) => {
       const inBelow = Math.floor((at.top.width - apart) / 2);
       return inBelow >= 0 ? [set(`Set the feet in by ${inBelow} mm`, ["form", "xFrame", "inBelow"], inBelow)] : [];
