@@ -1,16 +1,19 @@
-/** Reads lists off the main thread, however long they are: boards, a logger's log, readings. Posts how far it is, then what it read. */
+/** Reads lists and drawings off the main thread, however long they are: boards, a logger's log, readings, an outline. Posts how far it is, then what it read. */
 import { ReadLogger, readLogger } from "../core/formats/logger-csv";
+import { ReadOutline, readOutline } from "../core/formats/outline-file";
 import { ReadRack, readRack } from "../core/formats/rack-csv";
 import { ReadReadings, readReadings } from "../core/formats/readings-csv";
 
 export type ListOrder =
   | { kind: "rack"; file: Blob; species: readonly { id: string; name: string }[]; today: string }
   | { kind: "logger"; file: Blob }
+  | { kind: "outline"; file: Blob; name: string; long: number | null }
   | { kind: "readings"; file: Blob; boards: readonly string[] };
 export interface ListRead {
   rack: ReadRack;
   logger: ReadLogger;
   readings: ReadReadings;
+  outline: ReadOutline;
 }
 export type ListReport =
   | { kind: "share"; share: number }
@@ -32,6 +35,8 @@ function read(order: ListOrder, text: string, told: (share: number) => void): Li
       return readRack(text, order.species, order.today, told);
     case "logger":
       return readLogger(text);
+    case "outline":
+      return readOutline(order.name, text, order.long);
     case "readings":
       return readReadings(text, () => crypto.randomUUID(), order.boards);
   }

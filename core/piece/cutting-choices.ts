@@ -59,6 +59,9 @@ export const cuttingSchema = v.strictObject({
   ticked: v.pipe(v.array(text("card", 80)), v.maxLength(1000, "1000 ticks at most.")),
 });
 
+/** Lines and arcs of one outline. Ours */
+export const MOST_POINTS = 120;
+
 /** The finished shape of the top within its length and width. `bulge`: how much narrower the ends of soft sides are; `notch`: cut out at each corner. */
 export const outlineFields = {
   outline: choice("outline", ["rectangle", "ellipse", "soft", "notched", "points"]),
@@ -73,7 +76,7 @@ export const outlineFields = {
         y: between("place of a point", -1250, 1250, " mm"),
         rise: between("rise of an arc", -1500, 1500, " mm"),
       }),
-      40,
+      MOST_POINTS,
     ),
     [],
   ),

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { readOutline } from "../../core/formats/outline-file";
 import { readPiece } from "../../core/formats/piece-file";
 import { checkShop } from "../../core/formats/shop-file";
 import { firstFault } from "../../core/piece/fields";
@@ -47,6 +48,55 @@ describe(`hostile files (seed ${SEED}, ${DRAWS} draws)`, () => {
         if (!read.ok) expect(read.message).toMatch(sentence);
       }),
       { numRuns: DRAWS, seed: SEED },
+    );
+  });
+
+  it("an outline is read or refused in a sentence, whatever is in its file", () => {
+    const svg = (d: string, more: string) =>
+      `<svg width="700mm" viewBox="0 0 700 500"><g transform="${more}"><path d="${d}"/><rect width="600" height="400" rx="${more}"/></g></svg>`;
+    const command = fc.tuple(
+      fc.constantFrom("M", "l", "H", "v", "C", "q", "A", "S", "t", "Z", "x"),
+      fc.array(fc.oneof(fc.integer({ min: -900, max: 900 }), fc.constantFrom(0, 1e9, NaN, 1e-9)), { maxLength: 8 }),
+    );
+    const path = fc
+      .array(command, { maxLength: 12 })
+      .map((all) => all.map(([a, of]) => `${a}${of.join(" ")}`).join(""));
+    const dxf = fc
+      .array(
+        fc.tuple(
+          fc.constantFrom("0", "10", "20", "42", "40", "50", "70", "90", "999"),
+          fc.constantFrom("LINE", "LWPOLYLINE", "ARC", "CIRCLE", "ENDSEC", "1", "-600", "3e4", ""),
+        ),
+        { maxLength: 40 },
+      )
+      .map((all) => `0\nSECTION\n2\nENTITIES\n${all.map((pair) => pair.join("\n")).join("\n")}\n0\nENDSEC\n0\nEOF\n`);
+    const moved = fc.constantFrom(
+      "translate(3)",
+      "rotate(45)",
+      "scale(0)",
+      "matrix(1 2 2 4 0 0)",
+      "spin(9)",
+      "50",
+      "",
+      "<",
+    );
+    fc.assert(
+      fc.property(
+        fc.oneof(
+          fc.tuple(path, moved).map(([d, more]) => svg(d, more)),
+          dxf,
+          fc.string(),
+        ),
+        (text) => {
+          const read = readOutline("Outline", text, null);
+          if (!read.ok) expect(read.message).toMatch(sentence);
+          else {
+            expect(read.points.length).toBeLessThanOrEqual(120);
+            for (const { x, y, rise } of read.points) expect([x, y, rise].every(Number.isFinite)).toBe(true);
+          }
+        },
+      ),
+      { numRuns: 4 * DRAWS, seed: SEED },
     );
   });
 

@@ -1,4 +1,5 @@
 "use client";
+import { MOST_POINTS } from "../../core/piece/cutting-choices";
 import type { TypedPoint } from "../../core/construction/top/points";
 import { LengthRows } from "../fields/LengthRows";
 import { usePiece } from "../piece/PieceProvider";
@@ -26,7 +27,7 @@ export function OutlinePoints() {
         columns={COLUMNS}
         what="point"
         least={0}
-        most={40}
+        most={MOST_POINTS}
         onPut={(label, next) => set(`Outline: ${label}`, ["form", "top", "points"], next)}
         more={() => withOne(points)}
       />

@@ -7,6 +7,7 @@ import type { Form } from "../../core/piece/schema";
 import { Choice, FieldRow, LengthField, TextField } from "../fields/fields";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
+import { OutlineFile } from "./OutlineFile";
 import { OutlinePoints } from "./OutlinePoints";
 
 type Outline = Form["top"]["outline"];
@@ -80,6 +81,7 @@ export function PanelOutline() {
         </>
       )}
       {!through && top.outline === "points" && <OutlinePoints />}
+      {!through && <OutlineFile />}
       {!through &&
         (top.outline === "points" && top.around !== null ? (
           <LengthField label="It runs round what it lies on, out by" value={top.around} onTake={scribe} />
