@@ -5,7 +5,8 @@ import { HOME } from "../assembly/place";
 import { CurveChoice, curvesOf } from "../piece/kinds";
 import type { Piece } from "../piece/schema";
 import { fine, grade, Level, mm, Remedy, set, Verdict, verdict } from "../verdict/verdict";
-import { bowedOut, depthAt, hollowed, straightBy } from "./curves";
+import { bowedOut, curvedEdges, depthsOf, lineAlong, straightBy } from "./curves";
+import { depthsIn } from "./edge-line";
 
 export interface CurveFacts {
   kinds: Piece["kinds"];
@@ -41,25 +42,21 @@ function hindered({ choice, parts }: Curve, all: readonly AssemblyPart[]): strin
     const why = straightBy({ ...part, shape: { ...part.shape, face: undefined } }, choice);
     if (why) return `The ${said(part)} ${why}`;
     const { length, width, thickness } = part.shape;
-    const { low, high } = hollowed(part, choice);
+    const { low, high } = curvedEdges(part, choice);
     const bow = bowedOut(part, choice);
-    const chord = length - 2 * choice.straight;
-    const deepest = (from: number, to: number) => {
-      const nearest = Math.min(Math.max(chord / 2, from), to);
-      return depthAt(chord, choice.rise, nearest);
-    };
-    // what bows out takes no wood away
-    for (const cut of choice.way === "bowed" ? [] : part.cuts.filter(({ by }) => by !== "edge")) {
+    const line = lineAlong(part, choice);
+    for (const cut of part.cuts.filter(({ by }) => by !== "edge")) {
       const [[x0, x1], [y0, y1]] = boxIn(HOME, cut);
-      const depth = deepest(x0 - choice.straight, x1 - choice.straight);
+      const depth = depthsIn(line, x0, x1).deepest;
       if (depth > TOUCH && ((low && y0 < depth - TOUCH) || (high && y1 > width - depth + TOUCH)))
         return `What is cut in the ${said(part)} ${mm(Math.round((x0 + x1) / 2))} from its end would be sawn into`;
     }
     for (const other of all) {
       if (other === part) continue;
       const [[x0, x1], [y0, y1], [z0, z1]] = boxIn(part.place, { shape: other.shape, place: other.place });
-      const beside =
-        x1 > choice.straight + TOUCH && x0 < length - choice.straight - TOUCH && z1 > TOUCH && z0 < thickness - TOUCH;
+      const curvedBy = depthsIn(line, Math.max(0, x0 + TOUCH), Math.min(length, x1 - TOUCH));
+      const bent = curvedBy.deepest > TOUCH || curvedBy.out > TOUCH;
+      const beside = bent && x1 > TOUCH && x0 < length - TOUCH && z1 > TOUCH && z0 < thickness - TOUCH;
       // against the edge as it would be straight, and in what bows beyond it
       const below = low && y1 > -TOUCH && y0 < bow.low - TOUCH;
       const above = high && y0 < width + TOUCH && y1 > width - bow.high + TOUCH;
@@ -106,15 +103,15 @@ function curvesGo(facts: CurveFacts): Verdict | null {
   });
 }
 
-const taken = ({ edge, rise }: CurveChoice) => (edge === "both" ? 2 : 1) * rise;
+const taken = ({ choice, parts: [part] }: Curve) => (choice.edge === "both" ? 2 : 1) * depthsOf(part, choice).deepest;
 
 function curvesLeave(facts: CurveFacts): Verdict | null {
-  const all = curvesIn(facts).filter(({ choice }) => choice.way === "hollow");
+  const all = curvesIn(facts).filter((curve) => taken(curve) > 0);
   if (all.length === 0) return null;
-  const share = ({ choice, parts: [{ shape }] }: Curve) => (shape.width - taken(choice)) / shape.width;
+  const share = (curve: Curve) => (curve.parts[0].shape.width - taken(curve)) / curve.parts[0].shape.width;
   const worst = all.reduce((a, b) => (share(b) < share(a) ? b : a));
   const [part] = worst.parts;
-  const left = part.shape.width - taken(worst.choice);
+  const left = part.shape.width - taken(worst);
   const level: Level = grade(share(worst), "at least", CURVE.left.good, CURVE.left.least);
   const less = Math.floor((part.shape.width * (1 - CURVE.left.good)) / (worst.choice.edge === "both" ? 2 : 1));
   return verdict({
@@ -128,13 +125,36 @@ function curvesLeave(facts: CurveFacts): Verdict | null {
     actual: Math.round(left),
     sense: "at least",
     unit: "mm",
-    remedies: level === "holds" ? [] : less >= 1 ? [lower(worst, less)] : [straight(worst)],
+    remedies: level === "holds" ? [] : less >= 1 && byRise(worst) ? [lower(worst, less)] : [straight(worst)],
   });
 }
+const byRise = ({ choice }: Curve) => choice.way !== "points";
 
 /** @source derived: an arc's tangent leans from its chord by half its angle, 2 atan(2h/c) */
-const leans = ({ choice, parts: [{ shape }] }: Curve): number =>
-  (2 * Math.atan((2 * choice.rise) / Math.max(1, shape.length - 2 * choice.straight)) * 180) / Math.PI;
+const leans = (curve: Curve): number => {
+  const { choice, parts } = curve;
+  const [part] = parts;
+  const chord = Math.max(1, part.shape.length - 2 * choice.straight);
+  return ((byRise(curve) ? 2 * Math.atan((2 * choice.rise) / chord) : steepest(part, choice)) * 180) / Math.PI;
+};
+/** Over so much of an edge its slope counts: a shorter step leaves no wood that could split off, mm. Ours */
+const STEP = 40;
+const EVERY = 5;
+/** @returns radians */
+function steepest(part: AssemblyPart, choice: CurveChoice): number {
+  const line = lineAlong(part, choice);
+  const deep = (x: number) => {
+    const { deepest, out } = depthsIn(line, x, x);
+    return deepest - out;
+  };
+  const { length } = part.shape;
+  const slopes = Array.from({ length: Math.ceil(length / EVERY) }, (_, i) => {
+    const x = (i + 0.5) * EVERY;
+    const [from, to] = [Math.max(0, x - STEP / 2), Math.min(length, x + STEP / 2)];
+    return Math.abs(deep(to) - deep(from)) / Math.max(1, to - from);
+  });
+  return Math.atan(Math.max(0, ...slopes));
+}
 
 function grainRunsOut(facts: CurveFacts): Verdict | null {
   const all = curvesIn(facts);
@@ -144,18 +164,19 @@ function grainRunsOut(facts: CurveFacts): Verdict | null {
   const degrees = leans(worst);
   const level = grade(degrees, "at most", CURVE.out.good, CURVE.out.least);
   const chord = part.shape.length - 2 * worst.choice.straight;
+  const points = !byRise(worst);
   const less = Math.floor((chord / 2) * Math.tan((CURVE.out.good * Math.PI) / 360));
   return verdict({
     id: "form.curve-grain",
     stage: "form",
     subject: [worst.kind],
     level,
-    text: `The grain of the ${said(part)} runs out by ${Math.round(degrees)}° where its curve begins`,
-    why: `${mm(worst.choice.rise)} over ${mm(Math.round(chord))}. Over ${CURVE.out.least}° the wood under the curve is short-grained and splits off; laminate it, or take straight-grained boards that bend with it.`,
+    text: `The grain of the ${said(part)} runs out by ${Math.round(degrees)}° ${points ? "where its edge is steepest" : "where its curve begins"}`,
+    why: `${points ? `Over ${STEP} mm of it.` : `${mm(worst.choice.rise)} over ${mm(Math.round(chord))}.`} Over ${CURVE.out.least}° the wood under the curve is short-grained and splits off; laminate it, or take straight-grained boards that bend with it.`,
     limit: CURVE.out.good,
     actual: Math.round(degrees),
     sense: "at most",
     unit: "°",
-    remedies: level === "holds" ? [] : less >= 1 ? [lower(worst, less)] : [straight(worst)],
+    remedies: level === "holds" ? [] : less >= 1 && !points ? [lower(worst, less)] : [straight(worst)],
   });
 }

@@ -6,23 +6,17 @@ import { within } from "../assembly/place";
 import { boundsOf, bulkOf, stood } from "../assembly/solid";
 import { applyPatches } from "../piece/patch";
 import { templatesOf } from "../templates/templates";
+import { segmentArea as segment } from "../testing/arcs";
 import { clashes } from "../testing/clashes";
 import { at, find, planOf, tableWith } from "../testing/plans";
 import { AS_THE_PIECE, CurveChoice } from "../piece/kinds";
-import { depthAt } from "./curves";
+import { depthsIn, drawnEdge } from "./edge-line";
 
 const SEED = Number(process.env.SEED ?? 20261126);
 const curve = (kind: string, choice: CurveChoice) => at(`kinds.${kind}`, { ...AS_THE_PIECE, curve: choice });
-const LOWER: CurveChoice = { edge: "lower", rise: 20, straight: 60, way: "hollow" };
+const LOWER: CurveChoice = { edge: "lower", rise: 20, straight: 60, way: "hollow", points: [], mirrored: true };
 /** A table with a stretcher between two end stretchers: 45 by 25. */
 const H = [at("form.low.kind", "h"), at("form.low.depth", 60)];
-
-/** Area of a segment over a chord, so high. @source r²(θ − sin θ)/2 */
-const segment = (chord: number, rise: number) => {
-  const angle = 4 * Math.atan((2 * rise) / chord);
-  const radius = chord ** 2 / (8 * rise) + rise / 2;
-  return (radius ** 2 / 2) * (angle - Math.sin(angle));
-};
 
 describe("a stretcher hollowed below, worked by hand", () => {
   const plain = planOf(tableWith(...H));
@@ -142,11 +136,14 @@ describe("any curve", () => {
         fc.double({ min: 1, max: 39, noNaN: true }),
         fc.double({ min: 0, max: 1, noNaN: true }),
         (chord, rise, share) => {
-          const deep = depthAt(chord, rise, share * chord);
-          expect(deep).toBeGreaterThanOrEqual(0);
-          expect(deep).toBeLessThanOrEqual(rise + 1e-9);
-          expect(depthAt(chord, rise, chord / 2)).toBeCloseTo(rise, 9);
-          expect(depthAt(chord, rise, (1 - share) * chord)).toBeCloseTo(deep, 6);
+          const line = drawnEdge({ ...LOWER, straight: 0, rise }, chord);
+          const deepAt = (x: number) => depthsIn(line, x, x).deepest;
+          // the circle through both ends and the crown, its chords within 0.05 mm
+          const radius = chord ** 2 / (8 * rise) + rise / 2;
+          const x = share * chord;
+          expect(deepAt(x)).toBeGreaterThan(Math.sqrt(radius ** 2 - (x - chord / 2) ** 2) - (radius - rise) - 0.051);
+          expect(deepAt(x)).toBeLessThanOrEqual(rise + 1e-9);
+          expect(deepAt((1 - share) * chord)).toBeCloseTo(deepAt(x), 6);
         },
       ),
       { seed: SEED, numRuns: 200 },
@@ -158,9 +155,13 @@ describe("any curve", () => {
         fc.constantFrom("long-rail", "end-rail", "cross-rail", "middle-stretcher", "end-stretcher", "leg", "top"),
         fc.constantFrom("lower", "upper", "both" as const),
         fc.integer({ min: 1, max: 120 }),
-        fc.record({ straight: fc.integer({ min: 0, max: 400 }), way: fc.constantFrom("hollow", "bowed") }),
+        fc.record({ straight: fc.integer({ min: 0, max: 400 }), way: fc.constantFrom("hollow", "bowed", "points") }),
         (kind, edge, rise, { straight, way }) => {
-          const choice = { edge, rise, straight, way } as CurveChoice;
+          const points = [
+            { x: straight + 10, y: 0, rise: 0 },
+            { x: straight + 60, y: Math.min(rise, 60) - 30, rise: -rise / 40 },
+          ];
+          const choice = { ...LOWER, edge, rise, straight, way, points } as CurveChoice;
           const plan = planOf(tableWith(...H, curve(kind, choice)));
           expect(plan.failures).toEqual([]);
           for (const part of plan.assembly.parts) expect(bulkOf(bodyOf(part)).volume).toBeGreaterThan(0);

@@ -1,6 +1,6 @@
 /** What a kind of part is made from where it differs from the piece: another wood, another moisture, another finish. */
 import * as v from "valibot";
-import { choice, moisture, distance, size, text } from "./fields";
+import { between, choice, distance, list, moisture, size, text } from "./fields";
 
 export const FINISHES = ["oil-wax", "oil", "tung-oil", "wax", "varnish", "lacquer", "shellac", "bare"] as const;
 
@@ -14,12 +14,25 @@ export const edgeSchema = v.strictObject({
 });
 export type EdgeChoice = v.InferOutput<typeof edgeSchema>;
 
-/** An edge hollowed by an arc, or bowed out by one: which, how deep or far, and what stays straight at both ends. */
+/** A point of an edge: along the part from its left or lower end, in from where the edge would be straight, and how far the line to the next bows out. */
+const edgePointSchema = v.strictObject({
+  x: distance("place of a point along the edge", 6000),
+  y: between("depth of a point of the edge", -250, 400, " mm"),
+  rise: between("rise of an arc of the edge", -1500, 1500, " mm"),
+});
+export type EdgePoint = v.InferOutput<typeof edgePointSchema>;
+/** Points of one edge. Ours */
+export const MOST_EDGE_POINTS = 24;
+
+/** An edge hollowed by an arc, bowed out by one, or by points: which, how deep or far, and what stays straight at both ends. */
 export const curveSchema = v.strictObject({
   edge: choice("curved edge", ["lower", "upper", "both"]),
   rise: size("rise of the curve", 1, 250),
   straight: distance("straight beside the curve", 1000),
-  way: v.optional(choice("which way a curve goes", ["hollow", "bowed"]), "hollow"),
+  way: v.optional(choice("which way a curve goes", ["hollow", "bowed", "points"]), "hollow"),
+  /** by points: lines and arcs from its end to the other, or to its middle and back the same way */
+  points: v.optional(list("points of the edge", edgePointSchema, MOST_EDGE_POINTS), []),
+  mirrored: v.optional(v.boolean("Both halves of the edge are alike or not."), true),
 });
 export type CurveChoice = v.InferOutput<typeof curveSchema>;
 

@@ -65,6 +65,9 @@ export function edgeSteps(
   };
 }
 
+const EDGES = { lower: "lower edge", upper: "upper edge", both: "both edges" };
+const UPRIGHT = { lower: "inner edge", upper: "outer edge", both: "both edges" };
+
 /** Curves that were chosen, sawn when their parts have their joints and are still by themselves; what comes next waits for them. */
 export function withCurves(
   { kinds }: Pick<Piece, "kinds">,
@@ -82,7 +85,7 @@ export function withCurves(
     id: "curves",
     title:
       chosen.length > 1 ? "Saw the curves of the parts" : `Saw the curve of the ${chosen[0].part.name.toLowerCase()}`,
-    detail: `${chosen.map(({ part, curve }) => `${part.name}: ${{ lower: "lower edge", upper: "upper edge", both: "both edges" }[curve.edge]} ${curve.way === "bowed" ? "bowed out" : "hollowed"} by ${curve.rise} mm, ${curve.straight} mm straight at each end`).join("; ")}. From templates, 3 mm outside the line, then along the template downhill: from both ends toward the middle.`,
+    detail: `${chosen.map(({ part, curve }) => `${part.name}: ${(part.role === "leg" || part.role === "post" ? UPRIGHT : EDGES)[curve.edge]} ${curve.way === "points" ? `by ${curve.points.length} points${curve.mirrored ? ", both halves alike" : ""}` : `${curve.way === "bowed" ? "bowed out" : "hollowed"} by ${curve.rise} mm, ${curve.straight} mm straight at each end`}`).join("; ")}. From templates, 3 mm outside the line, then along the template downhill: from both ends toward the middle.`,
     parts: chosen.map(({ part }) => part.id),
     after: [...waits.after],
     hours: chosen.reduce((sum, { part }) => sum + 0.2 + part.count * TIME.shape, 0),

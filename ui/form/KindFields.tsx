@@ -1,4 +1,5 @@
 "use client";
+import { stands } from "../../core/construction/curves";
 import { FILMS } from "../../core/movement/finish";
 import { AS_THE_PIECE, CurveChoice, EdgeChoice, FINISHES, KindChoice, OF_THE_PIECE } from "../../core/piece/kinds";
 import { SPECIES } from "../../core/wood/species";
@@ -6,11 +7,15 @@ import { AutoNumberField } from "../fields/auto";
 import { Choice, FieldRow, LengthField } from "../fields/fields";
 import { usePiece } from "../piece/PieceProvider";
 import { useSet } from "../piece/useSet";
+import { begun, EdgePoints } from "./EdgePoints";
 
 const AS = "as the piece";
 const SQUARE = "square";
 const STRAIGHT = "straight";
-const USUAL_CURVE: CurveChoice = { edge: "lower", rise: 15, straight: 60, way: "hollow" };
+const USUAL_CURVE: CurveChoice = {
+  ...{ edge: "lower", rise: 15, straight: 60, way: "hollow" },
+  ...{ points: [], mirrored: true },
+};
 const USUAL_EDGE: EdgeChoice = { how: "eased", size: 1, raised: 0, when: "before" };
 
 /** Wood, moisture and finish of one kind of part, where they are not the piece's. */
@@ -21,6 +26,7 @@ export function KindFields({ kind, name }: { kind: string; name: string }) {
   const now = piece.kinds[kind] ?? AS_THE_PIECE;
   const put = (what: string, change: Partial<KindChoice>) =>
     set(`${name}: ${what}`, ["kinds", kind], { ...now, ...change });
+  const upright = plan.assembly.parts.some((part) => part.kind === kind && stands(part));
   const finishName = (id: string) => FILMS.find((film) => film.id === id)?.name ?? id;
   return (
     <FieldRow>
@@ -94,8 +100,8 @@ export function KindFields({ kind, name }: { kind: string; name: string }) {
         value={now.curve?.edge ?? STRAIGHT}
         options={[
           { value: STRAIGHT, name: "Straight" },
-          { value: "lower", name: "Lower edge" },
-          { value: "upper", name: "Upper edge" },
+          { value: "lower", name: upright ? "Inner edge" : "Lower edge" },
+          { value: "upper", name: upright ? "Outer edge" : "Upper edge" },
           { value: "both", name: "Both edges" },
         ]}
         onTake={(edge) =>
@@ -112,19 +118,26 @@ export function KindFields({ kind, name }: { kind: string; name: string }) {
             options={[
               { value: "hollow", name: "Hollow" },
               { value: "bowed", name: "Bowed out" },
+              { value: "points", name: "By points" },
             ]}
-            onTake={(way) => put("curve", { curve: { ...now.curve!, way } })}
+            onTake={(way) => put("curve", { curve: begun({ ...now.curve!, way }) })}
           />
-          <LengthField
-            label={`${name}: rise`}
-            value={now.curve.rise}
-            onTake={(rise) => put("curve", { curve: { ...now.curve!, rise } })}
-          />
-          <LengthField
-            label={`${name}: straight at its ends`}
-            value={now.curve.straight}
-            onTake={(straight) => put("curve", { curve: { ...now.curve!, straight } })}
-          />
+          {now.curve.way === "points" ? (
+            <EdgePoints name={name} curve={now.curve} onPut={(what, curve) => put(what, { curve })} />
+          ) : (
+            <>
+              <LengthField
+                label={`${name}: rise`}
+                value={now.curve.rise}
+                onTake={(rise) => put("curve", { curve: { ...now.curve!, rise } })}
+              />
+              <LengthField
+                label={`${name}: straight at its ends`}
+                value={now.curve.straight}
+                onTake={(straight) => put("curve", { curve: { ...now.curve!, straight } })}
+              />
+            </>
+          )}
         </>
       )}
     </FieldRow>
