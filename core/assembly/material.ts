@@ -31,9 +31,16 @@ export type SheetName = keyof typeof SHEETS;
 /** Glass: a pale green, as its edges show. */
 const GLASS = ["#bcd3cb", "#7f9a91"] as const;
 
-/** What a part looks like: in its wood, as its sheet, as glass, as metal. */
+/** What is neither wood nor metal, by its kind of part. */
+const LOOKS: Readonly<Record<string, readonly [string, string]>> = {
+  glass: GLASS,
+  "facing-cork": ["#c79a62", "#a2743f"],
+  "facing-leather": ["#6b4634", "#4d3125"],
+  "facing-linoleum": ["#5f6f63", "#46544a"],
+};
+
+/** What a part looks like: in its wood, as its sheet, as what it is covered with, as metal. */
 export const coloursOf = (
   { bought, sheet, kind }: { bought?: object; sheet?: { material: SheetName }; kind: string },
   wood: (kind: string) => readonly [string, string],
-): readonly [string, string] =>
-  kind === "glass" ? GLASS : bought ? STEEL : sheet ? SHEETS[sheet.material].colour : wood(kind);
+): readonly [string, string] => LOOKS[kind] ?? (bought ? STEEL : sheet ? SHEETS[sheet.material].colour : wood(kind));

@@ -1,4 +1,4 @@
-/** What tops bring with them that come apart, hang, turn, or stand on a ring: parts, joints, how they open. */
+/** What tops bring with them that come apart, hang, turn, are faced, or stand on a ring: parts, joints, how they open. */
 import type { Meeting } from "../assembly/meeting";
 import type { AssemblyPart, Pose } from "../assembly/part";
 import type { SmallPart } from "../assembly/small";
@@ -6,6 +6,7 @@ import type { KindOfJoint } from "../joinery/kinds";
 import type { Form, JointChoices } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import { dropAdded } from "./dropping/added";
+import { facingParts, withTrench } from "./facing/facing";
 import { loperNotches } from "./dropping/lopers";
 import { dropPoses } from "./dropping/parts";
 import type { PieceGeometry } from "./geometry";
@@ -35,6 +36,7 @@ export function addedOf(facts: AddedFacts): Added {
     ringAdded(facts),
     dropAdded(facts),
     turn,
+    { parts: facingParts(form, at), joints: [], meetings: [] },
   ];
   return {
     parts: all.flatMap(({ parts }) => parts),
@@ -46,7 +48,7 @@ export function addedOf(facts: AddedFacts): Added {
 
 /** What they cut into parts that belong to the base, or to the top. */
 export const workedFor = (parts: readonly AssemblyPart[], at: PieceGeometry, form: Form): AssemblyPart[] =>
-  withPivot(loperNotches(parts, at), at, form);
+  withTrench(withPivot(loperNotches(parts, at), at, form), at, form);
 
 export const posesOf = (at: PieceGeometry, parts: readonly AssemblyPart[], form: Form): Pose[] => [
   ...partedPoses(at, parts),

@@ -14,6 +14,7 @@ import { MOST_TIMES } from "./most-times";
 import { NO_OWN, ownSchema } from "./own-choices";
 import { dropFields } from "./drop-choices";
 import { turnFields } from "./turn-choices";
+import { facingFields } from "./facing-choices";
 import { feetFields } from "./feet-choices";
 import { partingFields } from "./parting-choices";
 import { ringFields } from "./ring-choices";
@@ -90,6 +91,7 @@ const formSchema = v.strictObject({
   ...turnFields,
   ...slabFields,
   ...ringFields,
+  ...facingFields,
 });
 
 const jointsSchema = v.strictObject({

@@ -8,6 +8,7 @@ import { RING_RULES } from "../construction/ring/rules";
 import { FIT_RULES } from "../construction/fit-rules";
 import { FORM_RULES } from "../construction/rules";
 import { DROP_RULES } from "../construction/dropping/rules";
+import { FACING_RULES } from "../construction/facing/rules";
 import { FEET_RULES } from "../construction/fitting/feet-rules";
 import { PARTING_RULES } from "../construction/parting/rules";
 import { TURN_RULES } from "../construction/turning/rules";
@@ -125,6 +126,12 @@ export const FORM_JUDGED = WORK.stage(
     "form",
     ({ piece, geometry, weight }) => ({ form: piece.form, at: geometry, brief: piece.brief, weight }),
     (facts) => judge("form", TURN_RULES, facts),
+  )
+  .stage(
+    "facingJudged",
+    "form",
+    ({ piece, geometry, species }) => ({ form: piece.form, at: geometry, species }),
+    (facts) => judge("form", FACING_RULES, facts),
   )
   .stage(
     "feetJudged",

@@ -208,6 +208,7 @@ export const allJudged = (at: Values): Judged[] =>
     at.partingJudged,
     at.dropJudged,
     at.turnJudged,
+    at.facingJudged,
     at.feetJudged,
     at.slabsJudged,
     at.woodJudged,

@@ -18,6 +18,7 @@ import { PANEL_RULES } from "../stock/rules";
 import { INLAY_RULES } from "../construction/top/inlay-rules";
 import { STRIPE_RULES } from "../movement/stripe-rules";
 import { OWN_RULES } from "../construction/own/rules";
+import { FACING_RULES } from "../construction/facing/rules";
 import { FEET_RULES } from "../construction/fitting/feet-rules";
 import { TURN_RULES } from "../construction/turning/rules";
 import { DROP_RULES } from "../construction/dropping/rules";
@@ -39,6 +40,7 @@ export const RULE_COUNT: Record<Stage, number> = {
     PARTING_RULES.length +
     DROP_RULES.length +
     TURN_RULES.length +
+    FACING_RULES.length +
     FEET_RULES.length +
     RING_RULES.length +
     CURVE_RULES.length +

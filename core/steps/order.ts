@@ -15,6 +15,7 @@ import { COATS, finishSteps } from "./finish";
 import { GluedPanel, panelSteps } from "./panel";
 import { dropEdgeSteps, dropHangSteps } from "./dropping";
 import { feetSteps } from "./feet";
+import { facingSteps } from "./facing";
 import { fillSteps } from "./fill";
 import { heldSteps } from "./leaf-held";
 import { leafKinds, sandTop } from "./sand-top";
@@ -240,7 +241,11 @@ export function stepsFor(inputs: OrderInputs): Step[] {
   );
   const feet = feetSteps(piece.form, at, [...finished.last, ...base.standing]);
   out.push(...feet);
-  const opened = [...openSteps(piece.form, at, "attach"), ...dropHangSteps(piece.form, at, "attach")];
+  const opened = [
+    ...openSteps(piece.form, at, "attach"),
+    ...dropHangSteps(piece.form, at, "attach"),
+    ...facingSteps(piece.form, at, "attach"),
+  ];
   out.push(...opened);
   out.push(
     step({

@@ -11,6 +11,7 @@ import type { Shop } from "../piece/shop";
 import { fine, listed, mm } from "../verdict/verdict";
 import { bevelStep } from "./bevel";
 import { inlayStep, outlineStep } from "./outline";
+import { trenchSteps } from "./facing";
 import { flatSteps } from "./flat";
 import { partSteps } from "./parting";
 import { slabSteps } from "./slabs";
@@ -38,7 +39,8 @@ export function topSteps(facts: TopFacts): TopStep[] {
     form.ends === "breadboards" ? endSteps(form, before) : form.ends === "frame" ? frameSteps(form, before) : [];
   const held = [...field, ...ends];
   const flat = slats || form.ends === "frame" ? [] : flatSteps(form, held.at(-1)!.id);
-  const all = withBevel([...held, ...flat], form);
+  const bevelled = withBevel([...held, ...flat], form);
+  const all = [...bevelled, ...trenchSteps(form, facts.at, bevelled.at(-1)!.id)];
   return slats ? all : withInlays(all, form);
 }
 
