@@ -1,4 +1,4 @@
-/** What tops bring with them that come apart, hang, turn, are faced, or stand on a ring: parts, joints, how they open. */
+/** What tops bring with them that come apart, hang, turn, are faced, have a lid, or stand on a ring: parts, joints, how they open. */
 import type { Meeting } from "../assembly/meeting";
 import type { AssemblyPart, Pose } from "../assembly/part";
 import type { SmallPart } from "../assembly/small";
@@ -7,6 +7,7 @@ import type { Form, JointChoices } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import { dropAdded } from "./dropping/added";
 import { facingParts, withTrench } from "./facing/facing";
+import { hatchJoints, hatchParts, hatchPoses, hatchSmall, withOpening } from "./hatch/hatch";
 import { loperNotches } from "./dropping/lopers";
 import { dropPoses } from "./dropping/parts";
 import type { PieceGeometry } from "./geometry";
@@ -37,6 +38,7 @@ export function addedOf(facts: AddedFacts): Added {
     dropAdded(facts),
     turn,
     { parts: facingParts(form, at), joints: [], meetings: [] },
+    { parts: hatchParts(form, at), ...hatchJoints(form, at), small: hatchSmall(form, at) },
   ];
   return {
     parts: all.flatMap(({ parts }) => parts),
@@ -48,10 +50,11 @@ export function addedOf(facts: AddedFacts): Added {
 
 /** What they cut into parts that belong to the base, or to the top. */
 export const workedFor = (parts: readonly AssemblyPart[], at: PieceGeometry, form: Form): AssemblyPart[] =>
-  withTrench(withPivot(loperNotches(parts, at), at, form), at, form);
+  withOpening(withTrench(withPivot(loperNotches(parts, at), at, form), at, form), at, form);
 
 export const posesOf = (at: PieceGeometry, parts: readonly AssemblyPart[], form: Form): Pose[] => [
   ...partedPoses(at, parts),
   ...dropPoses(at, form),
   ...turnPoses(at, parts),
+  ...hatchPoses(form, at),
 ];

@@ -12,6 +12,7 @@ import { USUAL_EXISTING } from "./existing-choices";
 import { NO_OWN } from "./own-choices";
 import { USUAL_PARTING } from "./parting-choices";
 import { USUAL_PLANK } from "./plank-choices";
+import { USUAL_HATCH } from "./hatch-choices";
 import { USUAL_FACING } from "./facing-choices";
 import { USUAL_RING } from "./ring-choices";
 import { USUAL_SLABS } from "./slab-choices";
@@ -80,6 +81,7 @@ export function freshPiece(name: string, day: string): Piece {
       slabs: USUAL_SLABS,
       ring: USUAL_RING,
       facing: USUAL_FACING,
+      hatch: USUAL_HATCH,
     },
     joints: {
       legRail: { kind: "mortise-tenon", thickness: null, length: null, tenons: null, meeting: "mitred", haunch: true },

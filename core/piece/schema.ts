@@ -15,6 +15,7 @@ import { NO_OWN, ownSchema } from "./own-choices";
 import { dropFields } from "./drop-choices";
 import { turnFields } from "./turn-choices";
 import { facingFields } from "./facing-choices";
+import { hatchFields } from "./hatch-choices";
 import { feetFields } from "./feet-choices";
 import { partingFields } from "./parting-choices";
 import { ringFields } from "./ring-choices";
@@ -92,6 +93,7 @@ const formSchema = v.strictObject({
   ...slabFields,
   ...ringFields,
   ...facingFields,
+  ...hatchFields,
 });
 
 const jointsSchema = v.strictObject({

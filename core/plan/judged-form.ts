@@ -9,6 +9,7 @@ import { FIT_RULES } from "../construction/fit-rules";
 import { FORM_RULES } from "../construction/rules";
 import { DROP_RULES } from "../construction/dropping/rules";
 import { FACING_RULES } from "../construction/facing/rules";
+import { HATCH_RULES } from "../construction/hatch/rules";
 import { FEET_RULES } from "../construction/fitting/feet-rules";
 import { PARTING_RULES } from "../construction/parting/rules";
 import { TURN_RULES } from "../construction/turning/rules";
@@ -132,6 +133,12 @@ export const FORM_JUDGED = WORK.stage(
     "form",
     ({ piece, geometry, species }) => ({ form: piece.form, at: geometry, species }),
     (facts) => judge("form", FACING_RULES, facts),
+  )
+  .stage(
+    "hatchJudged",
+    "form",
+    ({ piece, geometry, species, assembled }) => ({ form: piece.form, at: geometry, species, parts: assembled }),
+    (facts) => judge("form", HATCH_RULES, facts),
   )
   .stage(
     "feetJudged",

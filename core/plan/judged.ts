@@ -209,6 +209,7 @@ export const allJudged = (at: Values): Judged[] =>
     at.dropJudged,
     at.turnJudged,
     at.facingJudged,
+    at.hatchJudged,
     at.feetJudged,
     at.slabsJudged,
     at.woodJudged,

@@ -19,6 +19,7 @@ import { INLAY_RULES } from "../construction/top/inlay-rules";
 import { STRIPE_RULES } from "../movement/stripe-rules";
 import { OWN_RULES } from "../construction/own/rules";
 import { FACING_RULES } from "../construction/facing/rules";
+import { HATCH_RULES } from "../construction/hatch/rules";
 import { FEET_RULES } from "../construction/fitting/feet-rules";
 import { TURN_RULES } from "../construction/turning/rules";
 import { DROP_RULES } from "../construction/dropping/rules";
@@ -41,6 +42,7 @@ export const RULE_COUNT: Record<Stage, number> = {
     DROP_RULES.length +
     TURN_RULES.length +
     FACING_RULES.length +
+    HATCH_RULES.length +
     FEET_RULES.length +
     RING_RULES.length +
     CURVE_RULES.length +

@@ -15,6 +15,7 @@ import { COATS, finishSteps } from "./finish";
 import { GluedPanel, panelSteps } from "./panel";
 import { dropEdgeSteps, dropHangSteps } from "./dropping";
 import { feetSteps } from "./feet";
+import { hatchHangSteps } from "./hatch";
 import { facingSteps } from "./facing";
 import { fillSteps } from "./fill";
 import { heldSteps } from "./leaf-held";
@@ -33,6 +34,11 @@ import { stripesStep, topGluing } from "./top-gluing";
 const THICK_STOCK = 50;
 
 const STICKS = ["leg", "post", "rail"];
+/** What is seen beside the base and the field of the top, and is finished with them. */
+const SEEN = [
+  ...["shelf", "shelf-slat", "leaf", "leaf-rail", "drop-leaf"],
+  ...["fold-leaf", "hatch", "gate-leg", "gate-arm"],
+];
 
 export interface OrderInputs {
   piece: Piece;
@@ -201,12 +207,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
   );
   const finished = finishSteps(piece, {
     top: field,
-    seen: [
-      ...base.seen,
-      ...["shelf", "shelf-slat", "leaf", "leaf-rail", "drop-leaf", "fold-leaf", "gate-leg", "gate-arm"].filter((kind) =>
-        parts.some(({ id }) => id === kind),
-      ),
-    ],
+    seen: [...base.seen, ...SEEN.filter((kind) => parts.some(({ id }) => id === kind))],
     // feet are sawn before the first coat: their end grain is sealed with it
     closed: [
       ...base.closed,
@@ -245,6 +246,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
     ...openSteps(piece.form, at, "attach"),
     ...dropHangSteps(piece.form, at, "attach"),
     ...facingSteps(piece.form, at, "attach"),
+    ...hatchHangSteps(piece.form, "attach"),
   ];
   out.push(...opened);
   out.push(

@@ -12,6 +12,7 @@ import { fine, listed, mm } from "../verdict/verdict";
 import { bevelStep } from "./bevel";
 import { inlayStep, outlineStep } from "./outline";
 import { trenchSteps } from "./facing";
+import { hatchSawSteps } from "./hatch";
 import { flatSteps } from "./flat";
 import { partSteps } from "./parting";
 import { slabSteps } from "./slabs";
@@ -40,7 +41,8 @@ export function topSteps(facts: TopFacts): TopStep[] {
   const held = [...field, ...ends];
   const flat = slats || form.ends === "frame" ? [] : flatSteps(form, held.at(-1)!.id);
   const bevelled = withBevel([...held, ...flat], form);
-  const all = [...bevelled, ...trenchSteps(form, facts.at, bevelled.at(-1)!.id)];
+  const faced = [...bevelled, ...trenchSteps(form, facts.at, bevelled.at(-1)!.id)];
+  const all = [...faced, ...hatchSawSteps(form, faced.at(-1)!.id)];
   return slats ? all : withInlays(all, form);
 }
 

@@ -23,6 +23,7 @@ import { CaseOpenings } from "../form/CaseOpenings";
 import { CaseFields } from "../form/CaseFields";
 import { DropFields } from "../form/DropFields";
 import { EdgeFields } from "../form/EdgeFields";
+import { HatchFields } from "../form/HatchFields";
 import { FacingFields } from "../form/FacingFields";
 import { FeetFields } from "../form/FeetFields";
 import { ExistingFields } from "../form/ExistingFields";
@@ -144,6 +145,7 @@ export function FormStage() {
         {form.kind === "leg-and-apron" && <DropFields />}
         {form.kind === "leg-and-apron" && <TurnFields />}
         {form.kind !== "box" && <FacingFields />}
+        {form.kind !== "box" && <HatchFields />}
         {(plan.geometry.seats.length > 0 || piece.form.shelf.kind !== "none") && <ShelfFields />}
         <FeetFields />
       </FieldRow>
