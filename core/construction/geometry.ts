@@ -184,9 +184,9 @@ export interface Turn {
   rail: { from: number; to: number; low: number; high: number };
 }
 
-/** A top in two halves that part across its grain in its middle: drawn together for good, or apart to let leaves in. mm */
+/** A top in two halves that part across its grain in its middle: drawn or glued together for good, or apart to let leaves in. mm */
 export interface Parting {
-  kind: "leaves" | "drawn";
+  kind: "leaves" | "drawn" | "glued";
   leaves: number;
   /** one leaf along the table, and how far all of them open it */
   leaf: number;

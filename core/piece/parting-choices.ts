@@ -1,8 +1,8 @@
-/** Fields of the form: a top that comes apart across its grain in its middle, to let leaves in or because it is carried or sawn in two. */
+/** Fields of the form: a top that comes apart across its grain in its middle, to let leaves in, because it is carried in two, or because no board is as long as it is: then its ends are glued. */
 import * as v from "valibot";
 import { between, choice, count, distance, size } from "./fields";
 
-export const PARTINGS = ["none", "leaves", "drawn"] as const;
+export const PARTINGS = ["none", "leaves", "drawn", "glued"] as const;
 
 /**
  * Halves and leaves each from their own boards; or in a row from one blank, the leaves between the halves so that the grain runs on when the table

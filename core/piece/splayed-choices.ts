@@ -13,6 +13,7 @@ const splayedSchema = v.strictObject({
   splay: between("splay", 0, 30, "°"),
   section: size("leg section", 20, 200),
   foot: size("leg section at the foot", 12, 200),
+  shape: v.optional(choice("leg shape", ["square", "round"]), "square"),
   /** from the top's rim to the outside of the heads */
   setIn: distance("set-in of the heads", 1200),
   arm: v.strictObject({
@@ -38,7 +39,7 @@ export type SplayedChoices = v.InferOutput<typeof splayedSchema>;
 
 /** @source common practice */
 export const USUAL_SPLAYED: SplayedChoices = {
-  ...{ legs: 4, turn: 45, splay: 8, section: 55, foot: 38, setIn: 90 },
+  ...{ legs: 4, turn: 45, splay: 8, section: 55, foot: 38, setIn: 90, shape: "square" },
   arm: { depth: 60, thickness: 45 },
   ...{ joint: "bridle", hub: "lapped", star: USUAL_STAR },
 };

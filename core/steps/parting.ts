@@ -31,18 +31,40 @@ export function partSteps({ parting, row, top }: Parted): TopStep[] {
     },
     {
       id: "seam-pins",
-      title: leaves > 0 ? "Bore the seams and set their pins" : "Bore the seam, and let the connectors in below",
+      title:
+        parting.kind === "glued"
+          ? "Slot both ends for their tenons"
+          : leaves > 0
+            ? "Bore the seams and set their pins"
+            : "Bore the seam, and let the connectors in below",
       detail:
-        leaves > 0
-          ? "One jig against the front edge and the upper face for every edge, as the card says; pins glued in edges that look right, their tips rounded and waxed. Halves meet without leaves, and with them in any order."
-          : "One jig against the front edge and the upper face for both; pins glued in the left half. Pockets by template from below. Drawn together once, dry: the seam closes by two fingers before the connectors are tight.",
+        parting.kind === "glued"
+          ? "From the upper face of both, by lines drawn over the closed seam; as deep as the card says and a hair more."
+          : leaves > 0
+            ? "One jig against the front edge and the upper face for every edge, as the card says; pins glued in edges that look right, their tips rounded and waxed. Halves meet without leaves, and with them in any order."
+            : "One jig against the front edge and the upper face for both; pins glued in the left half. Pockets by template from below. Drawn together once, dry: the seam closes by two fingers before the connectors are tight.",
       parts: kinds,
       after: ["part"],
       hours: 0.75 + 0.5 * (leaves + 1),
       check: "Faces level at every seam by a fingernail, closed and open.",
     },
+    ...(parting.kind === "glued" ? [seamGlued(top.length)] : []),
   ];
 }
+
+/** End grain drinks its glue: it is sized first. */
+const seamGlued = (length: number): TopStep => ({
+  id: "seam-glue",
+  title: "Glue the halves end to end",
+  detail: `Both ends sized with thinned glue a quarter of an hour before, then glue on ends, slots and tenons. Clamps ${mm(length)} long, or a cleat screwed across each half below and clamps from cleat to cleat; cauls over the seam, waxed.`,
+  parts: ["top"],
+  after: ["seam-pins"],
+  hours: 1,
+  wait: 24,
+  waitFor: "the seam",
+  clamps: 4,
+  check: "A straightedge along the top shows no step and no bend at the seam.",
+});
 
 /** Two halves are one before they go on their frame. @param finished  the steps after which they may */
 export const drawSteps = (form: Form, { parting }: Parted, finished: string[]): Step[] =>

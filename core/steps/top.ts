@@ -106,7 +106,9 @@ function panelSteps({ piece: { form, panels }, at, shop, strips, last }: TopFact
   if (!isWhole(form) || (top.outline === "rectangle" && top.cutouts.length === 0)) return cut;
   const outline = outlineStep(top, at);
   // both halves are pinned together for it, so that it runs on over the seam
-  return at.parting ? [...cut, { ...outline, after: [...outline.after!, "seam-pins"] }] : [...cut, outline];
+  return at.parting
+    ? [...cut, { ...outline, after: [...outline.after!, at.parting.kind === "glued" ? "seam-glue" : "seam-pins"] }]
+    : [...cut, outline];
 }
 
 function slatSteps(form: Form, at: TopFacts["at"]): TopStep[] {

@@ -36,6 +36,7 @@ export function PartingFields() {
           { value: "none", name: "Whole" },
           { value: "leaves", name: "Two halves that open for leaves" },
           { value: "drawn", name: "Two halves drawn together" },
+          { value: "glued", name: "Two halves glued end to end" },
         ]}
         onTake={(value) => set("The top is", at("kind"), value)}
       />
@@ -47,7 +48,7 @@ export function PartingFields() {
           onTake={(value) => set("Halves and leaves", at("blank"), value)}
         />
       )}
-      {planned && !leaves && (
+      {planned && parting.kind === "drawn" && (
         <NumberField
           label="Connectors"
           value={parting.connectors}

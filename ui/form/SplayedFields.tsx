@@ -28,6 +28,15 @@ export function SplayedFields() {
           onTake={(value) => set("Splayed legs", at("legs"), Number(value))}
         />
         <NumberField label="Splay, degrees" value={splayed.splay} onTake={(to) => set("Splay", at("splay"), to)} />
+        <Choice
+          label="Shape"
+          value={splayed.shape}
+          options={[
+            { value: "square", name: "Square" },
+            { value: "round", name: "Turned round" },
+          ]}
+          onTake={(value) => set("Leg shape", at("shape"), value)}
+        />
         {size("Leg section", splayed.section, "section")}
         {size("Leg section at the foot", splayed.foot, "foot")}
         {size("Set-in of the heads", splayed.setIn, "setIn")}

@@ -2,6 +2,7 @@
 import { straight } from "../../assembly/outline";
 import type { Place } from "../../assembly/place";
 import type { Shape } from "../../assembly/shape";
+import { coneRound } from "./round-leg";
 import { steady, turnOf } from "../../units/steady";
 
 export interface LegLean {
@@ -114,4 +115,25 @@ export function leaningShape(
     [0, high],
   ]);
   return { ...whole, face: { outer: face, holes: [] }, ...(tapers ? { edge: { outer: edgeView, holes: [] } } : {}) };
+}
+
+/** A cone from head to foot, or a cylinder, cut level at both ends. */
+export function leaningRound({
+  lean,
+  section: s,
+  footSection,
+}: {
+  lean: LegLean;
+  section: number;
+  footSection: number;
+}): Shape {
+  const { length, edge, tan, cos, sin } = lean;
+  return {
+    ...{ length, width: s, thickness: s },
+    planes: [
+      ...coneRound({ from: 0, to: length, low: footSection / 2, high: s / 2 }),
+      { through: [s * tan, 0, 0], waste: [-cos, -sin, 0] },
+      { through: [edge, s, 0], waste: [cos, sin, 0] },
+    ],
+  };
 }

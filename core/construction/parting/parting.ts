@@ -6,10 +6,16 @@ import type { AsBuilt, Form } from "../../piece/schema";
 import { addedUp } from "../dropping/drop";
 import type { PanelPlace, PanelRow, Parting, PieceGeometry } from "../geometry";
 
+/** What stands below a top that is drawn together from two, or glued end to end. */
+const CARRIES: readonly BaseName[] = [
+  ...(["leg-and-apron", "trestle", "x-frame", "splayed"] as const),
+  ...(["splayed-frame", "bent", "bought", "existing"] as const),
+];
 /** Bases whose own frame is parted with the top, and those that carry a top drawn together from two. */
 const BASES: Record<Parting["kind"], readonly BaseName[]> = {
   leaves: ["leg-and-apron"],
-  drawn: ["leg-and-apron", "trestle", "x-frame", "splayed", "splayed-frame", "bent", "bought", "existing"],
+  drawn: CARRIES,
+  glued: CARRIES,
 };
 
 /** What keeps a top from being parted as it was chosen; null where nothing does, or nothing was. */
@@ -28,7 +34,7 @@ export const letsLeavesIn = (form: Form): boolean => form.parting.kind === "leav
 export function partingOf(form: Form, asBuilt: readonly AsBuilt[]): Parting | null {
   const { kind, leaves, leaf } = form.parting;
   if (kind === "none" || hindrance(form) !== null) return null;
-  if (kind === "drawn") return { kind, leaves: 0, leaf: 0, opens: 0 };
+  if (kind !== "leaves") return { kind, leaves: 0, leaf: 0, opens: 0 };
   const long = measuredOr(asBuilt, "leaf", "length", leaf);
   return { kind, leaves, leaf: long, opens: leaves * long };
 }

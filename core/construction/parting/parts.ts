@@ -8,9 +8,10 @@ import { add, Vec } from "../../assembly/vector";
 import type { KindOfJoint } from "../../joinery/kinds";
 import { bodiesOf } from "../../joinery/kinds";
 import { PocketScrewed, pocketScrewed } from "../../joinery/pocket-screwed";
+import { endJoint } from "../../joinery/end-joint";
 import { Seam, seam } from "../../joinery/seam";
 import { USUAL_TENON } from "../../piece/base-choices";
-import type { Form } from "../../piece/schema";
+import type { Form, JointChoices } from "../../piece/schema";
 import type { Shop } from "../../piece/shop";
 import type { PieceGeometry } from "../geometry";
 import { flat } from "../top/part";
@@ -73,6 +74,7 @@ export const RAIL_SHORT = 1;
 export interface PartingFacts {
   form: Form;
   at: PieceGeometry;
+  choices: JointChoices;
   shop: Shop;
 }
 
@@ -85,12 +87,14 @@ export interface Parted {
 const WHOLE: Parted = { parts: [], joints: [], meetings: [], small: [] };
 
 /** Leaves with their rails, what keeps the seams level, the slides below; nothing where the top is whole. */
-export function partingParts({ form, at, shop }: PartingFacts): Parted {
+export function partingParts({ form, at, choices, shop }: PartingFacts): Parted {
   const { parting, core } = at;
   if (!parting) return WHOLE;
+  const who = { id: SEAM, group: SEAM, receives: "top", enters: "top", count: parting.leaves + 1 };
+  if (parting.kind === "glued") return endToEnd({ form, at, choices, shop });
   const across = seam({
     meets: {
-      ...{ id: SEAM, group: SEAM, receives: "top", enters: "top", count: parting.leaves + 1 },
+      ...who,
       name: parting.kind === "leaves" ? "Seams of halves and leaves" : "Seam of the two halves",
     },
     section: { width: core.width, thickness: core.thickness },
@@ -108,6 +112,26 @@ export function partingParts({ form, at, shop }: PartingFacts): Parted {
     meetings: [closed, ...railed.meetings],
     small: [...leaves.flatMap((leaf) => pinsOf(leaf, at, across)), ...slidesOf(form, at)],
   };
+}
+
+/** One loose tenon for so much of the seam, mm. @source common practice: end grain alone holds hardly a quarter */
+const EVERY = 110;
+
+/** Two halves glued end grain to end grain: their tenons hold them, the glue hardly does. */
+function endToEnd({ at, choices, shop }: PartingFacts): Parted {
+  const { core } = at;
+  const setting = choices.groups[SEAM] ?? { ...USUAL_TENON, kind: "loose" as const };
+  const joint = endJoint({
+    meets: {
+      ...{ id: SEAM, group: SEAM, receives: "top", enters: "top", count: 1 },
+      name: "Halves of the top, end to end",
+    },
+    section: { width: core.width, thickness: core.thickness },
+    into: { depth: at.top.length / 2, thickness: core.width },
+    setting: { ...setting, tenons: setting.tenons ?? Math.max(2, Math.round(core.width / EVERY)) },
+    ...{ shop, pushed: true },
+  });
+  return { ...WHOLE, joints: [joint], meetings: [{ joint, enters: "T1", receives: "T2", face: seamFace(0, at) }] };
 }
 
 function leafPart(

@@ -16,6 +16,7 @@ export const PARTING_RULES: ((facts: PartingRuleFacts) => Verdict | null)[] = [
   openInTheRoom,
   seamFree,
   seamWood,
+  seamBorne,
   fromOneBlank,
 ];
 
@@ -32,10 +33,10 @@ function canPart({ form }: PartingRuleFacts): Verdict | null {
     subject: ["top"],
     level: why ? "fix" : "holds",
     text: why
-      ? `The top can’t ${leaves ? "open for leaves" : "be drawn together from two"} as it is planned: it stays whole`
+      ? `The top can’t ${leaves ? "open for leaves" : `be ${form.parting.kind} together from two`} as it is planned: it stays whole`
       : leaves
         ? `The top parts in its middle and opens for ${form.parting.leaves} ${form.parting.leaves > 1 ? "leaves" : "leaf"}`
-        : "The top is two halves, drawn together in the middle",
+        : `The top is two halves, ${form.parting.kind} together in the middle`,
     why:
       why === "base"
         ? leaves
@@ -211,6 +212,28 @@ function seamWood({ form, at: place, joints }: PartingRuleFacts): Verdict | null
       level === "holds" || thicker > 150
         ? []
         : [set(`Make the top ${thicker} mm thick`, ["form", "top", "thickness"], thicker)],
+  });
+}
+
+/** End grain glued to end grain bends open: what is below must bear the seam. */
+function seamBorne({ form, at: place }: PartingRuleFacts): Verdict | null {
+  if (place.parting?.kind !== "glued") return null;
+  const along = place.bearers.filter(({ run, length, middle = 0 }) => run === "along" && Math.abs(middle) < length / 2);
+  const across = place.bearers.some(({ run, at: x }) => run === "across" && Math.abs(x) < CLEAR);
+  const borne = across || along.length > 1;
+  const crossRail = form.kind === "leg-and-apron" && form.crossRails % 2 === 0;
+  return verdict({
+    id: "form.parting-borne",
+    stage: "form",
+    subject: ["top"],
+    level: borne ? "holds" : "fix",
+    text: borne
+      ? "What is below bears both halves at the seam"
+      : "Nothing bears the seam: glued end to end it breaks when somebody leans on it",
+    why: "End grain holds hardly a quarter of what an edge does; its loose tenons keep the faces level and little more. Rails along both sides, or one across below it, take the load.",
+    remedies: borne
+      ? []
+      : [...(crossRail ? [set("Put a cross-rail below it", ["form", "crossRails"], form.crossRails + 1)] : []), WHOLE],
   });
 }
 

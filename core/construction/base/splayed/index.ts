@@ -34,12 +34,12 @@ export const splayed: Base<Splayed> = {
       caption: `Set out full size: every leg ${at.lean.degrees.toFixed(1)}° from upright.`,
     },
   ],
-  describe: (_, { arms, lean, lapped, star }) =>
-    `${COUNTS[arms.length]} legs splayed ${lean.degrees.toFixed(1)}° under arms that ${lapped ? "lap" : "meet"} in the middle${star ? ", a star stretcher low between them" : ""}.`,
-  sizes: (_, { section, footSection, lean, arm, arms, star }) => [
+  describe: (_, { arms, lean, lapped, round, star }) =>
+    `${COUNTS[arms.length]} ${round ? "round " : ""}legs splayed ${lean.degrees.toFixed(1)}° under arms that ${lapped ? "lap" : "meet"} in the middle${star ? ", a star stretcher low between them" : ""}.`,
+  sizes: (_, { round, section, footSection, lean, arm, arms, star }) => [
     [
       "Legs",
-      `${arms.length} of ${mm(section)} square${footSection < section ? `, ${mm(footSection)} at the foot` : ""}, ${mm(lean.length)} over both points, ${lean.degrees.toFixed(1)}° from upright`,
+      `${arms.length} of ${mm(section)} ${round ? "round" : "square"}${footSection < section ? `, ${mm(footSection)} at the foot` : ""}, ${mm(lean.length)} over both points, ${lean.degrees.toFixed(1)}° from upright`,
     ],
     ["Arms", `${mm(arm.depth)} by ${mm(arm.thickness)}`],
     ...(star

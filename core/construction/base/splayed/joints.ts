@@ -14,6 +14,9 @@ import { steady } from "../../../units/steady";
 /** Loose tenons: one cut on a head, or on a mitre, would stand across its grain. */
 const LOOSE: TenonChoice = { ...USUAL_TENON, kind: "loose" };
 
+/** A slot a third as thick as a round head leaves so much of its width. @source derived: √(1 − 1/9) */
+const ROUND_HEAD = 0.94;
+
 /** The joints of splayed legs, a group at a time. */
 export function splayedJoints(at: Splayed, _: Form, choices: JointChoices, shop: Shop): KindOfJoint[] {
   const { arms, arm, section, lean, lapped, forked } = at;
@@ -33,7 +36,7 @@ export function splayedJoints(at: Splayed, _: Form, choices: JointChoices, shop:
     : levelHead({
         meets: meets("arm", "splayed-leg", "Leg to arm", arms.length),
         setting: set("arm+splayed-leg", LOOSE),
-        ...{ shop, level: lean.level, thickness: section },
+        ...{ shop, level: (at.round ? ROUND_HEAD : 1) * lean.level, thickness: (at.round ? ROUND_HEAD : 1) * section },
         into: { depth: arm.depth, thickness: arm.thickness },
         lean: lean.degrees,
       });

@@ -3,7 +3,7 @@ import type { Place } from "../../../assembly/place";
 import type { Plane } from "../../../assembly/shape";
 import { UP, Vec } from "../../../assembly/vector";
 import type { BaseFacts } from "../base";
-import { leaningPlace, leaningShape } from "../leaning";
+import { leaningPlace, leaningRound, leaningShape } from "../leaning";
 import { Facing, outAt } from "./lean";
 import { Arm, armEnd, legFace, Splayed, taperFrom } from "./place";
 import { steady } from "../../../units/steady";
@@ -68,8 +68,8 @@ export function splayedSticks({ at }: BaseFacts<Splayed>): AssemblyPart[] {
     letter: "L",
     role: "leg",
     make: "solid",
-    note: `Both ends level, ${lean.degrees.toFixed(1)}° off square and parallel${at.footSection < at.section ? "; tapered when its joint is cut" : ""}.`,
-    shape: leaningShape(at, taperFrom(at)),
+    note: `${at.round ? "Turned round; both" : "Both"} ends level, ${lean.degrees.toFixed(1)}° off square and parallel${at.footSection < at.section && !at.round ? "; tapered when its joint is cut" : ""}.`,
+    shape: at.round ? leaningRound(at) : leaningShape(at, taperFrom(at)),
     place: leaningPlace(at, arm),
     opens: [arm.x * PULL.out, -PULL.down, arm.z * PULL.out],
   }));

@@ -26,6 +26,8 @@ export interface Splayed extends PieceGeometry {
   footSection: number;
   arm: { depth: number; thickness: number; from: number };
   arms: Arm[];
+  /** legs are turned */
+  round: boolean;
   /** legs are forked over their arms, or stand below them */
   forked: boolean;
   /** two arms each run from leg to leg and are lapped in the middle */
@@ -50,6 +52,8 @@ export function placeSplayed(form: Form, asBuilt: readonly AsBuilt[]): Splayed {
   const thickness = measuredOr(asBuilt, "arm", "thickness", splayed.arm.thickness);
   const under = form.height - top.thickness;
   const forked = splayed.joint === "bridle";
+  // a fork is sawn in a square head, a star is shouldered to a flat face
+  const turned = splayed.shape === "round" && !forked && splayed.star.kind === "none";
   const lean = legLean({ height: forked ? under : under - depth, splay: splayed.splay, section });
   const ways = armWays(splayed.legs, splayed.turn, top);
   const round = form.top.outline === "ellipse";
@@ -70,7 +74,7 @@ export function placeSplayed(form: Form, asBuilt: readonly AsBuilt[]): Splayed {
   return {
     kind: "splayed",
     keeps: { end: false, side: false },
-    ...{ top, core, under, lean, section, footSection, arms, forked, lapped, feet },
+    ...{ top, core, under, lean, section, footSection, arms, round: turned, forked, lapped, feet },
     arm: { depth, thickness, from: under - depth },
     star: star.kind === "star" ? { depth: star.depth, thickness: star.thickness, from: star.height } : null,
     frame: frameRound(feet),

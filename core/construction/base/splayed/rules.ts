@@ -32,6 +32,7 @@ export const SPLAYED_RULES: readonly Rule<Facts>[] = [
   laps,
   splay,
   slim,
+  turnedRound,
   feetOut,
   kneeRoom,
   tips,
@@ -120,6 +121,32 @@ function slim({ at }: Facts): Verdict {
       low: "A fork leaves two thirds of it, and it whips.",
       high: "It looks like a post and is heavy to lean.",
     },
+  });
+}
+
+/** What meets a leg below its head wants a flat face. */
+function turnedRound({ at, form }: Facts): Verdict | null {
+  if (form.splayed.shape !== "round") return null;
+  const why = at.forked ? "fork" : at.star ? "star" : null;
+  const square = set("Leave the legs square", path("shape"), "square");
+  return verdict({
+    id: "form.turned",
+    stage: "form",
+    subject: ["splayed-leg"],
+    level: why ? "fix" : "holds",
+    text:
+      why === "fork"
+        ? "A fork is sawn in a square head: the legs stay square"
+        : why === "star"
+          ? "The star’s shoulders want flat faces: the legs stay square"
+          : `Legs are turned from ${mm(at.section)} to ${mm(at.footSection)} at the foot, each under its arm`,
+    why: "Their heads are slotted while they are square; the slot’s ends are within the round.",
+    remedies:
+      why === "fork"
+        ? [set("Stand the legs below their arms", path("joint"), "loose"), square]
+        : why === "star"
+          ? [set("Leave the star out", path("star", "kind"), "none"), square]
+          : [],
   });
 }
 

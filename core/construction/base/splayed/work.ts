@@ -6,8 +6,8 @@ import type { Splayed } from "./place";
 
 /** The order of splayed legs: joints while everything is square, tapers after, arms joined in the middle, legs last. */
 export function splayedWork({ at, thick, milled, grooved, fullHours, clampHours }: WorkFacts<Splayed>): BaseWork {
-  const { lean, arms, lapped, forked, section, footSection, star } = at;
-  const tapered = footSection < section;
+  const { lean, arms, lapped, forked, round, section, footSection, star } = at;
+  const tapered = footSection < section || round;
   const off = `${lean.degrees.toFixed(1)}°`;
   const shoulders = listed([...new Set(arms.map(({ head }) => mm(Math.round((head - lean.level) * 2) / 2)))]);
   const numbers = legNumbers(at)
@@ -90,12 +90,16 @@ export function splayedWork({ at, thick, milled, grooved, fullHours, clampHours 
       ? [
           step({
             id: "taper",
-            title: "Taper the legs",
-            detail: `From 10 mm below the arm to ${fine(footSection)} at the foot, all four sides alike.`,
+            title: round ? "Turn the legs" : "Taper the legs",
+            detail: round
+              ? `Between centres, the slots filled with offcuts: ${mm(section)} at the head, ${fine(footSection)} at the foot, straight between; level cuts are sawn afterwards, in a cradle that holds the round.`
+              : `From 10 mm below the arm to ${fine(footSection)} at the foot, all four sides alike.`,
             parts: ["splayed-leg"],
             after: ["ends", forked ? "forks" : "heads"],
             hours: arms.length * TIME.shape,
-            caution: "Taper jig: hold-downs, and the leg’s thick end first.",
+            caution: round
+              ? "Square corners that turn can’t be seen: the rest clear of them, turned round by hand first; a face shield."
+              : "Taper jig: hold-downs, and the leg’s thick end first.",
           }),
         ]
       : []),

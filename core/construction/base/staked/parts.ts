@@ -1,14 +1,12 @@
 import type { Meeting } from "../../../assembly/meeting";
 import type { AssemblyPart } from "../../../assembly/part";
-import type { Shape } from "../../../assembly/shape";
 import { add, cross, minus, times, unit, Vec } from "../../../assembly/vector";
 import type { KindOfJoint } from "../../../joinery/kinds";
 import { kerfTurn, staked, Staked } from "../../../joinery/staked";
 import type { Form, JointChoices } from "../../../piece/schema";
 import type { Shop } from "../../../piece/shop";
 import type { BaseFacts } from "../base";
-import { leaningPlace, leaningShape } from "../leaning";
-import { coneRound } from "../round-leg";
+import { leaningPlace, leaningRound, leaningShape } from "../leaning";
 import { StakedLeg, StakedLegs, taperFrom } from "./place";
 import { steady } from "../../../units/steady";
 
@@ -24,23 +22,10 @@ export function stakedParts({ at, form }: BaseFacts<StakedLegs>): AssemblyPart[]
     ...{ id: `L${i + 1}`, kind: "staked-leg", name: "Leg", said: "leg", plural: "Legs", letter: "L", role: "leg" },
     make: form.staked.make,
     note: `${round ? "Turned round" : "Square"}${drawn}; foot and shoulder level${angle}, its tenon along its own line.`,
-    shape: round ? roundShape(at) : leaningShape(at, taperFrom(at)),
+    shape: round ? leaningRound(at) : leaningShape(at, taperFrom(at)),
     place: leaningPlace(at, leg),
     ...{ adds: [], cuts: [], opens: [leg.x * PULL.out, -PULL.down, leg.z * PULL.out] },
   }));
-}
-
-/** A cone from head to foot, or a cylinder, cut level at both ends. */
-function roundShape({ lean, section: s, footSection }: StakedLegs): Shape {
-  const { length, edge, tan, cos, sin } = lean;
-  return {
-    ...{ length, width: s, thickness: s },
-    planes: [
-      ...coneRound({ from: 0, to: length, low: footSection / 2, high: s / 2 }),
-      { through: [s * tan, 0, 0], waste: [-cos, -sin, 0] },
-      { through: [edge, s, 0], waste: [cos, sin, 0] },
-    ],
-  };
 }
 
 /** One joint for legs whose kerfs stand alike, seen along each. */

@@ -1,0 +1,63 @@
+/** Splayed legs that are turned round, each under its arm. */
+import { describe, expect, it } from "vitest";
+import { bodyOf } from "../../../assembly/part";
+import { boundsOf, bulkOf, stood } from "../../../assembly/solid";
+import { applyPatches, Patch } from "../../../piece/patch";
+import { clashesInPoses, partOf } from "../../../testing/clashes";
+import { at, find, planOf, tableWith } from "../../../testing/plans";
+
+const set = (path: string, value: unknown) => at(`form.splayed.${path}`, value);
+/** A round top of 1000, 740 high and 26 thick, three round legs of 52 that end at 34, splayed 9° under arms 50 deep. */
+const ROUND: Patch[] = [
+  ...[
+    at("form.kind", "splayed"),
+    at("form.height", 740),
+    at("form.top.outline", "ellipse"),
+    at("form.top.thickness", 26),
+  ],
+  ...[at("form.top.length", 1000), at("form.top.width", 1000), at("joints.fastening", "oversized")],
+  ...[set("legs", 3), set("turn", 90), set("hub", "mitred"), set("joint", "loose"), set("splay", 9)],
+  ...[set("shape", "round"), set("section", 52), set("foot", 34), set("arm", { depth: 50, thickness: 45 })],
+];
+const table = (...patches: Patch[]) => planOf(tableWith(...ROUND, ...patches));
+
+describe("three round legs under arms, worked by hand", () => {
+  const plan = table();
+  it("each is a frustum from 17 to 26 in radius, 664 / cos 9° long in its middle, and stands on the floor under its arm", () => {
+    const leg = partOf(plan, "L1");
+    const bare = bodyOf({ ...leg, adds: [], cuts: [] });
+    const { least, most } = boundsOf(stood(bare, leg.place));
+    expect(least[1]).toBeCloseTo(0, 6);
+    expect(most[1]).toBeCloseTo(740 - 26 - 50, 6);
+    const long = 664 / Math.cos((9 * Math.PI) / 180);
+    // its ends are cut aslant: what one loses the other gains, but for the taper; 32 planes round it are a little more than a circle
+    const frustum = (Math.PI * long * (26 ** 2 + 26 * 17 + 17 ** 2)) / 3;
+    expect(Math.abs(bulkOf(bare).volume / frustum - 1)).toBeLessThan(0.012);
+  });
+  it("the head's loose tenon lies within the round, and nothing stands in anything", () => {
+    expect(find(plan, "joints.walls").level).not.toBe("fix");
+    expect(clashesInPoses(plan)).toEqual([]);
+    expect(find(plan, "form.turned").level).toBe("holds");
+  });
+  it("is turned once its slots are cut", () => {
+    const order = plan.steps.map(({ id }) => id);
+    expect(plan.steps.find(({ id }) => id === "taper")!.title).toBe("Turn the legs");
+    expect(order.indexOf("heads")).toBeLessThan(order.indexOf("taper"));
+    expect(table(set("foot", 52)).steps.some(({ id }) => id === "taper")).toBe(true);
+  });
+  it.each([
+    ["a fork", [set("joint", "bridle")], "A fork is sawn in a square head"],
+    ["a star", [set("star", { kind: "star", height: 160, depth: 45, thickness: 26 })], "want flat faces"],
+  ] as [string, Patch[], string][])("%s wants square legs: they stay so, and it is told", (_, patches, words) => {
+    const piece = tableWith(...ROUND, ...patches);
+    const now = planOf(piece);
+    expect(partOf(now, "L1").shape.planes).toBeUndefined();
+    const verdict = find(now, "form.turned");
+    expect(verdict.level).toBe("fix");
+    expect(verdict.text).toContain(words);
+    for (const { patches: mend } of verdict.remedies) {
+      const mended = planOf(applyPatches(piece, mend)).verdicts.find(({ id }) => id === "form.turned");
+      expect(mended?.level ?? "holds").toBe("holds");
+    }
+  });
+});
