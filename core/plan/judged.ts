@@ -4,6 +4,7 @@ import { INLAY_RULES } from "../construction/top/inlay-rules";
 import { closesInTime, closingsOf } from "../glueup/closings";
 import { GLUE_RULES } from "../glueup/rules";
 import { foxedTenons } from "../joinery/foxed-rules";
+import { mortiseShows } from "../joinery/mortise-shows";
 import { mortisesMeasured } from "../joinery/measured-mortises";
 import { measuredFits } from "../joinery/measured-rules";
 import { FASTENING_RULES } from "../joinery/fastening-rules";
@@ -79,6 +80,12 @@ export const JUDGED = FORM_JUDGED.stage(
           ? baseOf(form.kind).joints(at, form, choices, shop)
           : joints,
       }),
+  )
+  .stage(
+    "showsJudged",
+    "joints",
+    ({ piece, joints }) => ({ asBuilt: piece.asBuilt, joints }),
+    (facts) => judge("joints", [mortiseShows], facts),
   )
   .stage(
     "foxedJudged",
@@ -222,6 +229,7 @@ export const allJudged = (at: Values): Judged[] =>
     at.jointsJudged,
     at.measuredJudged,
     at.mortisesJudged,
+    at.showsJudged,
     at.foxedJudged,
     at.fasteningJudged,
     at.boardsJudged,

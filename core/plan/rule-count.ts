@@ -58,7 +58,7 @@ export const RULE_COUNT: Record<Stage, number> = {
     STRIPE_RULES.length +
     1 +
     BASE_LIST.reduce((sum, each) => sum + (each.moveRules?.length ?? 0), 0),
-  joints: FASTENING_RULES.length + 3 + BASE_LIST.reduce((sum, each) => sum + each.jointRules.length, 0),
+  joints: FASTENING_RULES.length + 4 + BASE_LIST.reduce((sum, each) => sum + each.jointRules.length, 0),
   boards: PANEL_RULES.length + INLAY_RULES.length,
   "glue-up": GLUE_RULES.length + 1,
   cutting: CUTTING_RULES.length,

@@ -1,5 +1,6 @@
 "use client";
 import { isMortised } from "../../core/joinery/measured-mortises";
+import { isCovered, mortiseLong } from "../../core/joinery/mortise-shows";
 import type { AsBuilt } from "../../core/piece/schema";
 import { Choice, FieldRow, LengthField } from "../fields/fields";
 import { useUnit } from "../frame/unit";
@@ -14,11 +15,13 @@ export function Measured() {
   const { withUnit } = useUnit();
   const [part, setPart] = useState("leg");
   const [dimension, setDimension] = useState<AsBuilt["dimension"]>("width");
-  // one for each group: a mortise has but its width
+  // one for each group
   const mortises = [...new Map(plan.joints.filter(isMortised).map((joint) => [joint.group, joint])).values()];
   const mortise = mortises.find(({ group }) => group === part);
-  const size = mortise ? "thickness" : dimension;
-  const finished = mortise?.thickness ?? plan.parts.find((each) => each.id === part)?.finished[dimension] ?? 0;
+  const covered = mortise && isCovered(mortise) ? mortise : null;
+  const size = mortise ? (covered && dimension === "length" ? "length" : "thickness") : dimension;
+  const planned = plan.parts.find((each) => each.id === part)?.finished[dimension] ?? 0;
+  const finished = covered && size === "length" ? mortiseLong(covered) : (mortise?.thickness ?? planned);
   return (
     <section>
       <h2>Measured on the work</h2>
@@ -38,7 +41,10 @@ export function Measured() {
           value={size}
           options={
             mortise
-              ? [{ value: "thickness", name: "Width of the mortise" }]
+              ? [
+                  { value: "thickness", name: "Width of the mortise" },
+                  ...(covered ? [{ value: "length" as const, name: "Length of the mortise" }] : []),
+                ]
               : [
                   { value: "length", name: "Length" },
                   { value: "width", name: "Width" },
@@ -64,8 +70,11 @@ export function Measured() {
               {plan.parts.find((one) => one.id === each.part)?.name ??
                 mortises.find(({ group }) => group === each.part)?.name ??
                 each.part}
-              , {each.part.includes("+") ? "mortise" : each.dimension}:{" "}
-              <b className="font-[560]">{withUnit(each.value, true)}</b>, {each.on}
+              ,{" "}
+              {each.part.includes("+")
+                ? `mortise, ${each.dimension === "length" ? "length" : "width"}`
+                : each.dimension}
+              : <b className="font-[560]">{withUnit(each.value, true)}</b>, {each.on}
             </span>
             <button
               className="button button-plain"
