@@ -141,12 +141,13 @@ describe("the demo tells true stories", () => {
     });
     expect(commissions).toEqual(["House by the weir", "House by the weir"]);
   });
-  it("stools with legs in their seats, gates under leaves, a top that turns, a case of sheet: each is ready to cut", () => {
+  it("stools with legs in their seats, gates under leaves, a top that turns, a case of sheet, a lid in a top: each is ready to cut", () => {
     for (const [file, kinds, tables] of [
       ["21-kitchen-stools", ["staked-leg"], 3],
       ["22-landing-table", ["drop-leaf", "gate-leg", "gate-arm"], 3],
       ["23-card-table", ["fold-leaf", "pivot-rail"], 2],
       ["24-record-shelf", ["case-side-lip", "divider-lip"], 1],
+      ["25-sewing-desk", ["hatch", "hatch-ledge"], 1],
     ] as const) {
       const made = plan(file);
       expect(
