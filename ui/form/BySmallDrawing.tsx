@@ -3,6 +3,7 @@ import { useDeferredValue, useEffect, useMemo, useState } from "react";
 import { choiceScene, topChoiceScene } from "../../core/drawing/elevations";
 import { looksAlike, preview } from "../../core/construction/preview";
 import type { Scene } from "../../core/drawing/scene";
+import { slabsFor } from "../../core/construction/top/slabs";
 import { BASE_LIST } from "../../core/construction/base";
 import { ENDS, FIELDS, TOP_NAMES } from "../../core/piece/movement-choices";
 import type { BaseName } from "../../core/piece/base-choices";
@@ -23,7 +24,7 @@ interface Known {
 
 /** What stands below and what lies on top, each as it would look on this piece, to one scale. */
 export function BySmallDrawing() {
-  const { piece, plan, shop } = usePiece();
+  const { piece, plan, shop, edit } = usePiece();
   const { set } = useSet();
   // so many more drawings may come a moment after the piece itself, and after the page
   const [open, setOpen] = useState(false);
@@ -54,7 +55,11 @@ export function BySmallDrawing() {
   const tops = useMemo(() => {
     const drawnTop = (changed: Partial<Form>) => (open ? drawn({ ...form, ...changed }, topChoiceScene) : null);
     return {
-      fields: FIELDS.map((field) => ({ value: field, name: TOP_NAMES.field[field], scene: drawnTop({ field }) })),
+      fields: FIELDS.map((field) => ({
+        value: field,
+        name: TOP_NAMES.field[field],
+        scene: drawnTop(laid(field, form)),
+      })),
       ends: ENDS.map((ends) => ({ value: ends, name: TOP_NAMES.ends[ends], scene: drawnTop({ ends }) })),
     };
   }, [open, form, joints, shop, species, woods]);
@@ -72,7 +77,12 @@ export function BySmallDrawing() {
         size={SMALL.top}
         choices={tops.fields}
         chosen={piece.form.field}
-        onChoose={(value, name) => set(`Top: ${name.toLowerCase()}`, ["form", "field"], value)}
+        onChoose={(value, name) =>
+          edit(
+            `Top: ${name.toLowerCase()}`,
+            Object.entries(laid(value, piece.form)).map(([key, to]) => ({ path: ["form", key], value: to })),
+          )
+        }
       />
       <Choose
         label="At its ends"
@@ -85,7 +95,11 @@ export function BySmallDrawing() {
   );
 }
 
-function Choose({
+/** What goes with a field: slabs begin as wide as the top they are to make. */
+const laid = (field: Form["field"], form: Form): Partial<Form> =>
+  field === "slabs" ? { field, slabs: slabsFor(form) } : { field };
+
+function Choose<T extends string>({
   label,
   size,
   choices,
@@ -94,9 +108,9 @@ function Choose({
 }: {
   label: string;
   size: { width: number; height: number };
-  choices: readonly { value: string; name: string; scene: Scene | null }[];
-  chosen: string;
-  onChoose: (value: string, name: string) => void;
+  choices: readonly { value: T; name: string; scene: Scene | null }[];
+  chosen: T;
+  onChoose: (value: T, name: string) => void;
 }) {
   return (
     <div role="radiogroup" aria-label={label}>

@@ -10,7 +10,7 @@ import type { SlabChoices } from "../../piece/slab-choices";
 import { demoBoard } from "../../testing/boards";
 import { at, find, planOf, tableWith } from "../../testing/plans";
 import { cornerLeft } from "./glass-rules";
-import { beside, glassOf, meanOf, middleLine, onEdge, slabsOf } from "./slabs";
+import { beside, glassOf, meanOf, middleLine, onEdge, slabsFor, slabsOf } from "./slabs";
 
 const SEED = Number(process.env.SEED ?? 20261126);
 const stations = (...all: [number, number, number][]) => all.map(([x, from, to]) => ({ at: x, from, to }));
@@ -242,4 +242,13 @@ describe("corners", () => {
     expect(box).toHaveLength(4);
     expect(box).toContainEqual([950, 430]);
   });
+});
+
+it("slabs begin as wide as the top they are to make, and a maker's own stay", () => {
+  const { form } = tableWith(at("form.top.length", 900), at("form.top.width", 425));
+  const { front, back } = slabsFor(form);
+  expect(front.map((each) => each.at)).toEqual([0, 225, 450, 675, 900]);
+  expect([front[0].to, back[0].from, back[0].to]).toEqual([176, 252, 425]);
+  const own = { ...form.slabs, front: [{ at: 0, from: 0, to: 300 }] };
+  expect(slabsFor({ ...form, slabs: own })).toBe(own);
 });

@@ -2,7 +2,7 @@
 import { Outline, Spot, straight } from "../../assembly/outline";
 import type { AssemblyPart } from "../../assembly/part";
 import { HOME } from "../../assembly/place";
-import type { Station } from "../../piece/slab-choices";
+import { Station, USUAL_SLABS } from "../../piece/slab-choices";
 import type { Form } from "../../piece/schema";
 import type { PieceGeometry } from "../geometry";
 import { flat, LIFT, part } from "./part";
@@ -50,6 +50,21 @@ export function slabsOf(
       most: Math.max(...back.map(([, y]) => y)),
     };
   });
+}
+
+/** Slabs to begin from on a top of this size; a maker's own, once any was measured. */
+export function slabsFor({ slabs, top }: Pick<Form, "slabs" | "top">): Form["slabs"] {
+  const { front, back } = USUAL_SLABS;
+  const usual = JSON.stringify([slabs.front, slabs.back]) === JSON.stringify([front, back]);
+  if (!usual) return slabs;
+  const [long, wide] = [front[front.length - 1].at, back[0].to];
+  const scaled = (all: readonly Station[]): Station[] =>
+    all.map(({ at, from, to }) => ({
+      at: Math.round((at * top.length) / long),
+      from: Math.round((from * top.width) / wide),
+      to: Math.round((to * top.width) / wide),
+    }));
+  return { ...slabs, front: scaled(front), back: scaled(back) };
 }
 
 /** Where an edge lies at a place along the top. */
