@@ -1,3 +1,6 @@
+import { mkdtempSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { choose, go, Maker, makePiece, press, recordOf, saved, sitDown, typeField, until, words } from "./maker";
 
@@ -98,5 +101,61 @@ describe("a maker builds it another way", () => {
     expect([form.top.outline, form.top.around, form.top.points.length]).toEqual(["points", 45, 8]);
     await go(page, `/pieces/${id}/form`);
     await page.waitForSelector('[data-verdict="form.scribed"][data-level="holds"]');
+  });
+
+  it("a bench stands on legs in its seat, its outline comes from a file", async () => {
+    const { page } = maker;
+    const id = await makePiece((piece) => ({ ...piece, name: "Staked by hand", done: [], asBuilt: [] }), "Hall bench");
+    await go(page, `/pieces/${id}/form`);
+    await (await page.waitForSelector('::-p-xpath(//button[@role="radio"][.//text()="Legs into the top"])'))!.click();
+    await until(page, () =>
+      document.querySelector("main")!.textContent!.includes("tenoned through the top and wedged"),
+    );
+    await typeField(page, "Splay to the ends, degrees", "14");
+    await page.waitForSelector('[data-verdict="form.splay"][data-level="holds"]');
+    await choose(page, "Where they end", "blind");
+    await until(page, () => document.querySelector("main")!.textContent!.includes("tenoned into the top from below"));
+    await saved(page);
+    await go(page, `/pieces/${id}/boards`);
+    const outline = async (name: string, size: string) => {
+      const path = join(mkdtempSync(join(tmpdir(), "outline-")), name);
+      writeFileSync(path, `<svg ${size} viewBox="0 0 1200 320"><rect width="1200" height="320" rx="60"/></svg>`);
+      const input = await page.waitForSelector('input[aria-label="Outline file"]');
+      await (input as unknown as { uploadFile(path: string): Promise<void> }).uploadFile(path);
+    };
+    await outline("drawn.svg", 'width="1200px"');
+    await until(page, () =>
+      /how large it is in millimetres/.test(document.querySelector("[data-outline-file]")!.textContent!),
+    );
+    await outline("seat.svg", 'width="1200mm"');
+    await until(page, () =>
+      /seat\.svg: 8 lines and arcs/.test(document.querySelector("[data-outline-file]")!.textContent!),
+    );
+    await saved(page);
+    const { form } = await recordOf(id);
+    expect([form.kind, form.staked.splay.end, form.staked.tenon.ends]).toEqual(["staked", 14, "blind"]);
+    expect([form.top.outline, form.top.length, form.top.width, form.top.points.length]).toEqual([
+      "points",
+      1200,
+      320,
+      8,
+    ]);
+  });
+
+  it("leather is let into a desk, a lid sawn out of it", async () => {
+    const { page } = maker;
+    const id = await makePiece((piece) => ({ ...piece, name: "Faced by hand", done: [], asBuilt: [] }), "Writing desk");
+    await go(page, `/pieces/${id}/form`);
+    await choose(page, "Let into the top", "leather");
+    await page.waitForSelector('[data-verdict="form.facing"]');
+    await choose(page, "Sawn out of it", "hinged-back");
+    await page.waitForSelector('[data-verdict="form.hatch"]');
+    await typeField(page, "Opening along the top", "300");
+    await saved(page);
+    const { form } = await recordOf(id);
+    expect([form.facing.kind, form.hatch.kind, form.hatch.length]).toEqual(["leather", "hinged-back", 300]);
+    await go(page, `/pieces/${id}/build`);
+    expect(await words(page, "main")).toMatch(/Face the top with leather/);
+    expect(await words(page, "main")).toMatch(/Saw the lid out of the top/);
   });
 });
