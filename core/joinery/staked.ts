@@ -9,7 +9,7 @@ import { steady, turnOf } from "../units/steady";
 
 /**
  * A tenon is so much of its leg where nobody says; bits it is bored with; a stopped one leaves so much above it, at least so much; the mortise goes
- * so much deeper. A wedge's kerf begins so far above the underside and opens by so much.
+ * so much deeper. A wedge's kerf begins so far above the underside and opens by so much; what is trimmed is left so much longer.
  *
  * @source common practice
  */
@@ -20,6 +20,7 @@ export const STAKED = {
   deeper: 2,
   kerfFrom: 10,
   gain: 3,
+  over: 5,
 };
 
 export interface Staked extends Joint {
@@ -183,7 +184,10 @@ export function stakedCard(joint: Staked): SettingCard {
         ? [{ what: "Bored by a bevel", setting: `${lean.toFixed(1)}° from upright, along each leg’s sight line` }]
         : []),
       { what: "Tenon", setting: `${mm(size)} ${shape}, ${fine((section.width - size) / 2)} of shoulder round it` },
-      { what: "Along its middle from the underside", setting: fine(reach) },
+      {
+        what: "Along its middle from the underside",
+        setting: `${fine(reach)}${through && proud === 0 ? `, ${mm(STAKED.over)} left over until it is trimmed` : ""}`,
+      },
       ...(through
         ? [
             { what: "Above the top", setting: proud > 0 ? `${mm(proud)} proud, chamfered` : "trimmed flush" },

@@ -40,7 +40,7 @@ export function PartingFields() {
         ]}
         onTake={(value) => set("The top is", at("kind"), value)}
       />
-      {planned && (
+      {planned && parting.kind !== "glued" && (
         <Choice
           label={leaves ? "Halves and leaves" : "Halves"}
           value={!leaves && parting.blank === "open" ? "closed" : parting.blank}

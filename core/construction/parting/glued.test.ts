@@ -8,7 +8,7 @@ import { at, find, planOf, tableWith } from "../../testing/plans";
 /** A table 2600 by 800 and 30 thick of boards half as long. */
 const LONG: Patch[] = [
   ...[at("form.top.length", 2600), at("form.top.width", 800), at("form.top.thickness", 30)],
-  ...[at("form.parting.kind", "glued"), at("form.parting.blank", "apart")],
+  at("form.parting.kind", "glued"),
 ];
 const table = (...patches: Patch[]) => planOf(tableWith(...LONG, ...patches));
 

@@ -52,7 +52,8 @@ export function parted<G extends PieceGeometry>(at: G, form: Form, asBuilt: read
   const left = { name: "left half", kind: "top", length: half };
   const right = { name: "right half", kind: "top", length: half };
   const { blank } = form.parting;
-  if (blank !== "apart")
+  // what was one is not sawn apart to be glued again
+  if (blank !== "apart" && parting.kind !== "glued")
     return { ...at, parting, row: row(blank === "open" ? [left, ...between, right] : [left, right, ...between]) };
   const { width, thickness } = at.core;
   const beside: PanelPlace = {
