@@ -3,6 +3,7 @@ import Link from "next/link";
 import { useRouter } from "next/navigation";
 import type { Commission, SharedSetting } from "../../core/commission";
 import { listed } from "../../core/verdict/verdict";
+import { CommissionBoards } from "./CommissionBoards";
 import { SceneView } from "../drawing/SceneView";
 import { FindAnything } from "../find/FindAnything";
 import { dayName } from "../frame/sentences";
@@ -107,6 +108,7 @@ export function CommissionView({
             ))}
           </div>
         </section>
+        <CommissionBoards name={name} />
         <section>
           <h2>Boards that serve several</h2>
           {boards.length === 0 ? (

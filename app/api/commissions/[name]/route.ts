@@ -1,0 +1,28 @@
+import type { CommissionAnswer } from "../../../../core/commission-boards";
+import { savedInputs } from "../../../../store/inputs";
+import { piecesOfCommission } from "../../../../store/summaries";
+import { currentWorkshop } from "../../../../store/workshops";
+import { isoToday, refuse, route } from "../../answer";
+
+/** Every piece of a commission as it is saved, each with the boards it looks through. */
+export const GET = route(async (_: Request, { params }: { params: Promise<{ name: string }> }) => {
+  const { name } = await params;
+  if (name.trim() === "" || name.length > 120 || name.includes("\0"))
+    return refuse("A commission has a name of 1 to 120 characters.", 400);
+  const workshop = await currentWorkshop();
+  const { ids } = await piecesOfCommission(workshop.id, name);
+  if (ids.length === 0) return refuse("No piece of this commission is on the bench.", 404);
+  const answer: CommissionAnswer = {
+    order: { members: [], shop: workshop.shop, ownSpecies: workshop.ownSpecies, today: isoToday() },
+    heads: [],
+  };
+  const members = [];
+  for (const id of ids) {
+    const saved = await savedInputs(workshop, id, isoToday());
+    if (!saved) continue;
+    const { piece, revision, head, newest } = saved.opened;
+    members.push({ id, piece, rack: saved.inputs.rack });
+    answer.heads.push({ id, name: piece.name, revision, head, newest });
+  }
+  return Response.json({ ...answer, order: { ...answer.order, members } } satisfies CommissionAnswer);
+});
