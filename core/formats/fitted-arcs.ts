@@ -90,6 +90,6 @@ function fits(at: (i: number) => Spot, from: number, to: number, tolerance: numb
   const below = (x * (x - chord) + y * y) / (2 * y);
   const radius = Math.hypot(chord / 2, below);
   const rise = below + Math.sign(y) * radius;
-  if (Math.abs(rise) > (ROUNDEST * chord) / 2 || Math.sign(rise) !== Math.sign(y)) return null;
+  if (Math.abs(rise) > (ROUNDEST * chord) / 2) return null;
   return between.every((p) => Math.abs(Math.hypot(p[0] - chord / 2, p[1] - below) - radius) <= tolerance) ? rise : null;
 }

@@ -69,6 +69,12 @@ describe("an outline from an SVG file", () => {
     expect(length).toBeCloseTo(400, 6);
     expect(width).toBeCloseTo(200, 6);
   });
+  it("the inner of two comes first: turned, then drawn out twice as long", () => {
+    const { length, width } = read(
+      svg('<g transform="scale(2 1)"><g transform="rotate(90)"><rect width="100" height="300"/></g></g>'),
+    );
+    expect([length, width]).toEqual([600, 100]);
+  });
   it("its size says its scale: 70 cm over 1400 units are half a millimetre each; inches as well", () => {
     expect(read(svg('<rect width="800" height="600"/>', 'width="70cm" viewBox="0 0 1400 1000"')).length).toBeCloseTo(
       400,
@@ -115,6 +121,22 @@ describe("an outline from a DXF file", () => {
       dxf(line([0, 0], [600, 0]) + line([600, 400], [600, 0]) + line([0, 400], [0, 0]) + line([600, 400], [0, 400])),
     );
     expect([found.length, found.width]).toEqual([600, 400]);
+  });
+  it("an arc that is run through from its other end still bows out", () => {
+    const arc = "0\nARC\n8\n0\n10\n550\n20\n50\n40\n50\n50\n270\n51\n360\n";
+    const { points } = read(
+      dxf(
+        line([550, 0], [0, 0]) +
+          line([0, 0], [0, 400]) +
+          line([0, 400], [600, 400]) +
+          line([600, 400], [600, 50]) +
+          arc,
+      ),
+    );
+    // 0.1 mm along an arc of 79
+    expect(Math.abs(area(points) - (600 * 400 - (1 - Math.PI / 4) * 2500))).toBeLessThan(8);
+    expect(Math.max(...points.map(({ rise }) => rise))).toBeGreaterThan(5);
+    expect(Math.min(...points.map(({ rise }) => rise))).toBe(0);
   });
   it("inches are inches; without units its length is asked", () => {
     const box = line([0, 0], [24, 0]) + line([24, 0], [24, 16]) + line([24, 16], [0, 16]) + line([0, 16], [0, 0]);

@@ -123,4 +123,29 @@ describe("pieces of one commission", () => {
     await go(page, `/commissions/${encodeURIComponent(COMMISSION)}`);
     expect(await words(page, "main")).toMatch(new RegExp(`${board}\\s+.*First of two`));
   });
+
+  it("are searched for together: no board goes to both, and what was found is taken by one press", async () => {
+    const { page } = maker;
+    const commission = "Two alike by the lake";
+    const make = (name: string) =>
+      makePiece((piece) => ({
+        ...piece,
+        ...{ name, commission, done: [], asBuilt: [], cutting: { ...piece.cutting, sections: [], sawn: [] } },
+        form: { ...piece.form, top: { ...piece.form.top, length: 700, width: 400 } },
+        panels: { ...piece.panels, top: { ...piece.panels.top, strips: [], pinned: [] } },
+      }));
+    const ids = [await make("Left by the lake"), await make("Right by the lake")];
+    await go(page, `/commissions/${encodeURIComponent(commission)}`);
+    await press(page, "Find boards for all panels");
+    await page.waitForSelector('[data-commission-boards="found"]', { timeout: 60_000 });
+    expect(await words(page, "[data-commission-boards]")).toMatch(/Top of the Left by the lake/i);
+    await press(page, "Take these boards");
+    await page.waitForSelector('[data-commission-boards="told"]', { timeout: 20_000 });
+    expect(await words(page, "[data-commission-boards]")).toMatch(/Right by the lake has its boards/);
+    const [left, right] = await Promise.all(ids.map((id) => recordOf(id)));
+    const boards = (piece: typeof left) => piece.panels.top.strips.map(({ board }) => board);
+    expect(boards(left).length).toBeGreaterThan(1);
+    expect(boards(right).length).toBeGreaterThan(1);
+    expect(boards(left).filter((board) => boards(right).includes(board))).toEqual([]);
+  });
 });

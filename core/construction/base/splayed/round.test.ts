@@ -2,6 +2,7 @@
 import { describe, expect, it } from "vitest";
 import { bodyOf } from "../../../assembly/part";
 import { boundsOf, bulkOf, stood } from "../../../assembly/solid";
+import type { BlindTenon } from "../../../joinery/blind-tenon";
 import { applyPatches, Patch } from "../../../piece/patch";
 import { clashesInPoses, partOf } from "../../../testing/clashes";
 import { at, find, planOf, tableWith } from "../../../testing/plans";
@@ -35,6 +36,12 @@ describe("three round legs under arms, worked by hand", () => {
     expect(Math.abs(bulkOf(bare).volume / frustum - 1)).toBeLessThan(0.012);
   });
   it("the head's loose tenon lies within the round, and nothing stands in anything", () => {
+    for (const section of [30, 34, 40, 46, 52, 60, 72]) {
+      const joint = table(set("section", section)).joints.find(({ id }) => id === "arm+splayed-leg") as BlindTenon;
+      // the head is an ellipse, a level cut of the round: the slot’s corners lie in it
+      const [half, side] = [(joint.tenonWidth / 2) * Math.cos((9 * Math.PI) / 180), joint.thickness / 2];
+      expect(Math.hypot(half, side), `${section}`).toBeLessThan(section / 2);
+    }
     expect(find(plan, "joints.walls").level).not.toBe("fix");
     expect(clashesInPoses(plan)).toEqual([]);
     expect(find(plan, "form.turned").level).toBe("holds");

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { bodyOf } from "../../../assembly/part";
+import { bodyOf, extentOf } from "../../../assembly/part";
 import { boundsOf, bulkOf, stood } from "../../../assembly/solid";
 import type { Staked } from "../../../joinery/staked";
 import type { Patch } from "../../../piece/patch";
@@ -138,6 +138,11 @@ describe("judged", () => {
     ["form.ends-fit", [set("setIn.side", 120)], "between two legs"],
     ["form.splay", [set("splay.end", 29)], "lean 30"],
     ["form.feet-out", [set("setIn.end", 40), set("splay.end", 25)], "past the top’s edge"],
+    [
+      "form.feet-out",
+      [at("form.top.outline", "ellipse"), set("stand", "round"), set("splay.out", 20), set("setIn.rim", 60)],
+      "past the top’s edge",
+    ],
     ["form.racking", [at("form.top.thickness", 25)], "work loose"],
     ["form.racking", [set("tenon.size", 16)], "bend when"],
     ["form.turned", [set("make", "laminated")], "glue line"],
@@ -196,6 +201,12 @@ it("any of them: foot on the floor, nothing in anything, wood where the plan say
           expect(least[1]).toBeCloseTo(0, 4);
           if (ends === "wedged") expect(most[1]).toBeCloseTo(600 + proud, 4);
           else expect(most[1]).toBeLessThan(600);
+        }
+        for (const joint of plan.joints.filter((each): each is Staked => each.kind === "staked")) {
+          // what it leaves above, and what it adds to the leg's own length
+          for (const { where, left } of joint.walls) if (where.startsWith("above")) expect(left).toBeGreaterThan(9.99);
+          const leg = plan.assembly.parts.find(({ kind }) => kind === "staked-leg")!;
+          expect(extentOf(leg).length).toBeCloseTo(leg.shape.length + joint.length, 4);
         }
       },
     ),
