@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { bodyOf } from "../../assembly/part";
+import { bodyOf, standingBody } from "../../assembly/part";
 import { bulkOf } from "../../assembly/solid";
 import { applyPatches, Patch } from "../../piece/patch";
 import { boxOfPart, clashesInPoses, partOf } from "../../testing/clashes";
@@ -22,6 +22,8 @@ describe("a strip of cork along a desk, worked by hand", () => {
     expect(boxOfPart(plan, "FC")).toEqual({ least: [-700, 738, -100], most: [700, 743, 100] });
     const whole = 1400 * 700 * 28;
     expect(bulkOf(bodyOf(partOf(plan, "T"))).volume).toBeCloseTo(whole - 1400 * 200 * 2, 0);
+    // and so it is drawn: a face in the same plane would flicker through it
+    expect(bulkOf(standingBody(partOf(plan, "T"))).volume).toBeCloseTo(whole - 1400 * 200 * 2, 0);
   });
   it("weighs 500 kg a cubic metre and is waited for a week", () => {
     expect(partOf(plan, "FC").bought).toEqual({

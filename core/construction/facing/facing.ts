@@ -120,6 +120,7 @@ export function withTrench(parts: readonly AssemblyPart[], at: PieceGeometry, fo
   const { length, width, front, depth } = facing;
   const trench: Worked = {
     by: FACING_BY,
+    shows: true,
     shape: { length, width, thickness: depth + 1 },
     place: { ...HOME, at: [0, front, at.top.thickness - depth] },
   };
