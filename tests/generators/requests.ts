@@ -157,6 +157,7 @@ export function requestTo(known: Known): fc.Arbitrary<Asked> {
   const ids: Record<string, fc.Arbitrary<string>> = {
     "[id]": of(known.pieces),
     "[board]": of(known.boards),
+    "[name]": of(DEMO_PIECES.map(({ commission }) => encodeURIComponent(commission))),
     "[stage]": of(STAGES),
     "[n]": of(["1", "2", "3", "999999999", "99999999999999", "0"]),
     "[device]": of(["meter", "caliper", "logger", "log"]),
