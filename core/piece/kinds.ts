@@ -50,8 +50,8 @@ export type KindChoice = v.InferOutput<typeof kindSchema>;
 
 export const AS_THE_PIECE: KindChoice = { species: null, moisture: null, finish: null, edges: null, curve: null };
 
-/** The field of the top is what the piece's own species, moisture and finish speak of. */
-export const OF_THE_PIECE: readonly string[] = ["top", "slat"];
+/** The field of the top, and what is sawn out of it, is what the piece's own species, moisture and finish speak of. */
+export const OF_THE_PIECE: readonly string[] = ["top", "slat", "hatch"];
 
 interface Kinds {
   species: string;

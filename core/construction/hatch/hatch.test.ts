@@ -60,6 +60,15 @@ describe("a lid sawn out of a desk, worked by hand", () => {
     ])
       expect(order.indexOf(a), `${a} before ${b}`).toBeLessThan(order.indexOf(b));
   });
+  it("of a striped top it has the strips it is sawn from, as wide as they are in it", () => {
+    const striped = desk(at("form.field", "stripes"));
+    const [top, lid] = [partOf(striped, "T"), partOf(striped, "HL")];
+    expect(lid.strips!.reduce((sum, { width }) => sum + width, 0)).toBeCloseTo(115, 6);
+    // the lid's front edge lies 92.5 behind the middle: 442.5 from the front
+    const over = top.strips!.filter(({ from, width }) => from + width > 442.5 && from < 557.5);
+    expect(lid.strips!.map(({ kind, mark }) => [kind, mark])).toEqual(over.map(({ kind, mark }) => [kind, mark]));
+    expect(lid.strips![0].from).toBe(0);
+  });
   it("hinged, all it swells by shows at its front: 1.5 percent of 120", () => {
     const moves = 120 * plan.species.tangential * 1.5;
     expect(find(plan, "form.hatch-gap").actual).toBeCloseTo(2.5 - moves, 1);

@@ -10,6 +10,7 @@ import type { Form } from "../../piece/schema";
 import { turnOf } from "../../units/steady";
 import type { PieceGeometry } from "../geometry";
 import { LIFT } from "../top/part";
+import { stripesOf } from "../top/stripes";
 
 export const HATCH_BY = "hatch";
 const LEDGE = "top+hatch-ledge";
@@ -70,6 +71,7 @@ export function hatchParts(form: Form, at: PieceGeometry): AssemblyPart[] {
       shape: { length, width, thickness: at.top.thickness },
       place: lying(x.from + gap, at.under, y.from + gap),
       ...{ adds: [], cuts: [], opens: [0, 1.2 * LIFT, 0] },
+      ...stripsIn(form, at, { from: y.from + gap, width }),
     },
     ...ledgesOf(hatch).map(({ from, wide }, i): AssemblyPart => ({
       ...{
@@ -87,6 +89,17 @@ export function hatchParts(form: Form, at: PieceGeometry): AssemblyPart[] {
       ...{ adds: [], cuts: [], opens: [0, -80, 0] },
     })),
   ];
+}
+
+/** Of a striped top the lid has those strips that it is sawn from. @param lid  its front edge behind the middle, and how wide it is */
+function stripsIn(form: Form, at: PieceGeometry, lid: { from: number; width: number }): Pick<AssemblyPart, "strips"> {
+  if (form.field !== "stripes") return {};
+  const front = lid.from + panelFront(form, at);
+  const strips = stripesOf(form, 2 * panelFront(form, at)).flatMap(({ kind, mark, from, width }) => {
+    const [low, high] = [Math.max(from, front), Math.min(from + width, front + lid.width)];
+    return high - low > 0.01 ? [{ kind, mark, from: low - front, width: high - low }] : [];
+  });
+  return strips.length > 0 ? { strips } : {};
 }
 
 /** Along its front edge and its back one: from where behind the middle, and how wide. */
