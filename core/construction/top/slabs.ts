@@ -19,11 +19,14 @@ export interface Slab {
   most: number;
 }
 
+/** Measured nearer than this to the one before a width is the same once more: a jag so short is bark, mm. Ours */
+const NEAR = 10;
+
 /** An edge through its stations from one end of the top to the other; straight on beyond the last. */
 function edgeOf(stations: readonly Station[], length: number, of: "from" | "to"): Spot[] {
   const sorted = [...stations]
     .sort((a, b) => a.at - b.at)
-    .filter(({ at }, i, all) => i === 0 || at - all[i - 1].at >= 1);
+    .reduce<Station[]>((kept, each) => (each.at - (kept.at(-1)?.at ?? -Infinity) < NEAR ? kept : [...kept, each]), []);
   const lies = (x: number): number => {
     const next = sorted.findIndex(({ at }) => at >= x);
     if (next <= 0) return sorted[next === 0 ? 0 : sorted.length - 1][of];
