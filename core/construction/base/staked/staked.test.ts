@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { bodyOf, extentOf } from "../../../assembly/part";
 import { boundsOf, bulkOf, stood } from "../../../assembly/solid";
 import type { Staked } from "../../../joinery/staked";
-import type { Patch } from "../../../piece/patch";
+import { applyPatches, Patch } from "../../../piece/patch";
 import { clashesInPoses, partOf } from "../../../testing/clashes";
 import { at, find, planOf, tableWith } from "../../../testing/plans";
 import type { StakedLegs } from "./place";
@@ -155,6 +155,21 @@ describe("judged", () => {
     for (const { patches: mend } of verdict.remedies)
       expect(find(planOf(tableWith(...BENCH, ...(patches as Patch[]), ...mend)), id).level).not.toBe("fix");
     expect(verdict.remedies.length).toBeGreaterThan(0);
+  });
+  it("a bench whose feet stand far in is tipped by who sits at its end: splayed wider it stands", () => {
+    const piece = tableWith(...BENCH, set("setIn.end", 240), set("splay", { end: 4, side: 6, out: 10 }));
+    const verdict = find(planOf(piece), "form.tips");
+    expect(verdict.level).toBe("fix");
+    for (const { patches } of verdict.remedies)
+      expect(find(planOf(applyPatches(piece, patches)), "form.tips").level).not.toBe("fix");
+  });
+  it("a stool on three legs is tipped between two of them: by more splay, or more legs, it stands", () => {
+    const piece = tableWith(...STOOL);
+    const verdict = find(planOf(piece), "form.tips");
+    expect(verdict.level).not.toBe("holds");
+    const after = verdict.remedies.map(({ patches }) => find(planOf(applyPatches(piece, patches)), "form.tips"));
+    expect(after.length).toBeGreaterThan(0);
+    for (const { actual } of after) expect(Number(actual)).toBeLessThan(Number(verdict.actual));
   });
   it("a table tops over when its legs stand far in", () => {
     const plan = planOf(

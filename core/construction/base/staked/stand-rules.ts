@@ -5,8 +5,7 @@ import { keptAt } from "../../top/outline";
 import type { BaseRuleFacts } from "../base";
 import { rimAt } from "../leaning";
 import { kneeRoomUnder } from "../knee-room";
-import { isSeat, LEAN, seatTips } from "../tipping";
-import { pushAt } from "../tips-between-feet";
+import { pushAt, tipsBetween } from "../tips-between-feet";
 import type { StakedLegs } from "./place";
 
 type Facts = BaseRuleFacts<StakedLegs>;
@@ -147,61 +146,52 @@ export function tips({ at, form, weight }: Facts): Verdict {
     const foot = Math.max(1e-9, Math.hypot(x, z));
     return { x: x / foot, z: z / foot, foot };
   });
-  const { newtons, out, beyond } = pushAt({ arms, top: at.top }, weight, form.top.outline === "ellipse");
-  const { stand, setIn } = form.staked;
-  if (isSeat(form))
-    return seatTips({
-      ...{ beyond, between: "between two feet", subject: ["staked-leg", "top"] },
-      remedies: (by) => firmer({ at, form }, by),
-    });
-  const level = grade(newtons, "at least", LEAN.good, LEAN.least);
+  const { stand, setIn, legs } = form.staked;
   const less = (of: number) => Math.max(40, Math.floor(of / 2));
-  return verdict({
-    id: "form.tips",
-    stage: "form",
-    subject: ["staked-leg", "top"],
-    level,
-    text: Number.isFinite(newtons)
-      ? `It tips at ${Math.round(newtons)} N between two feet`
-      : "The top stays inside its feet: no edge tips it",
-    why: Number.isFinite(newtons)
-      ? `About ${Math.round(weight)} kg stand ${mm(out)} inside the line between two feet, and the rim is ${mm(beyond)} outside it; someone who leans on the edge puts on ${LEAN.good} N and more.`
-      : "A push down on the rim meets the floor between the feet.",
-    ...(Number.isFinite(newtons)
-      ? { limit: LEAN.good, actual: Math.round(newtons), sense: "at least" as const, unit: "N" }
-      : {}),
-    source: "derived: moments about the line between two neighbouring feet; load from EN 1730, from memory",
-    remedies:
-      level === "holds"
-        ? []
-        : stand === "round"
-          ? [
-              set(`Set the mortises ${mm(less(setIn.rim))} in from the rim`, path("setIn", "rim"), less(setIn.rim)),
-              ...(form.staked.legs < 5
-                ? [set(`Stand it on ${form.staked.legs + 1} legs`, path("legs"), form.staked.legs + 1)]
-                : []),
-            ]
-          : [
-              {
-                label: `Set the mortises in by ${mm(less(setIn.end))} and ${mm(less(setIn.side))}`,
-                patches: [
-                  { path: path("setIn", "end"), value: less(setIn.end) },
-                  { path: path("setIn", "side"), value: less(setIn.side) },
-                ],
-              },
-            ],
+  const more = stand === "round" && legs < 6 ? [set(`Stand it on ${legs + 1} legs`, path("legs"), legs + 1)] : [];
+  return tipsBetween({
+    ...{ form, weight, subject: ["staked-leg", "top"] },
+    pushed: pushAt({ arms, top: at.top }, weight, form.top.outline === "ellipse"),
+    leaned:
+      stand === "round"
+        ? [
+            set(`Set the mortises ${mm(less(setIn.rim))} in from the rim`, path("setIn", "rim"), less(setIn.rim)),
+            ...more,
+          ]
+        : [
+            {
+              label: `Set the mortises in by ${mm(less(setIn.end))} and ${mm(less(setIn.side))}`,
+              patches: [
+                { path: path("setIn", "end"), value: less(setIn.end) },
+                { path: path("setIn", "side"), value: less(setIn.side) },
+              ],
+            },
+          ],
+    sat: (by) => [...leaning({ at, form }, by), ...more],
   });
 }
 
-/** Feet so much farther out, mm: by their splay, or more of them. */
-function firmer({ at, form }: Pick<Facts, "at" | "form">, by: number): Remedy[] {
-  const { stand, splay, legs } = form.staked;
-  const out = (at.lean.out + 2 * by) / Math.max(1, at.under);
-  const wider = Math.ceil((Math.atan(out) * 180) / Math.PI);
-  return stand === "round"
-    ? [
-        ...(wider <= STANDS.leans ? [set(`Splay the legs ${wider}°`, path("splay", "out"), wider)] : []),
-        ...(legs < 6 ? [set(`Stand it on ${legs + 1} legs`, path("legs"), legs + 1)] : []),
-      ]
-    : [set(`Splay them ${splay.side + 4}° toward the sides`, path("splay", "side"), splay.side + 4)];
+/** Feet so much farther out by the splay of their legs, mm; nothing where that would be more than legs bear. */
+function leaning({ at, form }: Pick<Facts, "at" | "form">, by: number): Remedy[] {
+  const { stand, splay } = form.staked;
+  const wider = (now: number, out: number) => {
+    const tan = Math.tan((now * Math.PI) / 180) + out / Math.max(1, at.under);
+    return Math.ceil((Math.atan(tan) * 180) / Math.PI);
+  };
+  // the line between two feet round the middle goes out by less than they do
+  const [out, end, side] = [wider(splay.out, 2 * by), wider(splay.end, by), wider(splay.side, by)];
+  if (stand === "round") return out <= STANDS.leans ? [set(`Splay the legs ${out}°`, path("splay", "out"), out)] : [];
+  return Math.hypot(end, side) > STANDS.leans
+    ? Math.min(form.staked.setIn.end, form.staked.setIn.side) - by >= 40
+      ? [movedIn({ form }, -by)]
+      : []
+    : [
+        {
+          label: `Splay them ${end}° toward the ends, ${side}° toward the sides`,
+          patches: [
+            { path: path("splay", "end"), value: end },
+            { path: path("splay", "side"), value: side },
+          ],
+        },
+      ];
 }
