@@ -62,6 +62,18 @@ export function find(plan: Plan, id: string): Verdict {
   return found;
 }
 
+/** Remedies of a verdict, each pressed by itself, that leave it something to fix: none should, and there should be one at least. */
+export function remediesThatFail(piece: Piece, id: string): string[] {
+  const { remedies } = find(planOf(piece), id);
+  if (remedies.length === 0) return ["there is none"];
+  return remedies
+    .filter(({ patches }) => {
+      const after = planOf(applyPatches(piece, patches)).verdicts.find((each) => each.id === id);
+      return after?.level === "fix";
+    })
+    .map(({ label }) => label);
+}
+
 /** A course of one moisture after another, a sample each, for tests that know what the wood holds. */
 export function courseOf(moistures: readonly number[], from = TODAY): Course {
   const day = (at: number) => ({ at, ...sampleDate(from, at), moisture: moistures[at] });

@@ -5,7 +5,7 @@ import { boundsOf, bulkOf, stood } from "../../../assembly/solid";
 import type { Staked } from "../../../joinery/staked";
 import { applyPatches, Patch } from "../../../piece/patch";
 import { clashesInPoses, partOf } from "../../../testing/clashes";
-import { at, find, planOf, tableWith } from "../../../testing/plans";
+import { at, find, planOf, remediesThatFail, tableWith } from "../../../testing/plans";
 import type { StakedLegs } from "./place";
 import { legStress } from "./stress";
 
@@ -152,16 +152,13 @@ describe("judged", () => {
     const verdict = find(planOf(tableWith(...BENCH, ...(patches as Patch[]))), id);
     expect(verdict.level).not.toBe("holds");
     expect(verdict.text).toContain(text);
-    for (const { patches: mend } of verdict.remedies)
-      expect(find(planOf(tableWith(...BENCH, ...(patches as Patch[]), ...mend)), id).level).not.toBe("fix");
-    expect(verdict.remedies.length).toBeGreaterThan(0);
+    expect(remediesThatFail(tableWith(...BENCH, ...(patches as Patch[])), id)).toEqual([]);
   });
   it("a bench whose feet stand far in is tipped by who sits at its end: splayed wider it stands", () => {
     const piece = tableWith(...BENCH, set("setIn.end", 240), set("splay", { end: 4, side: 6, out: 10 }));
     const verdict = find(planOf(piece), "form.tips");
     expect(verdict.level).toBe("fix");
-    for (const { patches } of verdict.remedies)
-      expect(find(planOf(applyPatches(piece, patches)), "form.tips").level).not.toBe("fix");
+    expect(remediesThatFail(piece, "form.tips")).toEqual([]);
   });
   it("a stool on three legs is tipped between two of them: by more splay, or more legs, it stands", () => {
     const piece = tableWith(...STOOL);

@@ -171,27 +171,29 @@ export function tips({ at, form, weight }: Facts): Verdict {
   });
 }
 
-/** Feet so much farther out by the splay of their legs, mm; nothing where that would be more than legs bear. */
+/** Feet so much farther out, mm: by the splay of their legs where that stays small, or with their mortises, at the edges it tips over. */
 function leaning({ at, form }: Pick<Facts, "at" | "form">, by: number): Remedy[] {
-  const { stand, splay } = form.staked;
+  const { stand, splay, setIn } = form.staked;
   const wider = (now: number, out: number) => {
     const tan = Math.tan((now * Math.PI) / 180) + out / Math.max(1, at.under);
     return Math.ceil((Math.atan(tan) * 180) / Math.PI);
   };
-  // the line between two feet round the middle goes out by less than they do
-  const [out, end, side] = [wider(splay.out, 2 * by), wider(splay.end, by), wider(splay.side, by)];
-  if (stand === "round") return out <= STANDS.leans ? [set(`Splay the legs ${out}°`, path("splay", "out"), out)] : [];
-  return Math.hypot(end, side) > STANDS.leans
-    ? Math.min(form.staked.setIn.end, form.staked.setIn.side) - by >= 40
-      ? [movedIn({ form }, -by)]
-      : []
-    : [
-        {
-          label: `Splay them ${end}° toward the ends, ${side}° toward the sides`,
-          patches: [
-            { path: path("splay", "end"), value: end },
-            { path: path("splay", "side"), value: side },
-          ],
-        },
-      ];
+  if (stand === "round") {
+    // the line between two feet round the middle goes out by less than they do
+    const out = wider(splay.out, 2 * by);
+    return out <= STANDS.leans ? [set(`Splay the legs ${out}°`, path("splay", "out"), out)] : [];
+  }
+  const [foot] = at.feet;
+  const way = at.top.length / 2 - Math.abs(foot.x) > at.top.width / 2 - Math.abs(foot.z) ? "end" : "side";
+  const toward = `the ${way}s`;
+  const more = wider(splay[way], by);
+  const other = splay[way === "end" ? "side" : "end"];
+  return [
+    ...(Math.hypot(more, other) <= STANDS.leans
+      ? [set(`Splay them ${more}° toward ${toward}`, path("splay", way), more)]
+      : []),
+    ...(setIn[way] - by >= STANDS.apart
+      ? [set(`Set the mortises ${mm(setIn[way] - by)} in from ${toward}`, path("setIn", way), setIn[way] - by)]
+      : []),
+  ];
 }
