@@ -89,6 +89,16 @@ export interface Seat {
   width: "between" | "free";
 }
 
+/** The rim lies in rebates of what stands beside it: where it comes nearest to their walls, which way those face away, and the gap there on the day. */
+export interface Rebated {
+  kind: string;
+  said: string;
+  gap: number;
+  spots: { x: number; z: number; way: readonly [number, number] }[];
+  /** what is typed for the gap */
+  path: string[];
+}
+
 /** What a base offers and leaves, whichever it is. */
 export interface Standing {
   /** height of the top's underside */
@@ -113,6 +123,8 @@ export interface Standing {
   row?: PanelRow;
   /** what posts that run up level with the top take from each of its corners, and the gap beside them in that; null where none do */
   through: { length: number; width: number; gap: number } | null;
+  /** heads beside the rim, with rebates for it */
+  rebated?: Rebated;
   /** thick stock that stands on its end or its edge, the widest first: its kind, how a sentence begins with it, its widest side */
   sticks: { kind: string; said: string; section: number }[];
   /** free height for knees, and free length for chairs along a side */

@@ -7,7 +7,7 @@ import { fixedLine, travel } from "./year";
 const GAP = { least: 0.5, most: 8 };
 const half = (n: number) => Math.ceil(n * 2 - 1e-9) / 2;
 
-export const NOTCH_RULES: ((facts: MovementFacts) => Verdict | null)[] = [notches];
+export const NOTCH_RULES: ((facts: MovementFacts) => Verdict | null)[] = [notches, rebated];
 
 /** The notch's inner face goes out with the top while the post stays: the gap on the inside must outlast the wet month. */
 function notches({ at, top, piece }: MovementFacts): Verdict | null {
@@ -42,5 +42,44 @@ function notches({ at, top, piece }: MovementFacts): Verdict | null {
       level === "holds" || gap === through.gap
         ? []
         : [set(`Leave ${gap} mm beside the legs`, ["form", "leg", "gap"], gap)],
+  });
+}
+
+/** A rim in rebates goes out toward their walls while what they are cut in stays. */
+function rebated({ at, top, piece }: MovementFacts): Verdict | null {
+  const { rebated: rim } = at;
+  if (!rim) return null;
+  const line = fixedLine(piece.choices.fixedLine, at.top.width);
+  const ways = rim.spots.flatMap(({ z, way: [, across] }) => {
+    const from = at.top.width / 2 + z;
+    const { dry, wet } = travel(top, from, line);
+    // away from the line that stays is toward a wall that faces that way
+    const out = across * (from < line ? -1 : 1);
+    return [dry * out, wet * out];
+  });
+  const out = Math.max(0, ...ways);
+  const back = Math.max(0, ...ways.map((way) => -way));
+  const left = rim.gap - out;
+  const level: Level = left < 0 ? "fix" : left < GAP.least || rim.gap + back > GAP.most ? "tight" : "holds";
+  const gap = half(out + GAP.least);
+  return verdict({
+    id: "movement.rebated",
+    stage: "movement",
+    subject: ["top", rim.kind],
+    level,
+    text:
+      left < 0
+        ? `The top pushes the ${rim.said} apart in ${top.wet.name}`
+        : left < GAP.least
+          ? `The gap at the rebates closes to ${fine(left)} in ${top.wet.name}`
+          : `Gaps at the rebates run from ${fine(left)} to ${fine(rim.gap + back)}`,
+    why: `Toward the walls the rim goes ${fine(out)} out and ${fine(back)} in, the ${rim.said} stay; ${fine(rim.gap)} are left between them on the day.`,
+    limit: Math.round(out * 10) / 10,
+    actual: rim.gap,
+    sense: "at least",
+    unit: "mm",
+    source: "derived: travel of the rim from the fixed line, along each wall’s way",
+    remedies:
+      level === "holds" || gap === rim.gap || gap > 10 ? [] : [set(`Leave ${gap} mm at the rebates`, rim.path, gap)],
   });
 }

@@ -3,6 +3,9 @@ import * as v from "valibot";
 import { between, choice, count, distance, size } from "./fields";
 
 /** @source common practice */
+const USUAL_RIM = { kind: "under" as "under" | "beside", proud: 12, above: 0, gap: 4 };
+
+/** @source common practice */
 const USUAL_STAR = { kind: "none" as "none" | "star", height: 160, depth: 45, thickness: 26 };
 
 const splayedSchema = v.strictObject({
@@ -16,12 +19,25 @@ const splayedSchema = v.strictObject({
   shape: v.optional(choice("leg shape", ["square", "round"]), "square"),
   /** from the top's rim to the outside of the heads */
   setIn: distance("set-in of the heads", 1200),
+  /** heads end under the top, or stand outside its rim with a rebate for it */
+  rim: v.optional(
+    v.strictObject({
+      kind: choice("heads and rim", ["under", "beside"]),
+      /** of their outsides, past the rim at the top's underside */
+      proud: size("heads proud of the rim", 1, 80),
+      /** of their ends, over the top's face */
+      above: distance("heads above the top", 300),
+      /** between the rim and the rebate's wall, on the day */
+      gap: between("gap at the rebate", 0, 10, "mm"),
+    }),
+    USUAL_RIM,
+  ),
   arm: v.strictObject({
     depth: size("arm depth", 20, 200),
     thickness: size("arm thickness", 15, 200),
   }),
   /** how legs meet their arms, and arms one another */
-  joint: choice("leg to arm", ["bridle", "loose"]),
+  joint: choice("leg to arm", ["bridle", "loose", "tenon"]),
   hub: choice("middle of the arms", ["mitred", "lapped"]),
   /** low between the legs, under each arm: they meet in the middle as the arms do */
   star: v.optional(
@@ -41,7 +57,7 @@ export type SplayedChoices = v.InferOutput<typeof splayedSchema>;
 export const USUAL_SPLAYED: SplayedChoices = {
   ...{ legs: 4, turn: 45, splay: 8, section: 55, foot: 38, setIn: 90, shape: "square" },
   arm: { depth: 60, thickness: 45 },
-  ...{ joint: "bridle", hub: "lapped", star: USUAL_STAR },
+  ...{ joint: "bridle", hub: "lapped", rim: USUAL_RIM, star: USUAL_STAR },
 };
 /** Fields of the form: splayed legs. */
 export const splayedFields = { splayed: v.optional(splayedSchema, USUAL_SPLAYED) };

@@ -39,7 +39,24 @@ export function SplayedFields() {
         />
         {size("Leg section", splayed.section, "section")}
         {size("Leg section at the foot", splayed.foot, "foot")}
-        {size("Set-in of the heads", splayed.setIn, "setIn")}
+        <Choice
+          label="Heads"
+          value={splayed.rim.kind}
+          options={[
+            { value: "under", name: "Under the top" },
+            { value: "beside", name: "Outside the rim, rebated for it" },
+          ]}
+          onTake={(value) => set("Heads and rim", at("rim", "kind"), value)}
+        />
+        {splayed.rim.kind === "under" ? (
+          size("Set-in of the heads", splayed.setIn, "setIn")
+        ) : (
+          <>
+            {size("Heads outside the rim", splayed.rim.proud, "rim", "proud")}
+            {size("Heads above the top", splayed.rim.above, "rim", "above")}
+            {size("Gap at the rebate", splayed.rim.gap, "rim", "gap")}
+          </>
+        )}
         <NumberField
           label="First leg turned, degrees"
           value={splayed.turn}
@@ -55,6 +72,7 @@ export function SplayedFields() {
           options={[
             { value: "bridle", name: "Forked over the arm" },
             { value: "loose", name: "Below the arm, loose tenon" },
+            { value: "tenon", name: "Beside the arm, which is tenoned into it" },
           ]}
           onTake={(value) => set("Leg to arm", at("joint"), value)}
         />

@@ -1,5 +1,5 @@
 /** A leg that leans outward in one upright plane, cut level at both ends: what is set out for it, where it stands, its shape. mm, degrees from upright */
-import { straight } from "../../assembly/outline";
+import { Spot, straight } from "../../assembly/outline";
 import type { Place } from "../../assembly/place";
 import type { Shape } from "../../assembly/shape";
 import { coneRound } from "./round-leg";
@@ -78,33 +78,42 @@ export function leaningPlace({ lean, section }: { lean: LegLean; section: number
   };
 }
 
+/** A rebate in a head's inner side: a level floor from its inner face out to a plumb wall, and up through its end. Heights and reaches as it stands, mm */
+export interface HeadRebate {
+  /** how far out the outside of its foot stands */
+  foot: number;
+  from: number;
+  to: number;
+  wall: number;
+}
+
 /** Cut level at both ends; it tapers on four sides below `from`, along it from the foot's inner corner. */
 export function leaningShape(
   { lean, section: s, footSection: f }: { lean: LegLean; section: number; footSection: number },
   taper: number | null,
+  rebate?: HeadRebate,
 ): Shape {
-  const { tan, edge, length } = lean;
+  const { tan, edge, length, sin, cos } = lean;
   const whole = { length, width: s, thickness: s };
   const head = s * tan + edge;
   const from = taper ?? head;
   const [low, high] = [(s - f) / 2, (s + f) / 2];
   const tapers = from < head;
+  /** a spot of it as it stands, seen from its face */
+  const laid = (out: number, up: number, foot: number): Spot => {
+    const [across, along] = [out - (foot - s * cos), up + s * sin];
+    return [along * cos - across * sin, along * sin + across * cos];
+  };
+  const heads: Spot[] = [[head, 0]];
+  if (rebate) {
+    const { foot, from: floor, to, wall } = rebate;
+    const inner = foot - s * cos - (floor + s * sin) * tan;
+    heads.splice(0, 1, laid(inner, floor, foot), laid(wall, floor, foot), laid(wall, to, foot));
+  }
   const face = straight(
     tapers
-      ? [
-          [(s - low) * tan, low],
-          [from, 0],
-          [head, 0],
-          [edge, s],
-          [from, s],
-          [(s - high) * tan, high],
-        ]
-      : [
-          [s * tan, 0],
-          [head, 0],
-          [edge, s],
-          [0, s],
-        ],
+      ? [[(s - low) * tan, low], [from, 0], ...heads, [edge, s], [from, s], [(s - high) * tan, high]]
+      : [[s * tan, 0], ...heads, [edge, s], [0, s]],
   );
   const edgeView = straight([
     [0, low],

@@ -34,8 +34,8 @@ export const splayed: Base<Splayed> = {
       caption: `Set out full size: every leg ${at.lean.degrees.toFixed(1)}° from upright.`,
     },
   ],
-  describe: (_, { arms, lean, lapped, round, star }) =>
-    `${COUNTS[arms.length]} ${round ? "round " : ""}legs splayed ${lean.degrees.toFixed(1)}° under arms that ${lapped ? "lap" : "meet"} in the middle${star ? ", a star stretcher low between them" : ""}.`,
+  describe: (_, { arms, lean, lapped, round, star, beside }) =>
+    `${COUNTS[arms.length]} ${round ? "round " : ""}legs splayed ${lean.degrees.toFixed(1)}°${beside ? ", their heads outside the rim," : ""} under arms that ${lapped ? "lap" : "meet"} in the middle${star ? ", a star stretcher low between them" : ""}.`,
   sizes: (_, { round, section, footSection, lean, arm, arms, star }) => [
     [
       "Legs",

@@ -19,27 +19,34 @@ const ROUND_HEAD = 0.94;
 
 /** The joints of splayed legs, a group at a time. */
 export function splayedJoints(at: Splayed, _: Form, choices: JointChoices, shop: Shop): KindOfJoint[] {
-  const { arms, arm, section, lean, lapped, forked } = at;
+  const { arms, arm, section, lean, lapped, heads } = at;
   const meets = (receives: string, enters: string, name: string, count: number): Meets => {
     const group = `${receives}+${enters}`;
     return { id: group, group, name, receives, enters, count };
   };
   const set = (group: string, usual: TenonChoice) => choices.groups[group] ?? usual;
-  const legs = forked
-    ? bridle({
-        meets: meets("splayed-leg", "arm", "Arm into leg", arms.length),
-        section: { width: arm.depth / lean.cos, thickness: arm.thickness },
-        into: { depth: section, thickness: section },
-        off: lean.degrees,
-        thickness: set("splayed-leg+arm", USUAL_TENON).thickness,
-      })
-    : levelHead({
-        meets: meets("arm", "splayed-leg", "Leg to arm", arms.length),
-        setting: set("arm+splayed-leg", LOOSE),
-        ...{ shop, level: (at.round ? ROUND_HEAD : 1) * lean.level, thickness: (at.round ? ROUND_HEAD : 1) * section },
-        into: { depth: arm.depth, thickness: arm.thickness },
-        lean: lean.degrees,
-      });
+  const legs =
+    heads === "fork"
+      ? bridle({
+          meets: meets("splayed-leg", "arm", "Arm into leg", arms.length),
+          section: { width: arm.depth / lean.cos, thickness: arm.thickness },
+          into: { depth: section, thickness: section },
+          off: lean.degrees,
+          thickness: set("splayed-leg+arm", USUAL_TENON).thickness,
+        })
+      : heads === "face"
+        ? faceJoint(at, { kind: "arm", name: "Arm into leg", size: arm }, { choices, shop })
+        : levelHead({
+            meets: meets("arm", "splayed-leg", "Leg to arm", arms.length),
+            setting: set("arm+splayed-leg", LOOSE),
+            ...{
+              shop,
+              level: (at.round ? ROUND_HEAD : 1) * lean.level,
+              thickness: (at.round ? ROUND_HEAD : 1) * section,
+            },
+            into: { depth: arm.depth, thickness: arm.thickness },
+            lean: lean.degrees,
+          });
   const turn = ((arms[1].angle - arms[0].angle) * 180) / Math.PI;
   const between = ((turn % 180) + 180) % 180;
   /** spokes that cross, or meet in the middle */
@@ -57,31 +64,36 @@ export function splayedJoints(at: Splayed, _: Form, choices: JointChoices, shop:
         );
   const out = [legs, middle("arm", "Arm", arm, lapSet(at, between))];
   return at.star
-    ? [...out, starJoint(at, at.star, { choices, shop }), middle("star", "Stretcher", at.star, crossing(between))]
+    ? [
+        ...out,
+        faceJoint(at, { kind: "star", name: "Star stretcher to leg", size: at.star }, { choices, shop }),
+        middle("star", "Stretcher", at.star, crossing(between)),
+      ]
     : out;
 }
 
 /** Loose tenons square to a leg's inner face: sized at the face that leans most. */
-function starJoint(
+function faceJoint(
   at: Splayed,
-  star: NonNullable<Splayed["star"]>,
+  { kind, name, size }: { kind: string; name: string; size: Splayed["arm"] },
   { choices, shop }: { choices: JointChoices; shop: Shop },
 ): KindOfJoint {
-  const face = legFace(at, at.arms[0], star.from + star.depth / 2);
-  const group = "splayed-leg+star";
+  const face = legFace(at, at.arms[0], size.from + size.depth / 2);
+  const group = `splayed-leg+${kind}`;
   return blindTenon({
     meets: {
       id: group,
       group,
-      name: "Star stretcher to leg",
+      name,
       receives: "splayed-leg",
-      enters: "star",
+      enters: kind,
       count: at.arms.length,
     },
-    section: { width: star.depth / face.way.out, thickness: star.thickness },
+    section: { width: size.depth / face.way.out, thickness: size.thickness },
     into: { depth: face.section, thickness: face.section },
     setting: choices.groups[group] ?? LOOSE,
-    ...{ shop, pushed: true },
+    // a star only keeps feet apart; an arm keeps its leg from folding
+    ...{ shop, pushed: kind === "star" },
   });
 }
 

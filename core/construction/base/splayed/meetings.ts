@@ -18,7 +18,7 @@ export function splayedMeetings({ at, joints }: BaseFacts<Splayed>): Meeting[] {
   arms.forEach((arm, i) => {
     if (!leg) return;
     const [side, u] = [-arm.z, arm.x];
-    if (at.forked) {
+    if (at.heads !== "below") {
       // the leg's inner face, from the arm's lower edge up along the leg; across it from the near side of the arm
       const low = arm.head - lean.level + size.depth * lean.tan;
       const half = size.thickness / 2;

@@ -23,14 +23,14 @@ interface Spokes {
   lift: number;
 }
 
-/** Arms end along the inner face of a fork, or square beyond a head below them. */
+/** Arms end along the inner face of a leg, or square beyond a head below them. */
 const armSpokes = (at: Splayed): Spokes => ({
   words: armWords,
   size: at.arm,
   lift: 1,
   tip: (arm) => {
     const { lean, arm: size } = at;
-    if (!at.forked) return { reach: armEnd(at, arm), face: null };
+    if (at.heads === "below") return { reach: armEnd(at, arm), face: null };
     const upper = arm.head - lean.level;
     return {
       reach: upper + size.depth * lean.tan,
@@ -56,6 +56,10 @@ const planeOf = ({ out, up, way }: Facing, from: number, side: 1 | -1): Plane =>
   waste: [side * way.out, way.up, 0],
 });
 
+/** What the top's edge takes of a head that stands beside it. */
+const rebateOf = ({ beside, arms, under, rise }: Splayed, i: number) =>
+  beside ? { foot: arms[i].foot, from: under, to: under + rise, wall: beside.walls[i] } : undefined;
+
 /** Legs, and arms that meet in the middle or run through it. */
 export function splayedSticks({ at }: BaseFacts<Splayed>): AssemblyPart[] {
   const { arms, lean } = at;
@@ -69,7 +73,7 @@ export function splayedSticks({ at }: BaseFacts<Splayed>): AssemblyPart[] {
     role: "leg",
     make: "solid",
     note: `${at.round ? "Turned round; both" : "Both"} ends level, ${lean.degrees.toFixed(1)}° off square and parallel${at.footSection < at.section && !at.round ? "; tapered when its joint is cut" : ""}.`,
-    shape: at.round ? leaningRound(at) : leaningShape(at, taperFrom(at)),
+    shape: at.round ? leaningRound(at) : leaningShape(at, taperFrom(at), rebateOf(at, i)),
     place: leaningPlace(at, arm),
     opens: [arm.x * PULL.out, -PULL.down, arm.z * PULL.out],
   }));

@@ -5,14 +5,17 @@ import { topOf } from "../../top/core";
 import { USUAL } from "../../usual";
 import { armWays, LegLean, legLean, rimAt } from "../leaning";
 import { halfBetween, innerFace } from "./lean";
+import { Beside, besideRim } from "./beside";
 
-/** One arm and its leg: which way they point, and how far from the middle the head's outside and the foot's outside lie. mm */
+/** One arm and its leg: which way they point, and how far from the middle the leg's outside lies at the top's underside and on the floor. mm */
 export interface Arm {
   x: number;
   z: number;
   angle: number;
   head: number;
   foot: number;
+  /** from the middle to the top's rim */
+  rim: number;
   /** half of the angle to the arm before it and to the one after, radians */
   before: number;
   after: number;
@@ -28,8 +31,13 @@ export interface Splayed extends PieceGeometry {
   arms: Arm[];
   /** legs are turned */
   round: boolean;
-  /** legs are forked over their arms, or stand below them */
-  forked: boolean;
+  /** what a leg's head is to its arm: forked over it, under it, or what it ends against */
+  heads: "fork" | "below" | "face";
+  /** heads that stand outside the rim, with a rebate for it; null where the top covers them */
+  beside: Beside | null;
+  /** how far feet stand out from the heads, and how far a head rises over the top's underside */
+  out: number;
+  rise: number;
   /** two arms each run from leg to leg and are lapped in the middle */
   lapped: boolean;
   /** low between the legs, under the arms */
@@ -51,17 +59,22 @@ export function placeSplayed(form: Form, asBuilt: readonly AsBuilt[]): Splayed {
   const depth = measuredOr(asBuilt, "arm", "width", splayed.arm.depth);
   const thickness = measuredOr(asBuilt, "arm", "thickness", splayed.arm.thickness);
   const under = form.height - top.thickness;
-  const forked = splayed.joint === "bridle";
-  // a fork is sawn in a square head, a star is shouldered to a flat face
-  const turned = splayed.shape === "round" && !forked && splayed.star.kind === "none";
-  const lean = legLean({ height: forked ? under : under - depth, splay: splayed.splay, section });
-  const ways = armWays(splayed.legs, splayed.turn, top);
+  const heads = HEADS[splayed.joint];
   const round = form.top.outline === "ellipse";
+  const stands = splayed.rim.kind === "beside" && heads === "face" && round;
+  const rise = stands ? top.thickness + splayed.rim.above : 0;
+  const height = heads === "below" ? under - depth : under;
+  // a fork is sawn in a square head, a star and an arm are shouldered to flat faces
+  const turned = splayed.shape === "round" && heads === "below" && splayed.star.kind === "none";
+  const lean = legLean({ height: height + rise, splay: splayed.splay, section });
+  const out = Math.max(0, height) * lean.tan;
+  const ways = armWays(splayed.legs, splayed.turn, top);
   const arms = ways.map((way, i): Arm => {
-    const head = rimAt(way, top, round) - splayed.setIn;
+    const rim = rimAt(way, top, round);
+    const head = stands ? rim + splayed.rim.proud : rim - splayed.setIn;
     return {
       ...way,
-      ...{ head, foot: head + lean.out },
+      ...{ head, foot: head + out, rim },
       before: halfBetween(ways[(i + ways.length - 1) % ways.length], way),
       after: halfBetween(way, ways[(i + 1) % ways.length]),
     };
@@ -69,18 +82,20 @@ export function placeSplayed(form: Form, asBuilt: readonly AsBuilt[]): Splayed {
   const footSection = Math.min(section, splayed.foot);
   const lapped = splayed.hub === "lapped" && splayed.legs === 4;
   const { star } = splayed;
-  const at = { arms, lean, section, footSection, thickness, forked };
+  const at = { arms, lean, section, footSection, thickness, heads };
+  const beside = stands ? besideRim(arms, { top, section, lean, rise, ...splayed.rim }) : null;
   const feet = footprints(at);
   return {
     kind: "splayed",
     keeps: { end: false, side: false },
-    ...{ top, core, under, lean, section, footSection, arms, round: turned, forked, lapped, feet },
+    ...{ top, core, under, lean, section, footSection, arms, round: turned, heads, lapped, feet },
+    ...{ beside, out, rise },
+    ...(beside ? { rebated: beside.rebated } : {}),
     arm: { depth, thickness, from: under - depth },
     star: star.kind === "star" ? { depth: star.depth, thickness: star.thickness, from: star.height } : null,
     frame: frameRound(feet),
     bearers: bearersOf(arms, { depth, thickness }, lapped, (arm) => armEnd(at, arm)),
-    // a forked head comes up to the top
-    posts: forked ? arms.map((arm) => square(arm, arm.head - lean.level / 2, lean.level, section)) : [],
+    posts: postsOf({ heads, beside, arms, lean, section }),
     through: null,
     sticks: [{ kind: "splayed-leg", said: "Legs", section }],
     seats: [],
@@ -89,9 +104,25 @@ export function placeSplayed(form: Form, asBuilt: readonly AsBuilt[]): Splayed {
   };
 }
 
-/** How far an arm reaches from the middle under the top: to the outside of a fork, or beyond the head below it. */
-export const armEnd = ({ forked }: Pick<Splayed, "forked">, { head }: Pick<Arm, "head">) =>
-  forked ? head : head + BEYOND;
+const HEADS = { bridle: "fork", loose: "below", tenon: "face" } as const;
+
+/** How far an arm reaches from the middle under the top: to the outside of a fork, beyond the head below it, or to a leg's inner face. */
+export const armEnd = ({ heads, lean }: Pick<Splayed, "heads" | "lean">, { head }: Pick<Arm, "head">) =>
+  ({ fork: head, below: head + BEYOND, face: head - lean.level })[heads];
+
+/** What bears the top goes on to where a head that comes up to it ends, or to the wall of its rebate. */
+export const bearsTo = (at: Splayed, arm: Arm, i: number) =>
+  at.beside ? at.beside.walls[i] : Math.max(armEnd(at, arm), at.heads === "face" ? arm.head : 0);
+
+/** Heads that come up to the top from below it. */
+function postsOf(at: Pick<Splayed, "heads" | "beside" | "arms" | "lean" | "section">): Footprint[] {
+  const { heads, beside, arms, lean, section } = at;
+  if (heads === "below") return [];
+  return arms.map((arm, i) => {
+    const [from, to] = [arm.head - lean.level, beside ? beside.walls[i] : arm.head];
+    return square(arm, (from + to) / 2, Math.max(1, to - from), section);
+  });
+}
 
 /** Where a leg's taper begins along it, from its foot's inner corner; null where it has none. */
 export function taperFrom({
@@ -99,8 +130,9 @@ export function taperFrom({
   section: s,
   footSection: f,
   arm,
-}: Pick<Splayed, "lean" | "section" | "footSection" | "arm">): number | null {
-  const from = s * lean.tan + lean.edge - arm.depth / lean.cos - USUAL.taperBelow;
+  rise,
+}: Pick<Splayed, "lean" | "section" | "footSection" | "arm" | "rise">): number | null {
+  const from = s * lean.tan + lean.edge - (rise + arm.depth) / lean.cos - USUAL.taperBelow;
   return f < s && from > s * lean.tan + 1 ? from : null;
 }
 

@@ -2,8 +2,9 @@ import { grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdic
 import { usualRange } from "../../usual";
 import type { BaseRuleFacts, Rule } from "../base";
 import { kneeRoomUnder } from "../knee-room";
-import { outAt } from "./lean";
-import { armEnd, legFace, Splayed } from "./place";
+import { bearsTo, Splayed } from "./place";
+import { headsBeside, rebates } from "./rim-rules";
+import { starGoesIn, starLies } from "./star-rules";
 import { tips } from "./tips";
 
 type Facts = BaseRuleFacts<Splayed>;
@@ -17,11 +18,6 @@ const SPLAY = {
   /** a foot past the top's rim is walked into, mm */
   past: 15,
   trips: 60,
-  /** a star below the arms, and out of the way of feet, mm */
-  clear: 40,
-  kicked: 60,
-  /** leaning by less, a loose tenon's slack lets a fork go on, degrees */
-  slack: 2,
   /** an arm reaches so much of the way to the rim */
   bears: 0.7,
 };
@@ -33,6 +29,8 @@ export const SPLAYED_RULES: readonly Rule<Facts>[] = [
   splay,
   slim,
   turnedRound,
+  headsBeside,
+  rebates,
   feetOut,
   kneeRoom,
   tips,
@@ -50,7 +48,7 @@ function legsFit({ at, form }: Facts): Verdict {
   const hub = Math.max(...arms.map(({ after }) => arm.thickness / 2 / Math.tan(Math.max(0.1, after))));
   const free = Math.min(...arms.map(({ head }) => head - lean.level)) - hub;
   const level: Level = lean.edge <= arm.depth ? "fix" : grade(free, "at least", 60, 20);
-  const setIn = Math.floor(form.splayed.setIn - (60 - free));
+  const setIn = at.beside ? -1 : Math.floor(form.splayed.setIn - (60 - free));
   return verdict({
     id: "form.ends-fit",
     stage: "form",
@@ -62,7 +60,7 @@ function legsFit({ at, form }: Facts): Verdict {
         : free <= 0
           ? "The legs meet in the middle: no arm is left between them"
           : `${mm(free)} of arm between the middle and the legs`,
-    why: `Heads stand ${mm(form.splayed.setIn)} in from the rim of a top ${mm(at.top.length)} by ${mm(at.top.width)}; a head is ${mm(lean.level)} long.`,
+    why: `Heads stand ${at.beside ? `${mm(form.splayed.rim.proud)} outside` : `${mm(form.splayed.setIn)} in from`} the rim of a top ${mm(at.top.length)} by ${mm(at.top.width)}; a head is ${mm(lean.level)} long.`,
     limit: 60,
     actual: Math.round(free),
     sense: "at least",
@@ -93,7 +91,8 @@ function laps({ at, form }: Facts): Verdict | null {
 }
 
 function splay({ at }: Facts): Verdict {
-  const { degrees, out, edge } = at.lean;
+  const { out, lean } = at;
+  const { degrees, edge } = lean;
   const level: Level =
     degrees > SPLAY.most ? "fix" : degrees > SPLAY.high || (degrees > 0 && degrees < SPLAY.low) ? "tight" : "holds";
   return verdict({
@@ -127,7 +126,7 @@ function slim({ at }: Facts): Verdict {
 /** What meets a leg below its head wants a flat face. */
 function turnedRound({ at, form }: Facts): Verdict | null {
   if (form.splayed.shape !== "round") return null;
-  const why = at.forked ? "fork" : at.star ? "star" : null;
+  const why = at.heads === "below" ? (at.star ? "star" : null) : at.heads;
   const square = set("Leave the legs square", path("shape"), "square");
   return verdict({
     id: "form.turned",
@@ -137,36 +136,47 @@ function turnedRound({ at, form }: Facts): Verdict | null {
     text:
       why === "fork"
         ? "A fork is sawn in a square head: the legs stay square"
-        : why === "star"
-          ? "The star’s shoulders want flat faces: the legs stay square"
+        : why
+          ? `The ${why === "star" ? "star’s" : "arms’"} shoulders want flat faces: the legs stay square`
           : `Legs are turned from ${mm(at.section)} to ${mm(at.footSection)} at the foot, each under its arm`,
     why: "Their heads are slotted while they are square; the slot’s ends are within the round.",
     remedies:
-      why === "fork"
-        ? [set("Stand the legs below their arms", path("joint"), "loose"), square]
-        : why === "star"
-          ? [set("Leave the star out", path("star", "kind"), "none"), square]
+      why === "star"
+        ? [set("Leave the star out", path("star", "kind"), "none"), square]
+        : why
+          ? [...(at.star ? [] : [set("Stand the legs below their arms", path("joint"), "loose")]), square]
           : [],
   });
 }
 
 /** Feet past the rim are walked into. */
 function feetOut({ at, form }: Facts): Verdict {
-  const past = Math.max(...at.arms.map(({ foot, head }) => foot - head)) - form.splayed.setIn;
-  const level = grade(past, "at most", SPLAY.past, SPLAY.trips);
-  const setIn = Math.ceil((at.lean.out + 5) / 5) * 5;
+  const { beside } = at;
+  const past = Math.max(...at.arms.map(({ foot, rim }) => foot - rim));
+  // legs that stand outside are seen from above: they are walked round
+  const [good, most] = beside ? [SPLAY.trips, 2 * SPLAY.trips] : [SPLAY.past, SPLAY.trips];
+  const level = grade(past, "at most", good, most);
+  const setIn = Math.ceil((at.out + 5) / 5) * 5;
+  const splay = Math.floor(((Math.atan((good - form.splayed.rim.proud - 1) / at.under) * 180) / Math.PI) * 2) / 2;
   return verdict({
     id: "form.feet-out",
     stage: "form",
     subject: ["splayed-leg"],
     level,
     text: past > 0 ? `Feet stand ${mm(past)} past the top’s rim` : `Feet stay ${mm(-past)} inside the rim`,
-    why: `Heads are ${mm(form.splayed.setIn)} in from the rim and feet ${mm(at.lean.out)} out from them: past ${mm(SPLAY.past)} a foot is walked into.`,
-    limit: SPLAY.past,
+    why: `Heads are ${beside ? `${mm(form.splayed.rim.proud)} outside` : `${mm(form.splayed.setIn)} in from`} the rim and feet ${mm(at.out)} out from them: past ${mm(good)} a foot is walked into${beside ? ", even one whose head is seen" : ""}.`,
+    limit: good,
     actual: Math.round(past),
     sense: "at most",
     unit: "mm",
-    remedies: level === "holds" ? [] : [set(`Set the heads in by ${setIn} mm`, path("setIn"), setIn)],
+    remedies:
+      level === "holds"
+        ? []
+        : !beside
+          ? [set(`Set the heads in by ${setIn} mm`, path("setIn"), setIn)]
+          : splay > 0
+            ? [set(`Splay the legs ${splay}°`, path("splay"), splay)]
+            : [],
   });
 }
 
@@ -181,10 +191,10 @@ function kneeRoom({ form, at }: Facts): Verdict | null {
 }
 
 /** What holds the top flat reaches most of the way to its rim. */
-function bears({ at, form }: Facts): Verdict {
-  const share = Math.min(...at.arms.map((arm) => armEnd(at, arm) / Math.max(1, arm.head + form.splayed.setIn)));
+function bears({ at }: Facts): Verdict {
+  const share = Math.min(...at.arms.map((arm, i) => bearsTo(at, arm, i) / Math.max(1, arm.rim)));
   const level = grade(share, "at least", SPLAY.bears, 0.5);
-  const setIn = Math.floor(Math.min(...at.arms.map(({ head }) => head + form.splayed.setIn)) * (1 - SPLAY.bears) - 5);
+  const setIn = Math.floor(Math.min(...at.arms.map(({ rim }) => rim)) * (1 - SPLAY.bears) - 5);
   return verdict({
     id: "form.brace",
     stage: "form",
@@ -210,57 +220,5 @@ function armStiff({ at }: Facts): Verdict {
       low: "Its joint is the only thing that keeps a leg from folding in or out.",
       high: "Knees meet it.",
     },
-  });
-}
-
-/** A star lies over the floor, under the arms, and has wood between the middle and the legs. */
-function starLies({ at }: Facts): Verdict | null {
-  const { star, arms, arm } = at;
-  if (!star) return null;
-  const over = star.from + star.depth + SPLAY.clear - arm.from;
-  const most = Math.max(0, Math.floor(arm.from - star.depth - SPLAY.clear));
-  const reach = Math.min(
-    ...arms.map((each) => outAt(legFace(at, each, star.from + star.depth), star.from + star.depth)),
-  );
-  const level: Level = over > 0 || reach < SPLAY.clear ? "fix" : star.from < SPLAY.kicked ? "tight" : "holds";
-  return verdict({
-    id: "form.stretcher",
-    stage: "form",
-    subject: ["star"],
-    level,
-    text:
-      over > 0
-        ? "The star lies in the arms, or too close below them"
-        : reach < SPLAY.clear
-          ? "The legs stand too close together for a star between them"
-          : `The star lies ${mm(star.from)} above the floor, ${mm(Math.round(reach))} from the middle to each leg`,
-    why: `It is ${mm(star.depth)} deep under arms at ${mm(arm.from)}; lower than ${mm(SPLAY.kicked)} it is kicked, and swept against.`,
-    limit: most,
-    actual: star.from,
-    sense: "at most",
-    unit: "mm",
-    remedies:
-      over > 0
-        ? [set(`Set it ${mm(most)} high`, path("star", "height"), most)]
-        : level === "tight"
-          ? [set("Set it 160 mm high", path("star", "height"), 160)]
-          : [],
-  });
-}
-
-/** Forks go on level; a star's tenons stand square to faces that lean. Both can't close at once. */
-function starGoesIn({ at, form }: Facts): Verdict | null {
-  if (!at.star) return null;
-  const stuck = at.forked && form.splayed.splay > SPLAY.slack;
-  return verdict({
-    id: "form.star-order",
-    stage: "form",
-    subject: ["star", "splayed-leg"],
-    level: stuck ? "fix" : "holds",
-    text: stuck
-      ? "Forked legs go on level: the star’s tenons, square to legs that lean, won’t let them"
-      : "Legs close on the star first, the arms come down on them",
-    why: "A leg can be pushed home one way only. Onto a fork it goes level, onto a tenon square to its face it goes aslant.",
-    remedies: stuck ? [set("Stand the legs below their arms", path("joint"), "loose")] : [],
   });
 }

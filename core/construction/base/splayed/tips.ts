@@ -9,7 +9,8 @@ const MOST = 6;
 
 /** A push lifts the foot behind; who sits there has their weight outside the line between two feet. */
 export function tips({ at, form, weight }: BaseRuleFacts<Splayed>): Verdict {
-  const { setIn, legs } = form.splayed;
+  const { legs } = form.splayed;
+  const setIn = at.beside ? 0 : form.splayed.setIn;
   const more = (most: number) => (legs < most ? [set(`Stand it on ${legs + 1} legs`, path("legs"), legs + 1)] : []);
   return tipsBetween({
     ...{ form, weight, subject: ["splayed-leg", "top"] },

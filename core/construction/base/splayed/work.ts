@@ -4,9 +4,15 @@ import type { BaseWork, WorkFacts } from "../base";
 import { legNumbers } from "./joints";
 import type { Splayed } from "./place";
 
+/** The step that last fits an arm to its leg. */
+const ARM_STEP = { fork: "tongues", below: "heads", face: "arm-ends" } as const;
+
 /** The order of splayed legs: joints while everything is square, tapers after, arms joined in the middle, legs last. */
-export function splayedWork({ at, thick, milled, grooved, fullHours, clampHours }: WorkFacts<Splayed>): BaseWork {
-  const { lean, arms, lapped, forked, round, section, footSection, star } = at;
+export function splayedWork({ at, form, thick, milled, grooved, fullHours, clampHours }: WorkFacts<Splayed>): BaseWork {
+  const { lean, arms, lapped, heads, beside, round, section, footSection, star } = at;
+  const forked = heads === "fork";
+  /** cut in faces of legs that are level and have their taper and rebate */
+  const tenoned = heads === "face";
   const tapered = footSection < section || round;
   const off = `${lean.degrees.toFixed(1)}°`;
   const shoulders = listed([...new Set(arms.map(({ head }) => mm(Math.round((head - lean.level) * 2) / 2)))]);
@@ -14,25 +20,27 @@ export function splayedWork({ at, thick, milled, grooved, fullHours, clampHours 
     .slice(2, 5)
     .map(({ what, setting }) => `${what.toLowerCase()} ${setting}`)
     .join(", ");
-  const joint: Step = forked
-    ? step({
-        id: "forks",
-        title: "Saw the slots in the legs’ heads",
-        detail: `While the legs are square: from both faces, straight down the middle, their bottoms ${off} off square; the heads stay long until they are cut level.`,
-        parts: ["splayed-leg"],
-        after: ["set-out", ...thick],
-        hours: arms.length * TIME.mortise * 1.5,
-        caution: "Legs stand on end at the saw: clamped to a tall fence, never by hand.",
-      })
-    : step({
-        id: "heads",
-        title: "Slot the heads and the arms",
-        detail: `Straight up from the level cut; the arms from below, marked from the heads.`,
-        parts: ["splayed-leg", "arm"],
-        after: ["ends", ...milled],
-        hours: 2 * arms.length * TIME.mortise,
-        check: "The loose tenons stop short of the legs’ sloping faces.",
-      });
+  const joint: Step | null = tenoned
+    ? null
+    : forked
+      ? step({
+          id: "forks",
+          title: "Saw the slots in the legs’ heads",
+          detail: `While the legs are square: from both faces, straight down the middle, their bottoms ${off} off square; the heads stay long until they are cut level.`,
+          parts: ["splayed-leg"],
+          after: ["set-out", ...thick],
+          hours: arms.length * TIME.mortise * 1.5,
+          caution: "Legs stand on end at the saw: clamped to a tall fence, never by hand.",
+        })
+      : step({
+          id: "heads",
+          title: "Slot the heads and the arms",
+          detail: `Straight up from the level cut; the arms from below, marked from the heads.`,
+          parts: ["splayed-leg", "arm"],
+          after: ["ends", ...milled],
+          hours: 2 * arms.length * TIME.mortise,
+          check: "The loose tenons stop short of the legs’ sloping faces.",
+        });
   const steps: Step[] = [
     step({
       id: "set-out",
@@ -43,7 +51,7 @@ export function splayedWork({ at, thick, milled, grooved, fullHours, clampHours 
       hours: 0.5,
       check: "The bevel set on the drawing fits the saw’s gauge.",
     }),
-    ...(forked ? [joint] : []),
+    ...(forked && joint ? [joint] : []),
     step({
       id: "ends",
       title: "Cut feet and heads level",
@@ -53,7 +61,20 @@ export function splayedWork({ at, thick, milled, grooved, fullHours, clampHours 
       hours: 0.2 * arms.length + 0.3,
       check: "All alike when they are stacked.",
     }),
-    ...(forked ? [] : [joint]),
+    ...(forked || !joint ? [] : [joint]),
+    ...(beside
+      ? [
+          step({
+            id: "rebates",
+            title: "Saw the rebates in the heads",
+            detail: `Floor ${mm(at.rise)} below the head’s end and level, wall plumb: both ${off} off the leg’s own sides, taken from the drawing. ${fine(beside.left)} stay outside the wall.`,
+            parts: ["splayed-leg"],
+            after: ["ends"],
+            hours: arms.length * TIME.tenon,
+            check: `An offcut as thick as the top lies on the floor and against the wall of every leg, no light under it.`,
+          }),
+        ]
+      : []),
     lapped
       ? step({
           id: "hub",
@@ -95,11 +116,24 @@ export function splayedWork({ at, thick, milled, grooved, fullHours, clampHours 
               ? `Between centres, the slots filled with offcuts: ${mm(section)} at the head, ${fine(footSection)} at the foot, straight between; level cuts are sawn afterwards, in a cradle that holds the round.`
               : `From 10 mm below the arm to ${fine(footSection)} at the foot, all four sides alike.`,
             parts: ["splayed-leg"],
-            after: ["ends", forked ? "forks" : "heads"],
+            after: ["ends", ...(forked ? ["forks"] : tenoned ? [] : ["heads"]), ...(beside ? ["rebates"] : [])],
             hours: arms.length * TIME.shape,
             caution: round
               ? "Square corners that turn can’t be seen: the rest clear of them, turned round by hand first; a face shield."
               : "Taper jig: hold-downs, and the leg’s thick end first.",
+          }),
+        ]
+      : []),
+    ...(tenoned
+      ? [
+          step({
+            id: "arm-ends",
+            title: "Shoulder the arms to the legs",
+            detail: `${off} off square, ${shoulders} from the middle along the upper edge; the tenons square to that shoulder, their mortises square to the leg’s inner face, from its ${beside ? "rebate’s floor" : "head"} down.`,
+            parts: ["arm", "splayed-leg"],
+            after: ["hub", "ends", ...(beside ? ["rebates"] : []), ...(tapered ? ["taper"] : [])],
+            hours: arms.length * (TIME.tenon + TIME.mortise),
+            check: `Arm and ${beside ? "rebate" : "head"} flush above; the shoulder closes on the leg’s inner face.`,
           }),
         ]
       : []),
@@ -111,7 +145,7 @@ export function splayedWork({ at, thick, milled, grooved, fullHours, clampHours 
             title: "Cut the star to the legs",
             detail: `${lapped ? "Two stretchers lapped" : "Stretchers sawn to points"} in the middle as the arms are; their outer shoulders are the legs’ own slope, marked from legs that stand dry under their arms, ${mm(star.from)} above the floor. Then the slots, square to each shoulder, and in the legs square to their inner faces.`,
             parts: ["star", "splayed-leg"],
-            after: [...milled, "hub", forked ? "tongues" : "heads", ...(tapered ? ["taper"] : [])],
+            after: [...milled, "hub", ARM_STEP[heads], ...(tapered ? ["taper"] : [])],
             hours: 1 + arms.length * (TIME.tenon + TIME.mortise),
             check: "Flat on the bench the star lies on all its lower edges.",
           }),
@@ -124,7 +158,7 @@ export function splayedWork({ at, thick, milled, grooved, fullHours, clampHours 
       parts: ["splayed-leg", "arm", ...(star ? ["star"] : [])],
       after: [
         ...(star ? ["star"] : []),
-        forked ? "tongues" : "heads",
+        ARM_STEP[heads],
         "hub",
         "ends",
         ...(tapered ? ["taper"] : []),
@@ -158,11 +192,13 @@ export function splayedWork({ at, thick, milled, grooved, fullHours, clampHours 
     step({
       id: "glue-base",
       title: "Glue the legs to their arms",
-      detail: forked
-        ? "Upside down, a clamp across each fork and one along the arm; the heads flush with the board."
-        : star
-          ? "The legs onto the star first, all at once, a band round them drawn tight; while it is wet the arms down onto the heads, a clamp over each."
-          : "Upside down on the flat board, legs held from folding by a band round their feet.",
+      detail: tenoned
+        ? `Upside down on the flat board, ${star ? "arms and star into each leg at once" : "each leg onto its arm"}, a band round ${star ? "arms and star" : "the heads"} drawn tight over blocks sawn to ${off}${beside ? "; a ring as large as the top, or the top itself, in the rebates" : ""}.`
+        : forked
+          ? "Upside down, a clamp across each fork and one along the arm; the heads flush with the board."
+          : star
+            ? "The legs onto the star first, all at once, a band round them drawn tight; while it is wet the arms down onto the heads, a clamp over each."
+            : "Upside down on the flat board, legs held from folding by a band round their feet.",
       parts: ["splayed-leg", "arm", ...(star ? ["star"] : [])],
       after: ["glue-ends"],
       hours: TIME.glueFrame,
@@ -187,6 +223,15 @@ export function splayedWork({ at, thick, milled, grooved, fullHours, clampHours 
           arms.length === 3 ? "Three feet never rock: the top’s height is what to check." : "No rock on a flat floor.",
       }),
     ],
+    ...(beside
+      ? {
+          attach: {
+            title: "Let the top down between the heads",
+            detail: `Straight down onto the rebates’ floors, ${fine(form.splayed.rim.gap)} left at every wall; screwed through the arms with the grain line that stays in the middle.`,
+            check: "The same gap at every head.",
+          },
+        }
+      : {}),
     apart: ["sand-base", "glue-ends"],
     closing: "glue-base",
     closed: ["glue-base"],
