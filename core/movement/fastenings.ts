@@ -1,5 +1,6 @@
 import type { Bearer, PieceGeometry } from "../construction/geometry";
 import type { JointChoices, Piece } from "../piece/schema";
+import { underLid } from "../construction/hatch/hatch";
 import { pocketOpens } from "../joinery/pocket-screwed";
 import { wayOf } from "../joinery/fastening";
 import type { Play } from "../joinery/fastening/way";
@@ -37,25 +38,29 @@ export function fastenersFor(
   const travels = (fromFront: number, under: Fastener["under"]) =>
     under !== "field" ? { dry: 0, wet: 0 } : travel(top, fromFront, heldAt(fromFront));
   const fixed = fixedScrews(piece, at);
-  return placeFasteners(
-    at,
-    wayOf(joints).names.id,
-    {
-      ...{ width, spacing: joints.buttons.spacing, fromEnd: pockets(joints) },
-      along: (bearer) => (slabs.length > 0 ? besideMiddles(slabs, at, bearer) : null),
-    },
-    travels,
-  )
-    .filter((each) => slabs.length === 0 || slabOver(slabs, at, each, UNDER_SLAB) !== null)
-    .filter(({ bearer, run, x, z }) =>
-      fixed.every(
-        (screw) =>
-          screw.bearer !== bearer ||
-          Math.abs(screw.z - z) >= BESIDE_FIXED ||
-          // on what runs along, all stand in one line with it: only those beside it give way
-          (run === "along" && Math.abs(screw.x - x) >= BESIDE_FIXED),
-      ),
-    );
+  return (
+    placeFasteners(
+      at,
+      wayOf(joints).names.id,
+      {
+        ...{ width, spacing: joints.buttons.spacing, fromEnd: pockets(joints) },
+        along: (bearer) => (slabs.length > 0 ? besideMiddles(slabs, at, bearer) : null),
+      },
+      travels,
+    )
+      // a lid is held by nothing
+      .filter((each) => !underLid(form, each, width / 2))
+      .filter((each) => slabs.length === 0 || slabOver(slabs, at, each, UNDER_SLAB) !== null)
+      .filter(({ bearer, run, x, z }) =>
+        fixed.every(
+          (screw) =>
+            screw.bearer !== bearer ||
+            Math.abs(screw.z - z) >= BESIDE_FIXED ||
+            // on what runs along, all stand in one line with it: only those beside it give way
+            (run === "along" && Math.abs(screw.x - x) >= BESIDE_FIXED),
+        ),
+      )
+  );
 }
 
 /** Two below each slab, on either side of its middle line: alone it would cup round its fixed screw. */

@@ -2,12 +2,12 @@
 import * as v from "valibot";
 import { between, choice, size } from "./fields";
 
-/** It turns up on hinges at its back or front edge, or lifts out. */
-export const HATCHES = ["none", "hinged-back", "hinged-front", "lifts-out"] as const;
+/** It turns up on hinges at its back or front edge, lifts out, or slides out of the top's right or left end. */
+export const HATCHES = ["none", "hinged-back", "hinged-front", "lifts-out", "slides-right", "slides-left"] as const;
 
 const hatchSchema = v.strictObject({
   kind: choice("lid in the top", HATCHES),
-  /** of its opening, along the top and across it; its middle right of the top's and behind it */
+  /** of its opening, along the top and across it; its middle right of the top's, unless it slides out of an end, and behind it */
   length: size("length of the lid's opening", 60, 3000),
   width: size("width of the lid's opening", 40, 1500),
   x: between("place of the lid", -3000, 3000, " mm"),

@@ -11,6 +11,8 @@ const KINDS: { value: HatchChoices["kind"]; name: string }[] = [
   { value: "hinged-back", name: "Hinged at its back edge" },
   { value: "hinged-front", name: "Hinged at its front edge" },
   { value: "lifts-out", name: "Lifts out" },
+  { value: "slides-right", name: "Slides out of the right end" },
+  { value: "slides-left", name: "Slides out of the left end" },
 ];
 
 /** A lid that is part of the top. */
@@ -18,6 +20,7 @@ export function HatchFields() {
   const { piece } = usePiece();
   const { set } = useSet();
   const { hatch } = piece.form;
+  const slides = hatch.kind.startsWith("slides");
   const size = (label: string, key: Exclude<keyof HatchChoices, "kind">) => (
     <LengthField label={label} value={hatch[key]} onTake={(to) => set(label, ["form", "hatch", key], to)} />
   );
@@ -33,11 +36,11 @@ export function HatchFields() {
         <>
           {size("Opening along the top", "length")}
           {size("Opening across it", "width")}
-          {size("Right of the middle", "x")}
+          {!slides && size("Right of the middle", "x")}
           {size("Behind the middle", "y")}
           {size("Gap all round", "gap")}
-          {size("Ledge under it", "ledge")}
-          {size("Ledge thickness", "thickness")}
+          {!slides && size("Ledge under it", "ledge")}
+          {!slides && size("Ledge thickness", "thickness")}
         </>
       )}
     </Group>

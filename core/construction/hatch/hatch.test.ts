@@ -117,7 +117,7 @@ it(
     fc.assert(
       fc.property(
         fc.record({
-          kind: fc.constantFrom("hinged-back", "hinged-front", "lifts-out"),
+          kind: fc.constantFrom("hinged-back", "hinged-front", "lifts-out", "slides-right", "slides-left"),
           length: fc.integer({ min: 60, max: 900 }),
           width: fc.integer({ min: 40, max: 400 }),
           x: fc.integer({ min: -400, max: 400 }),

@@ -10,6 +10,7 @@ import type { Form } from "../../piece/schema";
 import { turnOf } from "../../units/steady";
 import type { PieceGeometry } from "../geometry";
 import { LIFT } from "../top/part";
+import { lidGrooves, slidOut, slipParts, topGrooves } from "./slides";
 import { stripesOf } from "../top/stripes";
 
 export const HATCH_BY = "hatch";
@@ -18,7 +19,10 @@ const LEDGE = "top+hatch-ledge";
 const HATCH = { beyond: 30, under: 25, hinge: { every: 350, fromEnd: 45, long: 50, high: 22 }, opens: 100 };
 
 export interface Hatch {
+  /** at its back edge or its front one */
   hinged: 1 | -1 | null;
+  /** out of the top's right end or its left one */
+  slides: 1 | -1 | null;
   x: { from: number; to: number };
   y: { from: number; to: number };
   gap: number;
@@ -27,24 +31,37 @@ export interface Hatch {
 }
 
 /** What keeps a lid out of a top; null where nothing does, or none is asked for. */
-export type HatchHindrance = "field" | "parting" | "lid";
-export function hatchHindrance({ hatch, field, parting, turn, kind }: Form): HatchHindrance | null {
+export type HatchHindrance = "field" | "parting" | "lid" | "end";
+export function hatchHindrance({ hatch, field, parting, turn, kind, ends, top }: Form): HatchHindrance | null {
   if (hatch.kind === "none") return null;
   if (field === "slats" || field === "slabs") return "field";
   if (parting.kind !== "none" || turn.kind !== "none") return "parting";
-  return kind === "box" ? "lid" : null;
+  if (kind === "box") return "lid";
+  return slidesOut(hatch) !== null && (ends !== "none" || top.outline !== "rectangle") ? "end" : null;
 }
+
+const slidesOut = ({ kind }: Form["hatch"]) => (kind === "slides-right" ? 1 : kind === "slides-left" ? -1 : null);
 
 export function hatchOf(form: Form): Hatch | null {
   const { hatch } = form;
   if (hatch.kind === "none" || hatchHindrance(form) !== null) return null;
-  const { x, y, length, width, gap, ledge, thickness } = hatch;
+  const { y, length, width, gap, ledge, thickness } = hatch;
+  const slides = slidesOut(hatch);
+  const x = slides === null ? hatch.x : (slides * (form.top.length - length)) / 2;
   return {
-    hinged: hatch.kind === "lifts-out" ? null : hatch.kind === "hinged-back" ? 1 : -1,
+    hinged: hatch.kind === "hinged-back" ? 1 : hatch.kind === "hinged-front" ? -1 : null,
+    slides,
     x: { from: x - length / 2, to: x + length / 2 },
     y: { from: y - width / 2, to: y + width / 2 },
     ...{ gap, ledge: Math.min(ledge, (width - 2 * gap) / 2), thickness },
   };
+}
+
+/** Whether a place under the top lies below its lid, or nearer to that than so much. x and z from the top’s middle, mm */
+export function underLid(form: Form, { x, z }: { x: number; z: number }, margin: number): boolean {
+  const hatch = hatchOf(form);
+  const within = (at: number, span: Hatch["x"]) => at > span.from - margin && at < span.to + margin;
+  return hatch !== null && within(x, hatch.x) && within(-z, hatch.y);
 }
 
 /** Lying: along the top, its width to the back, up. @param y  of its front edge */
@@ -57,11 +74,13 @@ const panelFront = (form: Form, { top, core }: PieceGeometry) =>
 export function hatchParts(form: Form, at: PieceGeometry): AssemblyPart[] {
   const hatch = hatchOf(form);
   if (!hatch) return [];
-  const { x, y, gap, thickness } = hatch;
-  const [length, width] = [x.to - x.from - 2 * gap, y.to - y.from - 2 * gap];
+  const { x, y, gap, thickness, slides } = hatch;
+  // out of an end it has a gap at the other only
+  const [length, width] = [x.to - x.from - (slides ? 1 : 2) * gap, y.to - y.from - 2 * gap];
   if (length <= 0 || width <= 0) return [];
-  const way =
-    hatch.hinged === null
+  const way = slides
+    ? `run on slips in its long edges, out of the top’s ${slides > 0 ? "right" : "left"} end`
+    : hatch.hinged === null
       ? "lifted out by a hole for two fingers"
       : `hung at its ${hatch.hinged > 0 ? "back" : "front"} edge`;
   return [
@@ -69,11 +88,12 @@ export function hatchParts(form: Form, at: PieceGeometry): AssemblyPart[] {
       ...{ id: "HL", kind: "hatch", name: "Lid", said: "lid in the top", letter: "HL", role: "panel", make: "solid" },
       note: `Sawn out of the top itself, so that its grain runs on; ${way}.`,
       shape: { length, width, thickness: at.top.thickness },
-      place: lying(x.from + gap, at.under, y.from + gap),
-      ...{ adds: [], cuts: [], opens: [0, 1.2 * LIFT, 0] },
+      place: lying(x.from + (slides === -1 ? 0 : gap), at.under, y.from + gap),
+      ...{ adds: [], cuts: slides ? lidGrooves(hatch, at, { length, width }) : [], opens: [0, 1.2 * LIFT, 0] },
       ...stripsIn(form, at, { from: y.from + gap, width }),
     },
-    ...ledgesOf(hatch).map(({ from, wide }, i): AssemblyPart => ({
+    ...(slides ? slipParts(hatch, at, length) : []),
+    ...(slides ? [] : ledgesOf(hatch)).map(({ from, wide }, i): AssemblyPart => ({
       ...{
         id: `HE${i + 1}`,
         kind: "hatch-ledge",
@@ -122,12 +142,27 @@ export function withOpening(parts: readonly AssemblyPart[], at: PieceGeometry, f
     shape: { length: x.to - x.from, width: y.to - y.from, thickness: at.top.thickness + 2 },
     place: { ...HOME, at: [x.from + at.core.shoulder / 2, y.from + panelFront(form, at), -1] },
   };
-  return parts.map((part) => (part.id === "T" ? { ...part, cuts: [...part.cuts, opening] } : part));
+  const front: Vec = [at.core.shoulder / 2, panelFront(form, at), 0];
+  const cuts = hatch.slides ? [...throughEnd(opening), ...topGrooves(hatch, at, front)] : [opening];
+  return parts.map((part) => (part.id === "T" ? { ...part, cuts: [...part.cuts, ...cuts] } : part));
+
+  /** the same, out through the end and a little beyond it */
+  function throughEnd(cut: Worked): Worked[] {
+    const [along, across, up] = cut.place.at;
+    const back = hatch!.slides === -1 ? 1 : 0;
+    return [
+      {
+        ...cut,
+        shape: { ...cut.shape, length: cut.shape.length + 1 },
+        place: { ...cut.place, at: [along - back, across, up] },
+      },
+    ];
+  }
 }
 
 export function hatchJoints(form: Form, at: PieceGeometry): { joints: KindOfJoint[]; meetings: Meeting[] } {
   const hatch = hatchOf(form);
-  if (!hatch || hatchParts(form, at).length === 0) return { joints: [], meetings: [] };
+  if (!hatch || hatch.slides || hatchParts(form, at).length === 0) return { joints: [], meetings: [] };
   const { x, y } = hatch;
   const length = x.to - x.from + 2 * HATCH.beyond;
   const joint = glued(
@@ -178,7 +213,8 @@ export function hatchPoses(form: Form, at: PieceGeometry): Pose[] {
   const hatch = hatchOf(form);
   const [lid] = hatchParts(form, at);
   if (!hatch || !lid) return [];
-  const { x, y, gap, hinged } = hatch;
+  const { x, y, gap, hinged, slides } = hatch;
+  if (slides) return [slidOut(hatch, hatchParts(form, at))];
   if (hinged === null) {
     const { place } = lid;
     const up: Vec = [place.at[0], place.at[1] + at.top.thickness + 60, place.at[2]];

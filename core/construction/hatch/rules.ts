@@ -1,27 +1,25 @@
 /** Whether a lid can be sawn out of the top where it was put: wood round it, nothing below its ledges, a gap that stays open. */
 import { boxIn } from "../../assembly/part-box";
-import type { AssemblyPart } from "../../assembly/part";
+import { AssemblyPart, posed } from "../../assembly/part";
 import { HOME } from "../../assembly/place";
 import { coefficientAt } from "../../movement/coefficient";
-import type { Form } from "../../piece/schema";
 import { fine, grade, Level, mm, Remedy, set, Verdict, verdict } from "../../verdict/verdict";
-import type { Species } from "../../wood/species";
 import { facingOf, panelWidth } from "../facing/facing";
-import type { PieceGeometry } from "../geometry";
 import { keptAt, shapedTop } from "../top/outline";
+import type { HatchFacts } from "./facts";
 import { Hatch, HatchHindrance, hatchHindrance, hatchOf } from "./hatch";
-
-export interface HatchFacts {
-  form: Form;
-  at: PieceGeometry;
-  species: Species;
-  parts: readonly AssemblyPart[];
-}
+import { slidOut } from "./slides";
+import { SLIDE_RULES } from "./slide-rules";
 
 /** Wood round the opening, mm; the gap when both are as wet as they get; a lid that lies in the sun while the top doesn't is so much drier, percent. @source common practice */
 const OPENING = { round: { good: 60, least: 30 }, open: { good: 0.8, least: 0.3 }, lags: 1.5 };
 
-export const HATCH_RULES: readonly ((facts: HatchFacts) => Verdict | null)[] = [hatchGoes, hatchClear, hatchGap];
+export const HATCH_RULES: readonly ((facts: HatchFacts) => Verdict | null)[] = [
+  hatchGoes,
+  hatchClear,
+  hatchGap,
+  ...SLIDE_RULES,
+];
 
 const path = (what: string) => ["form", "hatch", what];
 const NONE = set("Leave the lid out", path("kind"), "none");
@@ -30,10 +28,15 @@ const WHY: Record<HatchHindrance, string> = {
   field: "It is sawn out of one panel: slats and slabs have none.",
   parting: "The top parts or folds where it would be.",
   lid: "The whole top is a lid already.",
+  end: "It slides out of a straight end: breadboards, a frame and a curved outline close that.",
 };
 
 /** The least wood between the opening and whatever ends the panel: its edges, its cut-outs; negative where it runs out. */
-function woodRound({ form, at }: Pick<HatchFacts, "form" | "at">, { x, y }: Hatch): number {
+function woodRound({ form, at }: Pick<HatchFacts, "form" | "at">, hatch: Hatch): number {
+  const { x: opening, y, slides } = hatch;
+  // the end it slides out of ends nothing
+  const open = Math.min(OPENING.round.good + 1, opening.to - opening.from);
+  const x = { from: opening.from + (slides === -1 ? open : 0), to: opening.to - (slides === 1 ? open : 0) };
   const whole = {
     ...shapedTop(form.top, at),
     ...{ length: at.core.shoulder, width: panelWidth(form, at) },
@@ -52,8 +55,8 @@ function woodRound({ form, at }: Pick<HatchFacts, "form" | "at">, { x, y }: Hatc
   // a cut-out inside the opening is in it, whatever its rim keeps
   const inside = form.top.cutouts.some(
     (cut) =>
-      cut.x + cut.length / 2 > x.from &&
-      cut.x - cut.length / 2 < x.to &&
+      cut.x + cut.length / 2 > opening.from &&
+      cut.x - cut.length / 2 < opening.to &&
       cut.y + cut.width / 2 > y.from &&
       cut.y - cut.width / 2 < y.to,
   );
@@ -127,9 +130,10 @@ function hatchGoes({ form, at }: HatchFacts): Verdict | null {
 function hatchClear({ form, at, parts }: HatchFacts): Verdict | null {
   const hatch = hatchOf(form);
   if (!hatch) return null;
-  const ledges = parts.filter(({ kind }) => kind === "hatch-ledge");
-  const mine = new Set(["HL", "T", ...ledges.map(({ id }) => id)]);
-  const others = parts.filter(({ id, away }) => !mine.has(id) && !away);
+  const lids = ["hatch", "hatch-slip", "hatch-ledge"];
+  const others = parts.filter(({ id, kind, away }) => id !== "T" && !lids.includes(kind) && !away);
+  // what slides fills its own room moved out by its length
+  const ledges = hatch.slides ? slidOutRoom(hatch, parts) : parts.filter(({ kind }) => kind === "hatch-ledge");
   const overlap = (a: ReturnType<typeof boxIn>, b: ReturnType<typeof boxIn>) =>
     a.every(([from, to], i) => from < b[i][1] - 0.05 && to > b[i][0] + 0.05);
   const bad = others.find((other) => ledges.some((ledge) => overlap(boxIn(HOME, ledge), boxIn(HOME, other))));
@@ -140,14 +144,18 @@ function hatchClear({ form, at, parts }: HatchFacts): Verdict | null {
   return verdict({
     id: "form.hatch-clear",
     stage: "form",
-    subject: bad ? ["hatch-ledge", bad.kind] : ["hatch"],
+    subject: bad ? [hatch.slides ? "hatch" : "hatch-ledge", bad.kind] : ["hatch"],
     level: bad || faced ? "fix" : "holds",
     text: bad
-      ? `A ledge of the lid runs into the ${bad.said ?? bad.name.toLowerCase()}`
+      ? `${hatch.slides ? "Slid out, the lid" : "A ledge of the lid"} runs into the ${bad.said ?? bad.name.toLowerCase()}`
       : faced
         ? "The facing runs over the lid"
-        : "Nothing lies where the lid’s ledges go",
-    why: `They lie under the top, ${mm(hatch.thickness)} deep, along the front and back edges of the opening and a little beyond its ends.`,
+        : hatch.slides
+          ? "Nothing stands where the lid slides out"
+          : "Nothing lies where the lid’s ledges go",
+    why: hatch.slides
+      ? "It comes straight out of the end, level with the top; whoever sits there makes way."
+      : `They lie under the top, ${mm(hatch.thickness)} deep, along the front and back edges of the opening and a little beyond its ends.`,
     remedies: bad
       ? [...(cross ? [set("Leave the cross-rails out", ["form", "crossRails"], 0)] : []), NONE]
       : faced
@@ -183,3 +191,9 @@ function hatchGap({ form, species }: HatchFacts): Verdict | null {
       level === "holds" ? [] : wider <= 10 ? [set(`Saw the gap ${fine(wider)} wide`, path("gap"), wider)] : [NONE],
   });
 }
+
+/** The lid where it is when it is out. */
+const slidOutRoom = (hatch: Hatch, parts: readonly AssemblyPart[]): AssemblyPart[] => {
+  const lid = parts.filter(({ id }) => id === "HL");
+  return lid.length === 0 ? [] : posed(lid, slidOut(hatch, lid));
+};
