@@ -28,6 +28,19 @@ export const SHEETS: Record<"plywood" | "fibreboard", Sheet> = {
 };
 export type SheetName = keyof typeof SHEETS;
 
+/** Edges of a sheet are knocked: so much is cut off all round first, mm. @source common practice */
+export const SHEET_EDGE = 5;
+
+/** A sheet as the maker buys it, or as it is usually sold, mm. */
+export type SheetSize = { length: number; width: number };
+export const soldAs = (material: SheetName, bought: SheetSize | null): SheetSize => bought ?? SHEETS[material].sold;
+
+/** What of a sheet can be used, along its face’s grain and across it, mm. */
+export const usable = ({ length, width }: SheetSize): SheetSize => ({
+  length: length - 2 * SHEET_EDGE,
+  width: width - 2 * SHEET_EDGE,
+});
+
 /** Glass: a pale green, as its edges show. */
 const GLASS = ["#bcd3cb", "#7f9a91"] as const;
 

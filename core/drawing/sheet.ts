@@ -1,6 +1,6 @@
 /** A sheet with what is cut from it: strips numbered in the order they are cut, each part with its mark and its size. */
-import { SHEETS } from "../assembly/material";
-import { EDGE, LaidPiece, SheetPlan, takes } from "../layout/sheets";
+import { SHEET_EDGE as EDGE, SHEETS } from "../assembly/material";
+import { LaidPiece, SheetPlan, takes } from "../layout/sheets";
 import { dimension, Item, line, Scene, seedOf } from "./scene";
 
 export function sheetScene({ material, thickness, sold, sheets }: SheetPlan, n: number): Scene {

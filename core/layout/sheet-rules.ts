@@ -1,9 +1,9 @@
 /** Whether what is cut from sheets comes out of them as they are sold. */
 import { SHEETS } from "../assembly/material";
-import { fine, mm, Verdict, verdict } from "../verdict/verdict";
+import { fine, mm, set, Verdict, verdict } from "../verdict/verdict";
 import type { CuttingFacts } from "./cutting-facts";
 
-export function fromSheets({ sheets }: CuttingFacts): Verdict | null {
+export function fromSheets({ sheets, piece: { form } }: CuttingFacts): Verdict | null {
   if (sheets.length === 0) return null;
   const large = sheets.flatMap((plan) => plan.tooLarge.map((piece) => ({ piece, plan })));
   const [first] = large;
@@ -31,8 +31,13 @@ export function fromSheets({ sheets }: CuttingFacts): Verdict | null {
       ? `${first.piece.mark} is larger than a sheet: ${mm(Math.round(first.piece.length))} by ${mm(Math.round(first.piece.width))}`
       : `${count === 1 ? "One sheet holds" : `${count} sheets hold`} all that is cut from sheets`,
     why: first
-      ? `A sheet is sold ${mm(first.plan.sold.length)} by ${mm(first.plan.sold.width)}, and its knocked edges come off. Part the case by a divider, on which two halves of the back can meet, or make it smaller.`
+      ? `A sheet is sold ${mm(first.plan.sold.length)} by ${mm(first.plan.sold.width)}, and its knocked edges come off. ${first.piece.part.startsWith("case-back") ? "Where a divider stands two halves of a back meet on it." : "Make it smaller, or buy larger sheets."}`
       : `To buy: ${said}. The face’s grain runs along each part.`,
     source: "sizes as sheets are sold",
+    remedies: first?.piece.part.startsWith("case-back")
+      ? [set("Give it a framed back", ["form", "case", "back"], "framed")]
+      : first && form.sheetSold
+        ? [set("Buy sheets as they are usually sold", ["form", "sheetSold"], null)]
+        : [],
   });
 }

@@ -2,7 +2,8 @@ import fc from "fast-check";
 import highsLoader from "highs";
 import { describe, expect, it } from "vitest";
 import { seeded } from "../units/seeded";
-import { EDGE, LaidPiece, layoutOf, SheetPiece, takes } from "./sheets";
+import { SHEET_EDGE as EDGE } from "../assembly/material";
+import { LaidPiece, layoutOf, SheetPiece, takes } from "./sheets";
 
 const SOLD = { length: 2500, width: 1250 };
 const SEED = Number(process.env.SEED ?? 20261126);

@@ -2,7 +2,7 @@
  * Parts that are cut from sheets: strips ripped off a sheet's length or crosscut off it, parts cut from the strips, a saw's kerf between any
  * two, the face's grain along each part. mm
  */
-import { SheetName, SHEETS } from "../assembly/material";
+import { SHEET_EDGE as EDGE, SheetName, SheetSize, soldAs, usable } from "../assembly/material";
 import { seeded } from "../units/seeded";
 import type { Part } from "./cut-list";
 
@@ -51,15 +51,16 @@ export interface SheetPlan {
   bound: number;
 }
 
-/** Edges of a sheet are knocked: so much is cut off all round first, mm. @source common practice */
-export const EDGE = 5;
 /** Orders of the pieces that are tried. Ours: a piece has a handful. */
 const TRIES = 120;
 
 type Size = { length: number; width: number };
 
-/** What is cut from sheets, kind by kind of sheet. @param kerf of the saw, mm */
-export function sheetPlans(parts: readonly Part[], kerf: number): SheetPlan[] {
+/** What is cut from sheets, kind by kind of sheet. @param facts  the saw’s kerf, mm; the sheets that are bought, where they are not as usually sold */
+export function sheetPlans(
+  parts: readonly Part[],
+  { kerf, bought }: { kerf: number; bought: SheetSize | null },
+): SheetPlan[] {
   const kinds = new Map<string, { material: SheetName; thickness: number; pieces: SheetPiece[] }>();
   for (const { id, sheet, finished, marks } of parts) {
     if (!sheet) continue;
@@ -73,7 +74,7 @@ export function sheetPlans(parts: readonly Part[], kerf: number): SheetPlan[] {
   }
   return [...kinds.values()].map(({ material, thickness, pieces }) => ({
     ...{ material, thickness },
-    ...layoutOf(pieces, SHEETS[material].sold, kerf),
+    ...layoutOf(pieces, soldAs(material, bought), kerf),
   }));
 }
 
@@ -83,7 +84,7 @@ export function layoutOf(
   sold: Size,
   kerf: number,
 ): Pick<SheetPlan, "sold" | "sheets" | "tooLarge" | "bound"> {
-  const room = { length: sold.length - 2 * EDGE, width: sold.width - 2 * EDGE };
+  const room = usable(sold);
   const within = (length: number, width: number) => length <= room.length + 1e-9 && width <= room.width + 1e-9;
   const fits = ({ length, width, turns }: SheetPiece) => within(length, width) || (turns && within(width, length));
   const sized = pieces.filter(({ length, width }) => length > 0 && width > 0);

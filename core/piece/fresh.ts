@@ -82,6 +82,7 @@ export function freshPiece(name: string, day: string): Piece {
       ring: USUAL_RING,
       facing: USUAL_FACING,
       hatch: USUAL_HATCH,
+      sheetSold: null,
     },
     joints: {
       legRail: { kind: "mortise-tenon", thickness: null, length: null, tenons: null, meeting: "mitred", haunch: true },

@@ -16,6 +16,7 @@ import { dropFields } from "./drop-choices";
 import { turnFields } from "./turn-choices";
 import { facingFields } from "./facing-choices";
 import { hatchFields } from "./hatch-choices";
+import { sheetFields } from "./sheet-choices";
 import { feetFields } from "./feet-choices";
 import { partingFields } from "./parting-choices";
 import { ringFields } from "./ring-choices";
@@ -94,6 +95,7 @@ const formSchema = v.strictObject({
   ...ringFields,
   ...facingFields,
   ...hatchFields,
+  ...sheetFields,
 });
 
 const jointsSchema = v.strictObject({

@@ -39,8 +39,8 @@ export const PARTS = WEIGHED.stage(
   .stage(
     "sheets",
     "cutting",
-    ({ made, shop }) => ({ parts: made, kerf: shop.kerf }),
-    ({ parts, kerf }) => sheetPlans(parts, kerf),
+    ({ made, shop, piece }) => ({ parts: made, kerf: shop.kerf, bought: piece.form.sheetSold }),
+    ({ parts, kerf, bought }) => sheetPlans(parts, { kerf, bought }),
   )
   .otherwise([])
   .each(

@@ -6,6 +6,7 @@ import { useSet } from "../piece/useSet";
 import { CaseBackFields } from "./CaseBackFields";
 import { DoorFields } from "./DoorFields";
 import { Group } from "./Group";
+import { SheetSizeFields } from "./SheetSizeFields";
 import { MITRE_NAMES } from "./mitres";
 import { LegFrameFields } from "./LegFrameFields";
 
@@ -34,6 +35,7 @@ export function CaseFields() {
           onTake={(value) => set("What the case is of", at("of"), value)}
         />
         {choice.of !== "solid" && size("Lippings", choice.lip, "lip")}
+        {(choice.of !== "solid" || choice.back === "sheet") && <SheetSizeFields />}
         <Choice
           label="The top"
           value={choice.corners}

@@ -1,4 +1,5 @@
 /** Where everything of a case stands, as its own files are told. mm */
+import type { SheetSize } from "../../../assembly/material";
 import type { Filler } from "./alcove";
 import type { CaseChoices, CaseRow } from "../../../piece/case-choices";
 import type { PieceGeometry } from "../../geometry";
@@ -60,6 +61,8 @@ export interface Case extends PieceGeometry {
   backLow: number;
   /** cut from sheets and not glued up from boards; how thick the lipping of an edge is, 0 where there is none; z where boards end in front */
   sheet: Exclude<CaseChoices["of"], "solid"> | null;
+  /** how large sheets are bought, where they are not as usually sold */
+  sold: SheetSize | null;
   lip: number;
   face: number;
   /** nothing of a side lies below the bottom: it is dovetailed from below */

@@ -1,3 +1,4 @@
+import { backSheets } from "./back-sheet";
 import { SHEETS } from "../../../assembly/material";
 import { KIND_RULES } from "../../../joinery/joint-rules";
 import { listed, mm } from "../../../verdict/verdict";
@@ -35,7 +36,10 @@ export const caseBase: Base<Case> = {
   against: (at, form) => [
     ...backAgainst(at, form),
     ...postsAgainst(at),
-    ...hungAgainst(at, ["M", ...backParts(at, form).map(({ id }) => id)]),
+    ...hungAgainst(
+      at,
+      [...(at.backed === "sheet" ? backSheets(at) : []), ...backParts(at, form)].map(({ id }) => id),
+    ),
   ],
   poses: casePoses,
   work: caseWork,

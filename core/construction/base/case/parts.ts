@@ -1,3 +1,4 @@
+import { backOfSheets } from "./back-sheet";
 import type { AssemblyPart, Worked } from "../../../assembly/part";
 import type { Place } from "../../../assembly/place";
 import type { Vec } from "../../../assembly/vector";
@@ -45,7 +46,7 @@ export function caseParts({ form, at }: BaseFacts<Case>): AssemblyPart[] {
     ...dustParts(at),
     ...withDust(runnersOf(at).map(runner), at),
     ...(at.kick ? [kick(at)] : []),
-    ...(at.backed === "sheet" ? [back(at)] : []),
+    ...(at.backed === "sheet" ? backOfSheets(at) : []),
   ];
   const standing = all.map(({ cuts = [], ...part }): AssemblyPart => ({ ...part, adds: [], cuts }));
   return [
@@ -248,16 +249,3 @@ const kick = ({ inside, deep, lift, inner }: Case): Plain => ({
   place: { at: [inside.from, KICK.off, deep.to - KICK.back - inner], x: [1, 0, 0], y: [0, 1, 0] },
   opens: [0, -PULL.down, 0],
 });
-
-function back(at: Case): Plain {
-  const { inside, deep, backLow, under, back: thickness } = at;
-  const rebate = rebateOf(at);
-  return {
-    ...{ id: "M", kind: "case-back", name: "Back", letter: "M", ...solid, role: "sheet" },
-    note: "In the sides’ rebates, screwed to the bottom, the rail above and the dividers.",
-    sheet: { material: "plywood", thickness },
-    shape: { length: inside.to - inside.from + 2 * rebate, width: under - backLow, thickness },
-    place: { at: [inside.from - rebate, backLow, deep.from], x: [1, 0, 0], y: [0, 1, 0] },
-    opens: [0, 0, -PULL.back],
-  };
-}

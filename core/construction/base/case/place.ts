@@ -1,3 +1,4 @@
+import { soldAs, usable } from "../../../assembly/material";
 import { measuredOr } from "../../../piece/measured";
 import { CaseBay, CaseChoices, isDrawn } from "../../../piece/case-choices";
 import type { AsBuilt, Form } from "../../../piece/schema";
@@ -86,7 +87,10 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
   const floor = round ? side : inner;
   const high = { from: choice.lift + floor, to: joined ? under : under - inner };
   const sheet = choice.of === "solid" ? null : choice.of;
-  const lip = sheet ? Math.min(choice.lip, (deep.to - deep.from) * LIP_SHARE) : 0;
+  const depth = deep.to - deep.from;
+  // a sheet that is not wide enough has its lippings wider: the strip is added where an edge is lipped anyway
+  const added = sheet ? depth - usable(soldAs(sheet, form.sheetSold)).width : 0;
+  const lip = sheet ? Math.min(Math.max(choice.lip, added), depth * LIP_SHARE) : 0;
   const insideBack = deep.from + back;
   const widths = shared(
     inside.to - inside.from - (choice.bays.length - 1) * inner,
@@ -149,7 +153,7 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
     lift: choice.lift,
     cornered: posted ? cornerPosts(deep, edge) : null,
     edge,
-    ...{ sheet, lip, face: deep.to - lip },
+    ...{ sheet, sold: form.sheetSold, lip, face: deep.to - lip },
     foot: posted ? Math.max(0, choice.lift - POSTS.below) : raised ? choice.lift : 0,
     bottomBelow: raised && !posted && !round,
     ...{ round, floor, backLow: round ? high.from - rebateOf({ side }) : choice.lift },

@@ -1,5 +1,6 @@
+import { backSheets } from "./back-sheet";
 import { SHEETS } from "../../../assembly/material";
-import { fine, Level, listed, set, mm, Verdict, verdict } from "../../../verdict/verdict";
+import { fine, Level, listed, set, mm, Verdict, verdict, grade } from "../../../verdict/verdict";
 import { sagVerdict } from "../../sag";
 import { usualRange } from "../../usual";
 import type { Rule } from "../base";
@@ -20,7 +21,7 @@ import { doorsMade, drawnBehind, drawersMade, drawersRun, grooveHidden, pulledOv
 import { at, CaseFacts } from "./facts";
 import { addsUp, fits, opens } from "./opening-rules";
 import { postSize, postsStand } from "./posts";
-import { lipUsual, sheetTakes } from "./sheet";
+import { lipUsual, sheetTakes, stripAdded } from "./sheet";
 import { skirtingClears } from "./skirting-rules";
 import { shelvesOf } from "./inside";
 import { KICK } from "./place";
@@ -72,7 +73,9 @@ export const CASE_RULES: readonly Rule<CaseFacts>[] = [
   (facts) => facts.at.legs && frameFits(facts.at.legs, at("frame")),
   plinthHigh,
   sheetTakes,
+  backSeams,
   lipUsual,
+  stripAdded,
   postSize,
   postsStand,
   hungHolds,
@@ -130,6 +133,28 @@ function sags({ at: place, form, species }: CaseFacts): Verdict {
     ],
   });
 }
+
+/** Two sheets of a back meet on one edge: each is screwed into its half. */
+function backSeams({ at: { backed, inner, ...place } }: CaseFacts): Verdict | null {
+  if (backed !== "sheet") return null;
+  const sheets = backSheets({ backed, inner, ...place });
+  if (sheets.length < 2) return null;
+  return verdict({
+    id: "form.back-seams",
+    stage: "form",
+    subject: ["case-back", "divider"],
+    level: grade(inner, "at least", SEAM.good, SEAM.least),
+    text: `The back is of ${sheets.length} sheets that meet on dividers ${mm(inner)} thick`,
+    why: `It is larger than a sheet. Each has half of a divider’s edge, ${fine(inner / 2)}, for its screws: under ${mm(SEAM.least / 2)} they split out of it.`,
+    limit: SEAM.good,
+    actual: inner,
+    sense: "at least",
+    unit: "mm",
+    remedies: inner >= SEAM.good ? [] : [set(`Make dividers ${mm(SEAM.good)} thick`, at("inner"), SEAM.good)],
+  });
+}
+/** Of a divider on which two sheets meet, mm. @source common practice: a screw of 3.5 in the middle of its half */
+const SEAM = { good: 18, least: 15 };
 
 /** A back keeps it square. */
 function racks({ at: { back, backed, dividers, kick: kicked, drawers } }: CaseFacts): Verdict {

@@ -1,9 +1,9 @@
 /** A case of sheet: what stands and lies in it cut from plywood or fibreboard as measured, its edges in front lipped in solid wood. mm */
-import { SHEETS } from "../../../assembly/material";
+import { SHEETS, soldAs, usable } from "../../../assembly/material";
 import type { AssemblyPart } from "../../../assembly/part";
 import type { Shape } from "../../../assembly/shape";
 import { BACK, FRONT, RIGHT, UP } from "../../../assembly/vector";
-import { fine, Level, listed, mm, set, Verdict, verdict } from "../../../verdict/verdict";
+import { fine, grade, Level, listed, mm, set, Verdict, verdict } from "../../../verdict/verdict";
 import { usualRange } from "../../usual";
 import type { Contact } from "../contact";
 import type { Case } from "./case";
@@ -164,8 +164,46 @@ export function sheetTakes({ at: { sheet, lip, inner, side, backed }, form }: Ca
   });
 }
 
-export function lipUsual({ at: { sheet, lip } }: CaseFacts): Verdict | null {
-  if (!sheet) return null;
+/** Seen as a strip of its own it is told up to the first; beyond the second it swells and shrinks over the faces beside it, mm. @source common practice */
+const STRIP = { seen: 60, most: 150 };
+const isStrip = ({ at: { lip }, form }: CaseFacts) => lip > form.case.lip + 0.01;
+
+/** Lippings that are wider than asked make sheets wide enough. */
+export function stripAdded(facts: CaseFacts): Verdict | null {
+  const { at: place, form } = facts;
+  const { sheet, lip, sold, deep } = place;
+  if (!sheet || !isStrip(facts)) return null;
+  const depth = deep.to - deep.from;
+  const { width } = usable(soldAs(sheet, sold));
+  const narrow = lip < depth - width - 0.01;
+  const level: Level = narrow ? "fix" : grade(lip, "at most", STRIP.seen, STRIP.most);
+  const usual = sold !== null && depth - usable(SHEETS[sheet].sold).width <= form.case.lip;
+  return verdict({
+    id: "form.case-strip",
+    stage: "form",
+    subject: [lipKind("case-side"), "case-side"],
+    level,
+    text: narrow
+      ? `Sheets ${mm(width)} wide are ${mm(Math.round(depth - width))} too narrow for a case this deep`
+      : `Sheets are not wide enough: a strip of ${mm(lip)} in front makes them so`,
+    why: `Boards are ${mm(Math.round(depth))} deep and ${mm(width)} come out of a sheet; solid wood is glued on where an edge is lipped anyway, on every board alike. To ${mm(STRIP.seen)} it reads as a lipping; wider it is seen on both faces, and its thickness comes and goes beside the sheet’s.`,
+    limit: STRIP.seen,
+    actual: Math.round(lip * 10) / 10,
+    sense: "at most",
+    unit: "mm",
+    remedies:
+      level === "holds"
+        ? []
+        : [
+            ...(usual ? [set("Buy sheets as they are usually sold", ["form", "sheetSold"], null)] : []),
+            set("Make the case of boards", at("of"), "solid"),
+          ],
+  });
+}
+
+export function lipUsual(facts: CaseFacts): Verdict | null {
+  const { sheet, lip } = facts.at;
+  if (!sheet || isStrip(facts)) return null;
   return usualRange("form.case-lip", lipKind("case-side"), "A lipping’s thickness", {
     actual: lip,
     range: LIP,

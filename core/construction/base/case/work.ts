@@ -21,7 +21,7 @@ import { backSteps } from "./back-work";
 import { cornerStep } from "../corner-work";
 import { cornerWords, heldLater } from "./corners";
 import { dustOf, dustSteps } from "./dust";
-import { BACK_SCREWS } from "./back-sheet";
+import { BACK_SCREWS, backSheets } from "./back-sheet";
 import { railKind, shelfKind } from "./kinds";
 
 /** The order of a case: panels, joints, a dry fit, insides finished, everything between the sides closed at once; then back and drawers. */
@@ -73,8 +73,9 @@ export function caseWork({
     ...(posts.length > 0 ? ["glue-posts"] : []),
   ];
   const several = bays.length > 1;
+  const backKinds = [...new Set(backSheets(at).map(({ kind }) => kind))];
   const sheets = [
-    ...(at.backed === "sheet" ? ["case-back"] : []),
+    ...(at.backed === "sheet" ? backKinds : []),
     ...new Set(dustOf(at).map(({ kind }) => kind)),
     ...(form.case.drawers.bottom === "sheet" ? new Set(drawers.map((each) => ofSize("drawer-bottom", each))) : []),
     ...(form.case.doors.panel === "sheet" && form.case.doors.build === "framed"
@@ -203,7 +204,7 @@ export function caseWork({
             id: "back",
             title: "Screw the back on",
             detail: `Its inner face is finished first, drawers and doors are fitted through the open back. A screw every ${BACK_SCREWS.every} mm, the first at two corners with the case held square.`,
-            parts: ["case-back"],
+            parts: backKinds,
             after: [...made, "cut-sheets"],
             hours: 0.75,
           }),
