@@ -1,5 +1,6 @@
 /** How a lid comes out of the top: plunged out when the top is flat, its ledges glued, hung when all is finished. */
-import { Hatch, hatchOf } from "../construction/hatch/hatch";
+import type { Hatch } from "../construction/hatch/facts";
+import { hatchOf } from "../construction/hatch/hatch";
 import { slipOf } from "../construction/hatch/slides";
 import type { Form } from "../piece/schema";
 import { fine, mm } from "../verdict/verdict";

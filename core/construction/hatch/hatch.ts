@@ -10,6 +10,7 @@ import type { Form } from "../../piece/schema";
 import { turnOf } from "../../units/steady";
 import type { PieceGeometry } from "../geometry";
 import { LIFT } from "../top/part";
+import type { Hatch } from "./facts";
 import { lidGrooves, slidOut, slipParts, topGrooves } from "./slides";
 import { stripesOf } from "../top/stripes";
 
@@ -17,18 +18,6 @@ export const HATCH_BY = "hatch";
 const LEDGE = "top+hatch-ledge";
 /** A ledge goes on beyond the opening at both ends, and so far under the top beside it; a hinge for so much of the lid; its leaf; how far a lid stands open. @source common practice */
 const HATCH = { beyond: 30, under: 25, hinge: { every: 350, fromEnd: 45, long: 50, high: 22 }, opens: 100 };
-
-export interface Hatch {
-  /** at its back edge or its front one */
-  hinged: 1 | -1 | null;
-  /** out of the top's right end or its left one */
-  slides: 1 | -1 | null;
-  x: { from: number; to: number };
-  y: { from: number; to: number };
-  gap: number;
-  ledge: number;
-  thickness: number;
-}
 
 /** What keeps a lid out of a top; null where nothing does, or none is asked for. */
 export type HatchHindrance = "field" | "parting" | "lid" | "end";

@@ -6,8 +6,8 @@ import { coefficientAt } from "../../movement/coefficient";
 import { fine, grade, Level, mm, Remedy, set, Verdict, verdict } from "../../verdict/verdict";
 import { facingOf, panelWidth } from "../facing/facing";
 import { keptAt, shapedTop } from "../top/outline";
-import type { HatchFacts } from "./facts";
-import { Hatch, HatchHindrance, hatchHindrance, hatchOf } from "./hatch";
+import type { Hatch, HatchFacts } from "./facts";
+import { HatchHindrance, hatchHindrance, hatchOf } from "./hatch";
 import { slidOut } from "./slides";
 import { SLIDE_RULES } from "./slide-rules";
 

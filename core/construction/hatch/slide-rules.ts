@@ -3,8 +3,8 @@ import { boxIn } from "../../assembly/part-box";
 import { HOME } from "../../assembly/place";
 import { fine, grade, Level, mm, set, Verdict, verdict } from "../../verdict/verdict";
 import { panelWidth } from "../facing/facing";
-import type { HatchFacts } from "./facts";
-import { Hatch, hatchOf } from "./hatch";
+import type { Hatch, HatchFacts } from "./facts";
+import { hatchOf } from "./hatch";
 import { slipOf } from "./slides";
 
 /** Wood over and under a groove, mm; who leans on an end, N; how far its sides may then go down beside each other before the lid binds, mm. @source common practice */

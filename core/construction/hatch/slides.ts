@@ -3,7 +3,7 @@ import type { AssemblyPart, Pose, Worked } from "../../assembly/part";
 import { HOME } from "../../assembly/place";
 import { BACK, RIGHT, Vec } from "../../assembly/vector";
 import type { PieceGeometry } from "../geometry";
-import type { Hatch } from "./hatch";
+import type { Hatch } from "./facts";
 
 /** A slip’s share of the thickness; how deep it sits in the lid, and in the opening’s side; how much deeper the groove is there, and wider; how far of its length a lid slides out, mm. @source common practice */
 const SLIP = { share: 1 / 3, into: 8, deeper: 1.5, play: 0.4, out: 0.8 };
