@@ -124,6 +124,8 @@ const caseSchema = v.strictObject({
   /** as measured: sheets are seldom as thick as they are called */
   sheet: size("thickness of the back's sheet", 2, 30),
   slope: choice("slope of dovetails", ["1:6", "1:8"]),
+  /** how far the front bows out in its middle */
+  bow: v.optional(distance("bow of the front", 150), 0),
   /** slots of the screws that hold runners to the sides */
   slot: size("slot of a runner's screws", 5, 40),
   /** fixed to the wall so that nobody pulls it over */
@@ -204,6 +206,7 @@ export const USUAL_CASE: CaseChoices = {
   lip: 8,
   ...{ thickness: 21, inner: 20, rails: 60, behind: 0, lift: 60, kick: true, relief: 12 },
   ...{
+    bow: 0,
     back: "sheet",
     sheet: 6.2,
     slope: "1:8",

@@ -35,6 +35,7 @@ export function CaseFields() {
           onTake={(value) => set("What the case is of", at("of"), value)}
         />
         {choice.of !== "solid" && size("Lippings", choice.lip, "lip")}
+        {size("Front bows out", choice.bow, "bow")}
         {(choice.of !== "solid" || choice.back === "sheet") && <SheetSizeFields />}
         <Choice
           label="The top"

@@ -1,4 +1,5 @@
 /** Where everything of a case stands, as its own files are told. mm */
+import type { Bow } from "./bow-arc";
 import type { SheetSize } from "../../../assembly/material";
 import type { Filler } from "./alcove";
 import type { CaseChoices, CaseRow } from "../../../piece/case-choices";
@@ -65,6 +66,8 @@ export interface Case extends PieceGeometry {
   sold: SheetSize | null;
   lip: number;
   face: number;
+  /** what stands out before its straight front */
+  bow: Bow | null;
   /** nothing of a side lies below the bottom: it is dovetailed from below */
   bottomBelow: boolean;
   plinth: Plinth | null;

@@ -7,7 +7,7 @@ import { cut, PULL, turnedAbout } from "./cut";
 import type { Drawer } from "./case";
 import { bottomSize, DRAWER, HANG, ofSize } from "./drawer";
 import type { Case } from "./case";
-import { holesIn } from "./pull";
+import { holesIn, pullOut } from "./pull";
 
 const stick = { make: "solid", role: "rail" } as const;
 const OPENING = "its opening, once the case is closed";
@@ -18,9 +18,15 @@ const SIDE = { x: [0, 0, 1] as Vec, y: [0, 1, 0] as Vec };
 const GROOVE = { x: [0, 0, 1] as Vec, y: [1, 0, 0] as Vec };
 
 /** Every drawer, closed: front C, the box’s own VF where it runs on slides, sides V, back VB, bottom X. */
-export const drawerParts = ({ case: { drawers } }: Form, { drawers: all }: Pick<Case, "drawers">): AssemblyPart[] =>
+export const drawerParts = (
+  { case: { drawers } }: Form,
+  { drawers: all, bow }: Pick<Case, "drawers" | "bow">,
+): AssemblyPart[] =>
   all.flatMap((drawer) =>
-    partsOf(drawer, drawers.bottom === "solid", drawers.pull)
+    partsOf(drawer, drawers.bottom === "solid", {
+      pull: drawers.pull,
+      out: bow ? pullOut(drawer, drawers.pull, bow) : 0,
+    })
       .map((part) => (part.id === `C${drawer.n}` ? fromOneBoard(part, drawer, all, drawers.from) : part))
       .map((part) =>
         drawer.turned
@@ -46,7 +52,12 @@ function fromOneBoard(
   };
 }
 
-function partsOf(drawer: Drawer, solid: boolean, pull: CaseChoices["drawers"]["pull"]): AssemblyPart[] {
+/** @param pulled  the pull, and how far the front stands out there */
+function partsOf(
+  drawer: Drawer,
+  solid: boolean,
+  { pull, out }: { pull: CaseChoices["drawers"]["pull"]; out: number },
+): AssemblyPart[] {
   const { n, across, width, high, deep, side, front, head, slides, back, bottom, hanger } = drawer;
   const opens: Vec = [0, 0, PULL.front];
   const kind = (of: string) => ofSize(of, drawer);
@@ -122,7 +133,7 @@ function partsOf(drawer: Drawer, solid: boolean, pull: CaseChoices["drawers"]["p
       adds: [],
       cuts: [
         ...(slides ? [] : [grooved]),
-        ...holesIn(drawer, pull, faced, { from: deep.to - front.thickness, to: deep.to }),
+        ...holesIn(drawer, pull, faced, { from: deep.to - front.thickness, to: deep.to + out }),
       ],
     },
     ...(slides

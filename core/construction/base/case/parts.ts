@@ -1,3 +1,4 @@
+import { bowed } from "./bow";
 import { backOfSheets } from "./back-sheet";
 import type { AssemblyPart, Worked } from "../../../assembly/part";
 import type { Place } from "../../../assembly/place";
@@ -50,10 +51,10 @@ export function caseParts({ form, at }: BaseFacts<Case>): AssemblyPart[] {
   ];
   const standing = all.map(({ cuts = [], ...part }): AssemblyPart => ({ ...part, adds: [], cuts }));
   return [
-    ...bored(hinged(sheeted(at, [...standing, ...looseShelfParts(at)]), at), at),
+    ...bowed(bored(hinged(sheeted(at, [...standing, ...looseShelfParts(at)]), at), at), at.bow, at.deep.to),
     ...backParts(at, form),
     ...doorParts(form, at),
-    ...drawerParts(form, at),
+    ...bowed(drawerParts(form, at), at.bow, at.deep.to),
     ...(at.legs ? legFrameParts(at.legs) : []),
     ...fillerParts(at),
     ...(at.plinth ? plinthParts(at.plinth) : []),

@@ -1,3 +1,4 @@
+import { bowOf } from "./bow-arc";
 import { soldAs, usable } from "../../../assembly/material";
 import { measuredOr } from "../../../piece/measured";
 import { CaseBay, CaseChoices, isDrawn } from "../../../piece/case-choices";
@@ -139,6 +140,7 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
         : posted
           ? postFeet({ x: outside, z: ground }, edge)
           : feetOf(half, side, ground, reliefOf(relief, under));
+  const doors = doorsOf(choice.doors, bays, { side: edge, inner, front: deep.to });
   const dividers = bays.slice(1).map(({ from }) => from - inner / 2);
   const at: Case = {
     kind: "case",
@@ -165,7 +167,8 @@ export function placeCase(form: Form, asBuilt: readonly AsBuilt[]): Case {
     slid: choice.drawers.on === "slides",
     sideHung: choice.drawers.on === "hung",
     pull: choice.drawers.pull,
-    doors: doorsOf(choice.doors, bays, { side: edge, inner, front: deep.to }),
+    doors,
+    bow: bowOf(choice, { doors, drawers, inside }),
     loose: looseShelves(bays, {
       front: deep.to,
       back: space.back,

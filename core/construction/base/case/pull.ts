@@ -6,6 +6,7 @@ import { seenFrom, Place } from "../../../assembly/place";
 import type { Vec } from "../../../assembly/vector";
 import type { CaseChoices } from "../../../piece/case-choices";
 import { mm } from "../../../verdict/verdict";
+import { Bow, bowMost } from "./bow-arc";
 import type { Door, Drawer } from "./case";
 
 /** @source common practice: machine screws of 4 in holes of 4.5; a knob for a hand, one at each end of a front too wide for one */
@@ -35,6 +36,12 @@ interface Stood {
   points: { x: number; y: number }[];
   face: number;
   upright: boolean;
+}
+
+/** How far a bowed front stands out where its pull is. */
+export function pullOut(drawer: Drawer, pull: Chosen, bow: Bow): number {
+  const { x } = pullHoles(drawer, pull);
+  return bowMost(bow, x[0], x[x.length - 1]);
 }
 
 const ofDrawer = (drawer: Drawer, pull: Chosen): Stood => {
@@ -73,8 +80,10 @@ export const doorHoles = (door: Door, pull: Chosen, part: Place, face: number): 
   pull.kind === "none" ? [] : holes(doorPull(door, pull, face).points, part, { from: face - door.thickness, to: face });
 
 /** The pulls of one drawer, or of one door, as they are bought, before its front; `opens` as it is drawn out. */
-export const pullsOf = (drawer: Drawer, pull: Chosen, opens: Vec): SmallPart[] =>
-  bought(ofDrawer(drawer, pull), pull, opens);
+export const pullsOf = (drawer: Drawer, pull: Chosen, { opens, bow }: { opens: Vec; bow: Bow | null }): SmallPart[] => {
+  const stood = ofDrawer(drawer, pull);
+  return bought({ ...stood, face: stood.face + (bow ? pullOut(drawer, pull, bow) : 0) }, pull, opens);
+};
 export const doorPulls = (door: Door, pull: Chosen, { face, opens }: { face: number; opens: Vec }): SmallPart[] =>
   bought(doorPull(door, pull, face), pull, opens);
 

@@ -1,3 +1,4 @@
+import { bowCovered, bowSawn } from "./bow-rules";
 import { backSheets } from "./back-sheet";
 import { SHEETS } from "../../../assembly/material";
 import { fine, Level, listed, set, mm, Verdict, verdict, grade } from "../../../verdict/verdict";
@@ -74,6 +75,8 @@ export const CASE_RULES: readonly Rule<CaseFacts>[] = [
   plinthHigh,
   sheetTakes,
   backSeams,
+  bowSawn,
+  bowCovered,
   lipUsual,
   stripAdded,
   postSize,

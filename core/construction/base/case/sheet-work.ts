@@ -38,3 +38,19 @@ export function carcassSteps(
     }),
   ];
 }
+
+/** Thin sheets: backs, bottoms of drawers, panels of doors. */
+export const cutSheets = (sheets: string[]): Step[] =>
+  sheets.length > 0
+    ? [
+        step({
+          id: "cut-sheets",
+          title: "Cut what is of sheet",
+          detail:
+            "By the sheets’ diagrams, strips first; a knife line under the saw’s teeth on the face that is seen. A millimetre over: each is fitted to its own grooves and rebates.",
+          parts: sheets,
+          after: ["glue-base"],
+          hours: 0.5 + 0.15 * sheets.length,
+        }),
+      ]
+    : [];

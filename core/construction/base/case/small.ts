@@ -87,7 +87,7 @@ export function caseSmall(at: Case): SmallPart[] {
   const pulls = at.drawers.flatMap((drawer) => {
     const out: Vec = [0, 0, drawer.turned ? -PULL.front : PULL.front];
     const { turned } = drawer;
-    return pullsOf(drawer, at.pull, out).map((each) =>
+    return pullsOf(drawer, at.pull, { opens: out, bow: at.bow }).map((each) =>
       turned ? { ...each, place: turnedAbout(turned, each.place) } : each,
     );
   });

@@ -1,3 +1,4 @@
+import { bowSteps, fairedStep } from "./bow-work";
 import { FRAME_CLAMPS, Step, stepOf as step, TIME } from "../../../steps/step";
 import type { BaseWork, WorkFacts } from "../base";
 import { legFrameSteps } from "../leg-frame/work";
@@ -9,7 +10,7 @@ import { hangHoles } from "./hung-work";
 import { plinthStep } from "./plinth-work";
 import { postKinds } from "./posts";
 import { postSteps } from "./posts-work";
-import { carcassSteps } from "./sheet-work";
+import { carcassSteps, cutSheets } from "./sheet-work";
 import { cornersStep, housingsStep } from "./joints-work";
 import { drawerSteps } from "./drawer-work";
 import { ofSize } from "./drawer";
@@ -73,6 +74,8 @@ export function caseWork({
     ...(posts.length > 0 ? ["glue-posts"] : []),
   ];
   const several = bays.length > 1;
+  // what ends at the front and is sawn to its bow
+  const fronts = [...between.filter((kind) => !kind.startsWith("hang")), ...frames];
   const backKinds = [...new Set(backSheets(at).map(({ kind }) => kind))];
   const sheets = [
     ...(at.backed === "sheet" ? backKinds : []),
@@ -91,12 +94,13 @@ export function caseWork({
     ...(posts.length > 0
       ? postSteps(posts, { sized: at.sheet ? "cut-carcass" : "case-side-size", milled, fullHours, clampHours })
       : []),
+    ...bowSteps(at, fronts, [...sized, ...milled]),
     housingsStep(at, {
       parts: panels,
       posted: posts.length > 0,
       shelves: shelves.length,
       frames: frames.length,
-      after: sized,
+      after: [...sized, ...(at.bow ? ["bow"] : [])],
     }),
     ...(grooved && !crown
       ? [
@@ -168,19 +172,7 @@ export function caseWork({
           }),
         ]
       : []),
-    ...(sheets.length > 0
-      ? [
-          step({
-            id: "cut-sheets",
-            title: "Cut what is of sheet",
-            detail:
-              "By the sheets’ diagrams, strips first; a knife line under the saw’s teeth on the face that is seen. A millimetre over: each is fitted to its own grooves and rebates.",
-            parts: sheets,
-            after: ["glue-base"],
-            hours: 0.5 + 0.15 * sheets.length,
-          }),
-        ]
-      : []),
+    ...cutSheets(sheets),
     ...dustSteps(at, "runners"),
     ...(frame ? frame.steps : []),
     ...(plinth ? [plinthStep({ milled, fullHours, clampHours })] : []),
@@ -191,11 +183,16 @@ export function caseWork({
       { fullHours, clampHours, milled },
       { run: kinds.length > 0, strips: runners.length, sheet: form.case.drawers.bottom === "sheet" },
     ),
+    ...fairedStep(at, [...new Set(drawers.map((each) => ofSize("drawer-front", each)))]),
     ...doorSteps(at, form.case.doors, { fullHours, clampHours, milled }),
   ];
   const whole = kinds.length > 0 ? "runners" : closed;
   const dusted = dustOf(at).length > 0 ? ["dust"] : [];
-  const made = [...dusted, drawers.length > 0 ? "drawers-stops" : whole, ...(doors.length > 0 ? ["doors-hang"] : [])];
+  const made = [
+    ...dusted,
+    drawers.length > 0 ? (at.bow ? "drawers-bow" : "drawers-stops") : whole,
+    ...(doors.length > 0 ? ["doors-hang"] : []),
+  ];
   const last: Step[] = [
     ...backSteps(at, form, { made, milled, fullHours, clampHours }),
     ...(at.backed === "sheet"
