@@ -196,9 +196,11 @@ export interface Turn {
   rail: { from: number; to: number; low: number; high: number };
 }
 
-/** A top in two halves that part across its grain in its middle: drawn or glued together for good, or apart to let leaves in. mm */
+/** A top in two halves that part across its grain in its middle: drawn or glued together for good, apart to let leaves in, or with a piece across between them. mm */
 export interface Parting {
-  kind: "leaves" | "drawn" | "glued";
+  kind: "leaves" | "drawn" | "glued" | "middle";
+  /** of the piece across, along the table; 0 where there is none */
+  middle: number;
   leaves: number;
   /** one leaf along the table, and how far all of them open it */
   leaf: number;

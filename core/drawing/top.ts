@@ -46,14 +46,17 @@ export function movementScene(plan: Plan, piece: Piece, sample: number, exaggera
         "faint",
       ),
     );
-  if (at.parting)
+  const { parting } = at;
+  if (parting)
     items.push(
-      line(
-        [
-          [0, -width / 2],
-          [0, width / 2],
-        ],
-        "outline",
+      ...(parting.middle > 0 ? [-parting.middle / 2, parting.middle / 2] : [0]).map((x) =>
+        line(
+          [
+            [x, -width / 2],
+            [x, width / 2],
+          ],
+          "outline",
+        ),
       ),
     );
   items.push(

@@ -16,6 +16,7 @@ import { PocketScrewed, pocketScrewedBodies, pocketScrewedCard, pocketScrewedHel
 import { RailTenon, railTenonBodies, railTenonCard, railTenonHeld } from "./rail-tenon";
 import { Rebated, rebatedBodies, rebatedCard, rebatedHeld } from "./rebated";
 import { Screwed, screwedBodies, screwedCard, screwedHeld } from "./screwed";
+import { Floating, floatingBodies, floatingCard, floatingHeld } from "./floating";
 import { Seam, seamBodies, seamCard, seamHeld } from "./seam";
 import { SlidingDovetail, slidingDovetailBodies, slidingDovetailCard, slidingDovetailHeld } from "./sliding-dovetail";
 import { Staked, stakedBodies, stakedCard, stakedHeld } from "./staked";
@@ -40,7 +41,8 @@ export type KindOfJoint =
   | PocketScrewed
   | Inlaid
   | Staked
-  | Seam;
+  | Seam
+  | Floating;
 
 interface Kind<J> {
   name: string;
@@ -92,6 +94,7 @@ const KINDS: { [K in KindOfJoint["kind"]]: Kind<Extract<KindOfJoint, { kind: K }
   "half-lap": { name: "Half-lap", bodies: halfLapBodies, held: halfLapHeld, card: halfLapCard },
   inlaid: { name: "Inlay", bodies: inlaidBodies, held: inlaidHeld, card: inlaidCard },
   staked: { name: "Leg’s tenon in the top", bodies: stakedBodies, held: stakedHeld, card: stakedCard },
+  floating: { name: "Floating tenons", bodies: floatingBodies, held: floatingHeld, card: floatingCard },
   seam: { name: "Dry seam", bodies: seamBodies, held: seamHeld, card: seamCard },
   lagged: { name: "Lag screw into a loose tenon", bodies: laggedBodies, held: laggedHeld, card: laggedCard },
 };

@@ -30,6 +30,8 @@ export function fixedScrews(
   if (aslant.length === at.bearers.length && aslant.length > 0) return inOneArm(aslant, line);
   const across = at.bearers.filter((each) => each.run === "across");
   const along = at.bearers.filter((each) => each.run === "along");
+  // a piece across the middle grows along the table: both halves must be free to go
+  if (at.parting?.kind === "middle") return [...inMiddle(across, along, line)].slice(0, 1);
   const inside = Math.max(...along.map((each) => Math.abs(each.at)), ...across.map((each) => each.length / 2), 0);
   if (across.length > 0 && (Math.abs(line) < inside || along.length === 0))
     return across.map(({ part, name, run, at: x }) => ({
@@ -50,6 +52,17 @@ export function fixedScrews(
     id: `fixed-${nearest.name}-${side > 0 ? "right" : "left"}`,
     x: (side * nearest.length) / 4,
   }));
+}
+
+/** One place only: below the middle piece by what crosses there, else on the nearest rail along, else on one of what carries the ends. */
+function inMiddle(across: readonly Bearer[], along: readonly Bearer[], line: number): FixedScrew[] {
+  const byMiddle = [...across].sort((a, b) => Math.abs(a.at) - Math.abs(b.at));
+  const byLine = [...along].sort((a, b) => Math.abs(a.at - line) - Math.abs(b.at - line));
+  const crossing = byMiddle
+    .filter(({ length }) => Math.abs(line) < length / 2)
+    .map(({ part, name, run, at: x }) => ({ id: `fixed-${name}`, bearer: part, run, x, z: line }));
+  const rails = byLine.map(({ part, name, run, at: z }) => ({ id: `fixed-${name}`, bearer: part, run, x: 0, z }));
+  return Math.abs(crossing[0]?.x ?? Infinity) < 1 || rails.length === 0 ? crossing : rails;
 }
 
 /** Each slab is held on its own middle line: by every bearer that runs across below it, else by the nearest that runs along. z from the middle of the top */

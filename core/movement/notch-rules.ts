@@ -1,13 +1,14 @@
 /** Rules of what comes up through the top: posts that stand level with it in its notched corners. */
 import { fine, Level, set, Verdict, verdict } from "../verdict/verdict";
 import type { MovementFacts } from "./movement-facts";
+import { MIDDLE_RULES } from "./middle-rules";
 import { fixedLine, travel } from "./year";
 
 /** Least gap that is left, and the widest that looks meant, mm. @source common practice */
 const GAP = { least: 0.5, most: 8 };
 const half = (n: number) => Math.ceil(n * 2 - 1e-9) / 2;
 
-export const NOTCH_RULES: ((facts: MovementFacts) => Verdict | null)[] = [notches, rebated];
+export const NOTCH_RULES: ((facts: MovementFacts) => Verdict | null)[] = [notches, rebated, ...MIDDLE_RULES];
 
 /** The notch's inner face goes out with the top while the post stays: the gap on the inside must outlast the wet month. */
 function notches({ at, top, piece }: MovementFacts): Verdict | null {

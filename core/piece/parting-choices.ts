@@ -1,14 +1,17 @@
-/** Fields of the form: a top that comes apart across its grain in its middle, to let leaves in, because it is carried in two, or because no board is as long as it is: then its ends are glued. */
+/** Fields of the form: a top that comes apart across its grain in its middle, to let leaves in, because it is carried in two, because no board is as long as it is: then its ends are glued; or round a piece whose grain runs across. */
 import * as v from "valibot";
 import { between, choice, count, distance, size } from "./fields";
 
-export const PARTINGS = ["none", "leaves", "drawn", "glued"] as const;
+export const PARTINGS = ["none", "leaves", "drawn", "glued", "middle"] as const;
 
 /**
  * Halves and leaves each from their own boards; or in a row from one blank, the leaves between the halves so that the grain runs on when the table
  * is open, or after them so that it does when it is closed.
  */
 export const PARTED_BLANKS = ["apart", "open", "closed"] as const;
+
+/** @source common practice */
+const USUAL_MIDDLE = { width: 120, slide: 5 };
 
 const partingSchema = v.strictObject({
   kind: choice("top in parts", PARTINGS),
@@ -28,6 +31,14 @@ const partingSchema = v.strictObject({
     carries: between("what a pair of slides carries", 5, 500, " kg"),
     sags: distance("sag of the open slides under their load", 40),
   }),
+  /** a piece between the halves whose grain runs across: along the table; how far its tenons slide each way */
+  middle: v.optional(
+    v.strictObject({
+      width: size("width of the middle piece", 30, 400),
+      slide: distance("way the tenons slide", 20),
+    }),
+    USUAL_MIDDLE,
+  ),
   /** bolts that draw the two halves together, let in below */
   connectors: count("connectors across the seam", 2, 8),
 });
@@ -37,7 +48,7 @@ export type PartingChoices = v.InferOutput<typeof partingSchema>;
 export const USUAL_PARTING: PartingChoices = {
   ...{ kind: "none", blank: "closed", leaves: 2, leaf: 400, apron: true },
   slides: { closed: 900, opens: 900, height: 55, thickness: 22, carries: 80, sags: 4 },
-  connectors: 3,
+  ...{ connectors: 3, middle: USUAL_MIDDLE },
 };
 /** Fields of the form: a top in parts. */
 export const partingFields = { parting: v.optional(partingSchema, USUAL_PARTING) };

@@ -5,6 +5,7 @@ import { slideLines } from "../construction/parting/slides";
 import { rowLength, rowSaid } from "../panels/row";
 import type { Form } from "../piece/schema";
 import { fine, mm } from "../verdict/verdict";
+import { FLOAT } from "../joinery/floating";
 import { Step, stepOf } from "./step";
 
 type TopStep = Partial<Step> & Pick<Step, "id" | "title" | "detail" | "hours">;
@@ -13,8 +14,8 @@ type Parted = Pick<PieceGeometry, "parting" | "row" | "top" | "core">;
 /** What is done once the blanks are flat: parting, boring, and a dry close. */
 export function partSteps({ parting, row, top }: Parted): TopStep[] {
   if (!parting || !row) return [];
-  const { leaves, leaf } = parting;
-  const half = top.length / 2;
+  const { leaves, leaf, middle } = parting;
+  const half = (top.length - middle) / 2;
   const one = row.pieces.length > 1;
   const kinds = ["top", ...(leaves > 0 ? ["leaf"] : [])];
   const each = `each half ${fine(half)} long${leaves > 0 ? `, ${leaves > 1 ? "each" : "the"} leaf ${fine(leaf)}` : ""}`;
@@ -32,23 +33,28 @@ export function partSteps({ parting, row, top }: Parted): TopStep[] {
     {
       id: "seam-pins",
       title:
-        parting.kind === "glued"
-          ? "Slot both ends for their tenons"
-          : leaves > 0
-            ? "Bore the seams and set their pins"
-            : "Bore the seam, and let the connectors in below",
+        middle > 0
+          ? "Slot the halves and the middle piece"
+          : parting.kind === "glued"
+            ? "Slot both ends for their tenons"
+            : leaves > 0
+              ? "Bore the seams and set their pins"
+              : "Bore the seam, and let the connectors in below",
       detail:
-        parting.kind === "glued"
-          ? "From the upper face of both, by lines drawn over the closed seam; as deep as the card says and a hair more."
-          : leaves > 0
-            ? "One jig against the front edge and the upper face for every edge, as the card says; pins glued in edges that look right, their tips rounded and waxed. Halves meet without leaves, and with them in any order."
-            : "One jig against the front edge and the upper face for both; pins glued in the left half. Pockets by template from below. Drawn together once, dry: the seam closes by two fingers before the connectors are tight.",
-      parts: kinds,
+        middle > 0
+          ? "From the upper face of all three, by lines drawn across the closed seams: tight in the middle piece and in the middle of each half, longer elsewhere in the halves, as the card says."
+          : parting.kind === "glued"
+            ? "From the upper face of both, by lines drawn over the closed seam; as deep as the card says and a hair more."
+            : leaves > 0
+              ? "One jig against the front edge and the upper face for every edge, as the card says; pins glued in edges that look right, their tips rounded and waxed. Halves meet without leaves, and with them in any order."
+              : "One jig against the front edge and the upper face for both; pins glued in the left half. Pockets by template from below. Drawn together once, dry: the seam closes by two fingers before the connectors are tight.",
+      parts: [...kinds, ...(middle > 0 ? ["middle-piece"] : [])],
       after: ["part"],
       hours: 0.75 + 0.5 * (leaves + 1),
       check: "Faces level at every seam by a fingernail, closed and open.",
     },
     ...(parting.kind === "glued" ? [seamGlued(top.length)] : []),
+    ...(middle > 0 ? [middleGlued(top.length)] : []),
   ];
 }
 
@@ -64,6 +70,20 @@ const seamGlued = (length: number): TopStep => ({
   waitFor: "the seam",
   clamps: 4,
   check: "A straightedge along the top shows no step and no bend at the seam.",
+});
+
+/** Glue about the middle only: the rest slides. */
+const middleGlued = (length: number): TopStep => ({
+  id: "seam-glue",
+  title: "Set the middle piece between the halves",
+  detail: `Every tenon glued in the middle piece first and left to set, its free end waxed but for the middle one’s. Then both halves on, glue on that tenon and ${mm(2 * FLOAT.glued)} of each seam round it, none elsewhere; clamps ${mm(length)} long along both sides and the middle.`,
+  parts: ["top", "middle-piece"],
+  after: ["seam-pins"],
+  hours: 1.25,
+  wait: 12,
+  waitFor: "the seams",
+  clamps: 3,
+  check: "The middle piece ends level with both edges on the day; no glue has crept along the seams.",
 });
 
 /** Two halves are one before they go on their frame. @param finished  the steps after which they may */

@@ -37,6 +37,7 @@ export function PartingFields() {
           { value: "leaves", name: "Two halves that open for leaves" },
           { value: "drawn", name: "Two halves drawn together" },
           { value: "glued", name: "Two halves glued end to end" },
+          { value: "middle", name: "Two halves with a piece across between" },
         ]}
         onTake={(value) => set("The top is", at("kind"), value)}
       />
@@ -54,6 +55,12 @@ export function PartingFields() {
           value={parting.connectors}
           onTake={(to) => set("Connectors", at("connectors"), to)}
         />
+      )}
+      {planned && parting.kind === "middle" && (
+        <>
+          {size("Piece across", parting.middle.width, "middle", "width")}
+          {size("Its tenons slide", parting.middle.slide, "middle", "slide")}
+        </>
       )}
       {planned && leaves && (
         <>

@@ -16,15 +16,18 @@ const BASES: Record<Parting["kind"], readonly BaseName[]> = {
   leaves: ["leg-and-apron"],
   drawn: CARRIES,
   glued: CARRIES,
+  middle: CARRIES,
 };
 
 /** What keeps a top from being parted as it was chosen; null where nothing does, or nothing was. */
-export type Hindrance = "base" | "ends" | "field";
-export function hindrance({ parting, kind, ends, field }: Form): Hindrance | null {
+export type Hindrance = "base" | "ends" | "field" | "outline";
+export function hindrance({ parting, kind, ends, field, top }: Form): Hindrance | null {
   if (parting.kind === "none") return null;
   if (!BASES[parting.kind].includes(kind)) return "base";
   if (ends !== "none") return "ends";
-  return field === "solid" ? null : "field";
+  if (field !== "solid") return "field";
+  // a piece across has straight ends, and nothing is cut out of it
+  return parting.kind === "middle" && (top.outline !== "rectangle" || top.cutouts.length > 0) ? "outline" : null;
 }
 
 /** Whether leaves go in, so that what stands below is parted as well. */
@@ -34,9 +37,12 @@ export const letsLeavesIn = (form: Form): boolean => form.parting.kind === "leav
 export function partingOf(form: Form, asBuilt: readonly AsBuilt[]): Parting | null {
   const { kind, leaves, leaf } = form.parting;
   if (kind === "none" || hindrance(form) !== null) return null;
-  if (kind !== "leaves") return { kind, leaves: 0, leaf: 0, opens: 0 };
+  if (kind !== "leaves") {
+    const middle = kind === "middle" ? measuredOr(asBuilt, "middle-piece", "width", form.parting.middle.width) : 0;
+    return { kind, leaves: 0, leaf: 0, opens: 0, middle };
+  }
   const long = measuredOr(asBuilt, "leaf", "length", leaf);
-  return { kind, leaves, leaf: long, opens: leaves * long };
+  return { kind, leaves, leaf: long, opens: leaves * long, middle: 0 };
 }
 
 const leafName = (i: number, of: number) => (of > 1 ? `leaf ${i + 1}` : "leaf");
@@ -46,7 +52,7 @@ export function parted<G extends PieceGeometry>(at: G, form: Form, asBuilt: read
   const parting = partingOf(form, asBuilt);
   if (!parting) return at;
   const { leaves, leaf } = parting;
-  const half = at.top.length / 2;
+  const half = Math.max(1, (at.top.length - parting.middle) / 2);
   const between = Array.from({ length: leaves }, (_, i) => ({ name: leafName(i, leaves), kind: "leaf", length: leaf }));
   const row = (pieces: PanelRow["pieces"]): PanelRow => ({ pieces, lost: CUT_LOST });
   const left = { name: "left half", kind: "top", length: half };
@@ -75,7 +81,7 @@ export function parted<G extends PieceGeometry>(at: G, form: Form, asBuilt: read
 
 /** The half over a place along the top. */
 export const halfAt = ({ parting }: Pick<PieceGeometry, "parting">, x: number): string =>
-  parting ? (x < 0 ? "T1" : "T2") : "T";
+  parting ? (Math.abs(x) < parting.middle / 2 ? "TM" : x < 0 ? "T1" : "T2") : "T";
 
 /** The top as it is sat at when all its leaves are in. */
 export const openTop = (form: Form): { length: number; width: number } => ({

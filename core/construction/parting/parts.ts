@@ -5,16 +5,17 @@ import { AssemblyPart, Pose, Worked } from "../../assembly/part";
 import { HOME, Place, seenFrom, within } from "../../assembly/place";
 import type { SmallPart } from "../../assembly/small";
 import { add, Vec } from "../../assembly/vector";
-import type { KindOfJoint } from "../../joinery/kinds";
 import { bodiesOf } from "../../joinery/kinds";
 import { PocketScrewed, pocketScrewed } from "../../joinery/pocket-screwed";
 import { endJoint } from "../../joinery/end-joint";
 import { Seam, seam } from "../../joinery/seam";
 import { USUAL_TENON } from "../../piece/base-choices";
-import type { Form, JointChoices } from "../../piece/schema";
+import type { Form } from "../../piece/schema";
 import type { Shop } from "../../piece/shop";
 import type { PieceGeometry } from "../geometry";
 import { flat } from "../top/part";
+import { roundMiddle } from "./middle";
+import type { Parted, PartingFacts } from "./facts";
 import { slidesOf } from "./slides";
 
 export const SEAM = "top+top";
@@ -24,9 +25,10 @@ const LIFT = 420;
 
 /** The whole top as it would be in one, in its two halves. */
 export function halves(top: AssemblyPart, at: PieceGeometry): AssemblyPart[] {
-  const half = top.shape.length / 2;
+  const { middle, leaves } = at.parting!;
+  const half = Math.max(1, (top.shape.length - middle) / 2);
   return [0, 1].map((i) => {
-    const off: Vec = [i * half, 0, 0];
+    const off: Vec = [i * (half + middle), 0, 0];
     return {
       ...top,
       id: `T${i + 1}`,
@@ -37,7 +39,7 @@ export function halves(top: AssemblyPart, at: PieceGeometry): AssemblyPart[] {
       shape: stretchOf(top.shape, off[0], off[0] + half),
       place: { ...top.place, at: add(top.place.at, off) },
       cuts: top.cuts.map((cut) => ({ ...cut, place: { ...cut.place, at: add(cut.place.at, [-off[0], 0, 0]) } })),
-      opens: add(top.opens, at.parting!.leaves > 0 ? [(i - 0.5) * 240, 0, 0] : [(i - 0.5) * 120, 0, 0]),
+      opens: add(top.opens, leaves > 0 ? [(i - 0.5) * 240, 0, 0] : [(i - 0.5) * 120, 0, 0]),
     };
   });
 }
@@ -71,19 +73,6 @@ function leafRailOf(form: Form, at: PieceGeometry): Rail | null {
 /** A rail below a leaf ends so far before its edges, so that leaves close and rails do not, mm. @source common practice */
 export const RAIL_SHORT = 1;
 
-export interface PartingFacts {
-  form: Form;
-  at: PieceGeometry;
-  choices: JointChoices;
-  shop: Shop;
-}
-
-export interface Parted {
-  parts: AssemblyPart[];
-  joints: KindOfJoint[];
-  meetings: Meeting[];
-  small: SmallPart[];
-}
 const WHOLE: Parted = { parts: [], joints: [], meetings: [], small: [] };
 
 /** Leaves with their rails, what keeps the seams level, the slides below; nothing where the top is whole. */
@@ -92,6 +81,7 @@ export function partingParts({ form, at, choices, shop }: PartingFacts): Parted 
   if (!parting) return WHOLE;
   const who = { id: SEAM, group: SEAM, receives: "top", enters: "top", count: parting.leaves + 1 };
   if (parting.kind === "glued") return endToEnd({ form, at, choices, shop });
+  if (parting.kind === "middle") return roundMiddle({ form, at, shop }, parting.middle);
   const across = seam({
     meets: {
       ...who,

@@ -27,16 +27,19 @@ function canPart({ form }: PartingRuleFacts): Verdict | null {
   if (form.parting.kind === "none") return null;
   const why = hindrance(form);
   const leaves = form.parting.kind === "leaves";
+  const middle = form.parting.kind === "middle";
   return verdict({
     id: "form.parting-can",
     stage: "form",
     subject: ["top"],
     level: why ? "fix" : "holds",
     text: why
-      ? `The top can’t ${leaves ? "open for leaves" : `be ${form.parting.kind} together from two`} as it is planned: it stays whole`
+      ? `The top can’t ${leaves ? "open for leaves" : middle ? "have a piece across its middle" : `be ${form.parting.kind} together from two`} as it is planned: it stays whole`
       : leaves
         ? `The top parts in its middle and opens for ${form.parting.leaves} ${form.parting.leaves > 1 ? "leaves" : "leaf"}`
-        : `The top is two halves, ${form.parting.kind} together in the middle`,
+        : middle
+          ? `The top is two halves with a piece of ${mm(form.parting.middle.width)} across between them`
+          : `The top is two halves, ${form.parting.kind} together in the middle`,
     why:
       why === "base"
         ? leaves
@@ -46,7 +49,11 @@ function canPart({ form }: PartingRuleFacts): Verdict | null {
           ? "What holds the ends of its panel ties it across; a parted top has none."
           : why === "field"
             ? "Only a top of one panel is sawn in two: slats and stripes are not."
-            : "It is sawn apart across the grain: both halves move alike, and their edges stay in line.",
+            : why === "outline"
+              ? "A piece across ends with the straight edges beside it; curves and cut-outs it has none."
+              : middle
+                ? "Its grain crosses theirs: they move along its edges, and are glued to it in its middle only."
+                : "It is sawn apart across the grain: both halves move alike, and their edges stay in line.",
     remedies: !why ? [] : why === "ends" ? [set("Take its ends off", ["form", "ends"], "none"), WHOLE] : [WHOLE],
   });
 }
@@ -217,7 +224,7 @@ function seamWood({ form, at: place, joints }: PartingRuleFacts): Verdict | null
 
 /** End grain glued to end grain bends open: what is below must bear the seam. */
 function seamBorne({ form, at: place }: PartingRuleFacts): Verdict | null {
-  if (place.parting?.kind !== "glued") return null;
+  if (place.parting?.kind !== "glued" && place.parting?.kind !== "middle") return null;
   const along = place.bearers.filter(({ run, length, middle = 0 }) => run === "along" && Math.abs(middle) < length / 2);
   const across = place.bearers.some(({ run, at: x }) => run === "across" && Math.abs(x) < CLEAR);
   const borne = across || along.length > 1;
@@ -229,7 +236,12 @@ function seamBorne({ form, at: place }: PartingRuleFacts): Verdict | null {
     level: borne ? "holds" : "fix",
     text: borne
       ? "What is below bears both halves at the seam"
-      : "Nothing bears the seam: glued end to end it breaks when somebody leans on it",
+      : place.parting.kind === "middle"
+        ? "Nothing bears the seams: they break when somebody leans on the middle piece"
+        : "Nothing bears the seam: glued end to end it breaks when somebody leans on it",
+          "seams it",
+          "seams: the top",
+        ),
     why: "End grain holds hardly a quarter of what an edge does; its loose tenons keep the faces level and little more. Rails along both sides, or one across below it, take the load.",
     remedies: borne
       ? []
