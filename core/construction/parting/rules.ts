@@ -239,9 +239,6 @@ function seamBorne({ form, at: place }: PartingRuleFacts): Verdict | null {
       : place.parting.kind === "middle"
         ? "Nothing bears the seams: they break when somebody leans on the middle piece"
         : "Nothing bears the seam: glued end to end it breaks when somebody leans on it",
-          "seams it",
-          "seams: the top",
-        ),
     why: "End grain holds hardly a quarter of what an edge does; its loose tenons keep the faces level and little more. Rails along both sides, or one across below it, take the load.",
     remedies: borne
       ? []
