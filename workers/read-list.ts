@@ -1,6 +1,7 @@
 /** Reads lists and drawings off the main thread, however long they are: boards, a logger's log, readings, an outline. Posts how far it is, then what it read. */
 import { ReadLogger, readLogger } from "../core/formats/logger-csv";
 import { ReadOutline, readOutline } from "../core/formats/outline-file";
+import { ReadEdge, readEdge } from "../core/formats/outline-edge";
 import { ReadRack, readRack } from "../core/formats/rack-csv";
 import { ReadReadings, readReadings } from "../core/formats/readings-csv";
 
@@ -8,12 +9,14 @@ export type ListOrder =
   | { kind: "rack"; file: Blob; species: readonly { id: string; name: string }[]; today: string }
   | { kind: "logger"; file: Blob }
   | { kind: "outline"; file: Blob; name: string; long: number | null }
+  | { kind: "edge"; file: Blob; name: string; length: number; edge: "lower" | "upper" }
   | { kind: "readings"; file: Blob; boards: readonly string[] };
 export interface ListRead {
   rack: ReadRack;
   logger: ReadLogger;
   readings: ReadReadings;
   outline: ReadOutline;
+  edge: ReadEdge;
 }
 export type ListReport =
   | { kind: "share"; share: number }
@@ -37,6 +40,8 @@ function read(order: ListOrder, text: string, told: (share: number) => void): Li
       return readLogger(text);
     case "outline":
       return readOutline(order.name, text, order.long);
+    case "edge":
+      return readEdge(order.name, text, order);
     case "readings":
       return readReadings(text, () => crypto.randomUUID(), order.boards);
   }

@@ -16,8 +16,6 @@ export type ReadOutline =
 
 /** An outline is a few kB; more than this is a picture. Ours */
 export const MOST_BYTES = 1_000_000;
-/** Lines and arcs stay so near the drawn line, mm. Ours: a pencil's line is five times as wide */
-const NEAR = 0.1;
 /** Smaller is no top, mm; nor larger than a top may be. */
 const SIZES = { least: 60, length: 6000, width: 2500 };
 
@@ -35,6 +33,33 @@ export function readOutline(name: string, text: string, long: number | null): Re
 }
 
 function taken(text: string, long: number | null): ReadOutline {
+  const { outer, length, width, said } = largestIn(text, long);
+  if (length < SIZES.least || width < SIZES.least || length > SIZES.length || width > SIZES.width)
+    throw new OutlineFault(
+      `its outline would be ${Math.round(length)} by ${Math.round(width)} mm: a top is ${SIZES.least} to ${SIZES.length} long and ${SIZES.least} to ${SIZES.width} wide. Check its scale, or type how long it is.`,
+    );
+  const fitted = fittedArcs(outer, NEAR);
+  if (fitted.length > MOST_POINTS)
+    throw new OutlineFault(
+      `it takes ${fitted.length} lines and arcs; an outline has ${MOST_POINTS} at most. Draw it with fewer, and choose it again.`,
+    );
+  return {
+    ok: true,
+    points: fitted.map(({ at: [x, y], rise }) => ({ x: tenth(x), y: tenth(y), rise: tenth(rise) })),
+    ...{ length: tenth(length), width: tenth(width), said },
+  };
+}
+
+/** Lines and arcs stay so near the drawn line, mm. Ours: a pencil's line is five times as wide */
+export const NEAR = 0.1;
+export const tenth = (value: number) => Math.round(value * 100) / 100;
+
+/**
+ * The largest closed line of a file, anticlockwise about its own middle, y up.
+ *
+ * @throws OutlineFault with what to do, where there is none or it has no scale
+ */
+export function largestIn(text: string, long: number | null) {
   if (text.length > MOST_BYTES)
     throw new OutlineFault(
       `${(text.length / 1e6).toFixed(1)} MB; an outline has a few kB. Save only its lines, without pictures, and choose it again.`,
@@ -47,29 +72,17 @@ function taken(text: string, long: number | null): ReadOutline {
         ? "no line in it is closed. Join the ends of the outline, save it and choose it again."
         : "no lines are in it. Draw the outline as one closed line, save it as SVG or DXF and choose it again.",
     );
-  const outer = all.reduce((a, b) => (Math.abs(areaOf(b)) > Math.abs(areaOf(a)) ? b : a));
-  const box = boxOf(outer);
+  const largest = all.reduce((a, b) => (Math.abs(areaOf(b)) > Math.abs(areaOf(a)) ? b : a));
+  const box = boxOf(largest);
   const by = long !== null ? long / box.length : scale;
   if (by === null)
     throw new OutlineFault(
       "it doesn’t say how large it is in millimetres. Type how long the outline is beside it, and choose it again.",
     );
-  const [length, width] = [box.length * by, box.width * by];
-  if (length < SIZES.least || width < SIZES.least || length > SIZES.length || width > SIZES.width)
-    throw new OutlineFault(
-      `its outline would be ${Math.round(length)} by ${Math.round(width)} mm: a top is ${SIZES.least} to ${SIZES.length} long and ${SIZES.least} to ${SIZES.width} wide. Check its scale, or type how long it is.`,
-    );
-  const placed = outer.map(([x, y]): Spot => [(x - box.x) * by, (y - box.y) * by]);
-  const fitted = fittedArcs(areaOf(placed) < 0 ? placed.reverse() : placed, NEAR);
-  if (fitted.length > MOST_POINTS)
-    throw new OutlineFault(
-      `it takes ${fitted.length} lines and arcs; an outline has ${MOST_POINTS} at most. Draw it with fewer, and choose it again.`,
-    );
-  const tenth = (value: number) => Math.round(value * 100) / 100;
+  const placed = largest.map(([x, y]): Spot => [(x - box.x) * by, (y - box.y) * by]);
   return {
-    ok: true,
-    points: fitted.map(({ at: [x, y], rise }) => ({ x: tenth(x), y: tenth(y), rise: tenth(rise) })),
-    ...{ length: tenth(length), width: tenth(width) },
+    outer: areaOf(placed) < 0 ? placed.reverse() : placed,
+    ...{ length: box.length * by, width: box.width * by },
     said: [
       ...said,
       ...(all.length > 1 ? [`${all.length - 1} other closed lines are left out: holes are cut-outs here.`] : []),

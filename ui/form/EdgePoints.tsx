@@ -2,6 +2,7 @@
 import { CurveChoice, EdgePoint, MOST_EDGE_POINTS } from "../../core/piece/kinds";
 import { Tick } from "../fields/fields";
 import { LengthRows } from "../fields/LengthRows";
+import { EdgeFile } from "./EdgeFile";
 
 const COLUMNS = [
   ["x", "Along"],
@@ -21,10 +22,13 @@ export const begun = (curve: CurveChoice): CurveChoice =>
 /** The line of an edge, point by point from the part's end. */
 export function EdgePoints({
   name,
+  length,
   curve,
   onPut,
 }: {
   name: string;
+  /** of the part between its shoulders, mm */
+  length: number;
   curve: CurveChoice;
   onPut: (label: string, curve: CurveChoice) => string | null;
 }) {
@@ -34,6 +38,7 @@ export function EdgePoints({
         Along the part from its shoulder, in from where the edge would be straight; less than nothing goes out. A rise
         bows the line to the next point out of the wood; less than nothing hollows it.
       </p>
+      <EdgeFile name={name} length={length} curve={curve} onPut={onPut} />
       <Tick
         label={`${name}: both halves alike`}
         checked={curve.mirrored}

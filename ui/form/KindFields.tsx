@@ -26,7 +26,8 @@ export function KindFields({ kind, name }: { kind: string; name: string }) {
   const now = piece.kinds[kind] ?? AS_THE_PIECE;
   const put = (what: string, change: Partial<KindChoice>) =>
     set(`${name}: ${what}`, ["kinds", kind], { ...now, ...change });
-  const upright = plan.assembly.parts.some((part) => part.kind === kind && stands(part));
+  const parts = plan.assembly.parts.filter((part) => part.kind === kind);
+  const upright = parts.some(stands);
   const finishName = (id: string) => FILMS.find((film) => film.id === id)?.name ?? id;
   return (
     <FieldRow>
@@ -123,7 +124,12 @@ export function KindFields({ kind, name }: { kind: string; name: string }) {
             onTake={(way) => put("curve", { curve: begun({ ...now.curve!, way }) })}
           />
           {now.curve.way === "points" ? (
-            <EdgePoints name={name} curve={now.curve} onPut={(what, curve) => put(what, { curve })} />
+            <EdgePoints
+              name={name}
+              length={parts[0]?.shape.length ?? 0}
+              curve={now.curve}
+              onPut={(what, curve) => put(what, { curve })}
+            />
           ) : (
             <>
               <LengthField

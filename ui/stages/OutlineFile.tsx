@@ -1,7 +1,7 @@
 "use client";
-import { FileUp } from "lucide-react";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { parseLength } from "../../core/units/length";
+import { DRAWINGS, FileButton } from "../fields/FileButton";
 import { Typed } from "../fields/fields";
 import { readList } from "../frame/readList";
 import { useUnit } from "../frame/unit";
@@ -11,7 +11,6 @@ import { usePiece } from "../piece/PieceProvider";
 export function OutlineFile() {
   const { edit } = usePiece();
   const { unit, length, say } = useUnit();
-  const file = useRef<HTMLInputElement>(null);
   const [long, setLong] = useState<number | null>(null);
   const [message, setMessage] = useState<string | null>(null);
   const take = async (chosen: File) => {
@@ -35,21 +34,11 @@ export function OutlineFile() {
   };
   return (
     <div className="flex flex-wrap items-end gap-3" data-outline-file>
-      <button className="button button-plain" onClick={() => file.current?.click()}>
-        <FileUp size={14} />
-        Outline from a file
-      </button>
-      <input
-        ref={file}
-        type="file"
-        accept=".svg,.dxf,image/svg+xml"
-        className="hidden"
-        aria-label="Outline file"
-        onChange={(event) => {
-          const chosen = event.target.files?.[0];
-          event.target.value = "";
-          if (chosen) void take(chosen);
-        }}
+      <FileButton
+        label="Outline from a file"
+        accept={DRAWINGS}
+        name="Outline file"
+        onChosen={(chosen) => void take(chosen)}
       />
       <Typed
         label="Its length, where the file has no scale"
