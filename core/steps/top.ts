@@ -49,7 +49,9 @@ export function topSteps(facts: TopFacts): TopStep[] {
 /** A bevel below once nothing is cut to its edges any more. */
 function withBevel(steps: TopStep[], form: Form): TopStep[] {
   const bevel = bevelHindrance(form) ? null : bevelOf(form);
-  return bevel ? [...steps, bevelStep(bevel, steps.at(-1)!.id)] : steps;
+  return bevel
+    ? [...steps, bevelStep(bevel, { curved: form.top.outline !== "rectangle", after: steps.at(-1)!.id })]
+    : steps;
 }
 
 /** Inlays last before it is sanded: nothing is cut over them afterwards. */

@@ -1,8 +1,8 @@
 /** Whether a bevel below can be had, leaves a rim that holds, and stays clear of what bears the top. */
 import { fine, grade, Level, mm, set, Verdict, verdict } from "../../verdict/verdict";
 import type { Form } from "../../piece/schema";
-import type { PieceGeometry } from "../geometry";
-import { bevelHindrance, bevelOf } from "./bevel";
+import { onBearer, PieceGeometry } from "../geometry";
+import { bevelHindrance, bevelOf, fromRim } from "./bevel";
 
 /** A rim thinner than this is dented by every chair, mm. @source common practice */
 const RIM = { good: 10, least: 6 };
@@ -11,7 +11,7 @@ const CLEAR = 3;
 const at = (what: string) => ["form", "top", "edge", what];
 
 const WHY = {
-  outline: "It is planed along straight edges: along a curve it is a shape of its own.",
+  outline: "Inside a hollow the line on the underside would cross itself, and ends that are held are square.",
   field: "Slats and slabs have their own edges each.",
   parting: "Halves and leaves would show it in every seam.",
   leaves: "Leaves are hinged at that edge.",
@@ -23,20 +23,24 @@ interface BevelFacts {
   at: PieceGeometry;
 }
 
-/** How near the sides of a top what bears it stands, across and along it, mm. */
-function bornFrom({ at: { top, posts, bearers } }: Pick<BevelFacts, "at">): { side: number; end: number } {
-  const out = { side: top.width / 2, end: top.length / 2 };
-  for (const { x, z, length, width } of posts) {
-    out.end = Math.min(out.end, top.length / 2 - Math.abs(x) - length / 2);
-    out.side = Math.min(out.side, top.width / 2 - Math.abs(z) - width / 2);
-  }
-  for (const { run, at: line, thickness, length, middle = 0 } of bearers) {
-    if (run === "aslant") continue;
-    const [across, along] = [Math.abs(line) + thickness / 2, Math.abs(middle) + length / 2];
-    out.side = Math.min(out.side, top.width / 2 - (run === "along" ? across : along));
-    out.end = Math.min(out.end, top.length / 2 - (run === "along" ? along : across));
-  }
-  return out;
+/** How near the rim of a top what bears it stands: by the corners of posts, and the ends of what runs along, across or aslant, mm. */
+function bornFrom({ form, at: place }: BevelFacts): number {
+  const { top, posts, bearers } = place;
+  const around = (x: number, z: number, length: number, width: number) =>
+    [-1, 1].flatMap((a) => [-1, 1].map((b) => ({ x: x + (a * length) / 2, z: z + (b * width) / 2 })));
+  const corners = [
+    ...posts.flatMap(({ x, z, length, width }) => around(x, z, length, width)),
+    ...bearers.flatMap((bearer) =>
+      [-1, 1].flatMap((end) =>
+        [-1, 1].map((side) => onBearer(bearer, (end * bearer.length) / 2, (side * bearer.thickness) / 2)),
+      ),
+    ),
+  ];
+  const outside = ({ x, z }: { x: number; z: number }) => Math.abs(x) > top.length / 2 || Math.abs(z) > top.width / 2;
+  return corners.reduce(
+    (least, corner) => Math.min(least, outside(corner) ? 0 : fromRim(form, place, corner)),
+    Math.min(top.length, top.width) / 2,
+  );
 }
 
 export function bevelBelow(facts: BevelFacts): Verdict | null {
@@ -45,11 +49,11 @@ export function bevelBelow(facts: BevelFacts): Verdict | null {
   const bevel = bevelOf(form);
   if (!bevel) return null;
   const born = bornFrom(facts);
-  const free = Math.min(born.side, born.end) - bevel.inward;
+  const free = born - bevel.inward;
   const thick = form.top.thickness;
   const level: Level =
     hindrance || free < 0 ? "fix" : free < CLEAR ? "tight" : grade(bevel.rim, "at least", RIM.good, RIM.least);
-  const inward = Math.floor(Math.min(born.side, born.end) - CLEAR);
+  const inward = Math.floor(born - CLEAR);
   const rim = Math.min(RIM.good, thick - 1);
   return verdict({
     id: "form.bevel",
@@ -67,7 +71,7 @@ export function bevelBelow(facts: BevelFacts): Verdict | null {
             : `A rim of ${fine(bevel.rim)} is dented by every chair`,
     why: hindrance
       ? WHY[hindrance]
-      : `From ${fine(thick)} in the middle. Legs and rails want the flat underside; the nearest is ${mm(Math.min(born.side, born.end))} in.`,
+      : `From ${fine(thick)} in the middle. Legs and rails want the flat underside; the nearest is ${mm(born)} in.`,
     limit: RIM.good,
     actual: Math.round(bevel.rim * 10) / 10,
     sense: "at least",

@@ -50,6 +50,35 @@ describe("a top bevelled below, worked by hand", () => {
     expect(ends.every(({ shape }) => shape.planes!.length === 3)).toBe(true);
     expect(plan.assembly.parts.find(({ kind }) => kind === "top")!.shape.planes).toHaveLength(2);
   });
+  it("a round one is a plate on a frustum of a cone", () => {
+    const round = [at("form.kind", "splayed"), at("form.top.outline", "ellipse"), at("form.top.length", 900)];
+    const plan = table(
+      ...round,
+      at("form.top.width", 900),
+      at("joints.fastening", "oversized"),
+      at("form.splayed.legs", 3),
+      at("form.splayed.hub", "mitred"),
+      at("form.splayed.setIn", 130),
+    );
+    const cone = Math.PI * (450 ** 2 * 12 + (18 / 3) * (450 ** 2 + 450 * 390 + 390 ** 2));
+    // of chords that leave the circle by half a millimetre
+    expect(Math.abs(volume(plan, ["top"]) / cone - 1)).toBeLessThan(0.002);
+    expect(find(plan, "form.bevel").level).toBe("holds");
+    expect(clashes(plan.assembly.parts)).toEqual([]);
+    expect(plan.steps.find(({ id }) => id === "bevel")!.detail).toContain("drawknife");
+  });
+  it("soft sides are bevelled along their arcs: everywhere 60 in, 18 up", () => {
+    const plan = table(
+      at("form.top.outline", "soft"),
+      at("form.top.bulge", 30),
+      at("form.overhang", { end: 120, side: 120 }),
+    );
+    const flat = plan.assembly.parts.find(({ kind }) => kind === "top")!;
+    const body = bodyOf({ ...flat, adds: [], cuts: [] });
+    const { least, most } = boundsOf(body.filter(({ corners }) => corners.every(([, , z]) => z < 1e-6)));
+    expect([least[0], most[0]]).toEqual([expect.closeTo(60, 1), expect.closeTo(1740, 1)]);
+    expect(most[1] - least[1]).toBeCloseTo(800 - 120, 0);
+  });
   it("each part weighs the same by its pieces as by its body, and the table less than with square edges", () => {
     const plan = table();
     for (const part of plan.assembly.parts)
@@ -79,7 +108,8 @@ describe("what is wrong with a bevel is said, and a press mends it", () => {
     ],
     ["a rim as thin as a slat", [edge("rim", 4)], "fix"],
     ["a thin rim", [edge("rim", 8)], "tight"],
-    ["along a round", [at("form.top.outline", "ellipse")], "fix"],
+    ["under legs that stand beyond a round rim", [at("form.top.outline", "ellipse")], "fix"],
+    ["round notches", [at("form.top.outline", "notched"), at("form.top.notch", { length: 40, width: 40 })], "fix"],
     ["where leaves hang", [at("form.drop.kind", "both")], "fix"],
     ["where legs come through", [at("form.leg.top", "through")], "fix"],
     ["too flat an angle", [edge("angle", 5)], "fix"],
