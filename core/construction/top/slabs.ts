@@ -105,21 +105,43 @@ export function slabOver(
   );
 }
 
-/** The same line so far behind, square to itself: its corners where the lines beside one another meet. */
+/** A stretch of an edge moved square to itself: over which it ran, its slope, and its height where x is 0. */
+interface Moved {
+  from: number;
+  to: number;
+  slope: number;
+  zero: number;
+}
+
+/**
+ * The same line so far behind, square to itself: its corners where the lines beside one another meet. A stretch in a hollow too narrow for
+ * that is passed over.
+ */
 export function beside(edge: readonly Spot[], by: number): Spot[] {
-  const lines = edge.slice(1).map(([xb, yb], i) => {
+  let lines = edge.slice(1).map(([xb, yb], i): Moved => {
     const [xa, ya] = edge[i];
     const slope = (yb - ya) / (xb - xa);
-    return { slope, at: (x: number) => ya + slope * (x - xa) + by * Math.hypot(1, slope) };
+    return { from: xa, to: xb, slope, zero: ya - slope * xa + by * Math.hypot(1, slope) };
   });
-  return edge.map(([x], i): Spot => {
-    const [before, after] = [lines[i - 1], lines[i]];
-    if (!before || !after) return [x, (before ?? after).at(x)];
-    // where they run on in one line there is no corner to find
-    if (Math.abs(before.slope - after.slope) < 1e-9) return [x, after.at(x)];
-    const met = x + (after.at(x) - before.at(x)) / (before.slope - after.slope);
-    return [met, after.at(met)];
-  });
+  const [start, end] = [edge[0][0], edge[edge.length - 1][0]];
+  for (;;) {
+    const corners = [start, ...lines.slice(1).map((line, i) => meet(lines[i], line)), end];
+    // of those that run back, the one that runs back most goes first
+    const back = lines.map((_, i) => corners[i] - corners[i + 1]);
+    const worst = back.indexOf(Math.max(...back));
+    if (lines.length < 2 || back[worst] <= 1e-9)
+      return corners.map((x, i): Spot => {
+        const { slope, zero } = lines[Math.min(i, lines.length - 1)];
+        return [x, zero + slope * x];
+      });
+    lines = lines.filter((_, i) => i !== worst);
+  }
+}
+
+/** Where two stretches meet; where they run on in one line, at the corner they had, or in the middle of what lay between. */
+function meet(before: Moved, after: Moved): number {
+  const turn = before.slope - after.slope;
+  return Math.abs(turn) < 1e-9 ? (before.to + after.from) / 2 : (after.zero - before.zero) / turn;
 }
 
 /** Soft dots under the glass, and how far its ends stay inside the top's, mm. @source common practice */
