@@ -1,7 +1,8 @@
-import type { Assembly } from "../assembly/part";
+import { Assembly, standing } from "../assembly/part";
 import { BaseName, OWN_CHOICES } from "../piece/base-choices";
 import type { Form, JointChoices } from "../piece/schema";
 import type { Shop } from "../piece/shop";
+import { addedOf, workedFor } from "./added";
 import { assemble } from "./assemble";
 import { BaseGeometry, baseOf } from "./base";
 import { placed } from "./placed";
@@ -20,8 +21,7 @@ export function preview(form: Form, choices: JointChoices, shop: Shop): { geomet
   const geometry = placed(form, []);
   const joints = base.joints(geometry, form, choices, shop);
   const meetings = base.meetings({ form, at: geometry, joints });
-  return {
-    geometry,
-    assembly: assemble({ form, at: geometry, joints, meetings, breadboards: null, stiffeners: null }),
-  };
+  const own = addedOf({ form, at: geometry, choices, shop }).parts;
+  const { parts } = assemble({ form, at: geometry, joints, meetings, breadboards: null, stiffeners: null, own });
+  return { geometry, assembly: { parts: standing(workedFor(parts, geometry, form)) } };
 }
