@@ -7,7 +7,7 @@ import { Held, Joint, JointBodies, JointBody, SettingCard } from "./joint";
 
 /** A loose tenon’s share of the thickness; how far it reaches each way and how much deeper its mortise is; how wide it is; one for so much; its end from the edge; glue either side of the middle; wood beyond and beside it; mm. @source common practice */
 export const FLOAT = {
-  ...{ share: 1 / 3, reach: 25, deeper: 2, wide: 40, every: 140, edge: 20, glued: 40 },
+  ...{ share: 1 / 3, reach: 25, deeper: 2, wide: 40, every: 140, edge: 20, glued: 25 },
   ...{ wall: { good: 6, least: 4 }, beyond: { good: 12, least: 6 } },
 };
 

@@ -3,7 +3,7 @@ import * as v from "valibot";
 import { between, choice, count, distance, size } from "./fields";
 
 /** @source common practice */
-const USUAL_RIM = { kind: "under" as "under" | "beside", proud: 12, above: 0, gap: 4 };
+const USUAL_RIM = { kind: "under" as "under" | "beside", proud: 18, above: 0, gap: 4 };
 
 /** @source common practice */
 const USUAL_STAR = { kind: "none" as "none" | "star", height: 160, depth: 45, thickness: 26 };

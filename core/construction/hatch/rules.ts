@@ -87,6 +87,10 @@ function hatchGoes({ form, at }: HatchFacts): Verdict | null {
   const length = Math.floor(at.core.shoulder - 2 * OPENING.round.good - 2 * Math.abs(form.hatch.x));
   const width = Math.floor(panelWidth(form, at) - 2 * OPENING.round.good - 2 * Math.abs(form.hatch.y));
   const fits = length >= 60 && width >= 40 && form.top.cutouts.length === 0 && form.top.outline === "rectangle";
+  const movable = form.hatch.y !== 0 || (!hatch?.slides && form.hatch.x !== 0);
+  const inMiddle =
+    form.hatch.length + 2 * OPENING.round.least <= at.core.shoulder &&
+    form.hatch.width + 2 * OPENING.round.least <= panelWidth(form, at);
   const smaller: Remedy = {
     label: `Make its opening ${mm(Math.min(length, form.hatch.length))} by ${mm(Math.min(width, form.hatch.width))}`,
     patches: [
@@ -120,7 +124,7 @@ function hatchGoes({ form, at }: HatchFacts): Verdict | null {
           ? [NONE]
           : fits
             ? [smaller]
-            : form.top.cutouts.length === 0 && (form.hatch.x !== 0 || form.hatch.y !== 0)
+            : form.top.cutouts.length === 0 && movable && inMiddle
               ? [middle, NONE]
               : [NONE],
   });

@@ -43,8 +43,9 @@ describe("a piece of 140 across the middle of a table, worked by hand", () => {
   });
   it("stands in nothing; nothing is stopped that would move; one screw holds all of it", () => {
     expect(clashesInPoses(plan)).toEqual([]);
-    // the glue about its middle is 80 long: a third of what breaks it
-    expect(plan.stopped.filter(({ load }) => load > 0.4)).toEqual([]);
+    // the glue about its middle is 50 long: a fifth of what breaks it
+    const held = plan.stopped.filter(({ link }) => [link.a, link.b].includes("TM"));
+    expect(Math.max(...held.map(({ load }) => load))).toBeLessThan(0.25);
     const fixed = fixedScrews(tableWith(...TABLE), plan.geometry);
     expect(fixed).toHaveLength(1);
     expect(Math.abs(fixed[0].x)).toBeLessThan(1);

@@ -80,6 +80,7 @@ describe("three legs outside a round rim, worked by hand", () => {
     ["form.rebates", [set("rim.proud", 54)]],
     ["form.rebates", [set("section", 26), set("foot", 26)]],
     ["form.rebates", [set("section", 200), at("form.top.length", 700), at("form.top.width", 700)]],
+    ["form.rebates", [at("form.top.length", 1300), set("turn", 45)]],
     ["form.feet-out", [set("splay", 20)]],
     ["movement.rebated", [set("rim.gap", 0)]],
   ] as [string, Patch[]][])("%s is told, and its remedies mend it", (id, patches) => {

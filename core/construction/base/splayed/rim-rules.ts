@@ -49,7 +49,10 @@ export function headsBeside({ at, form }: Facts): Verdict | null {
 export function rebates({ at, form }: Facts): Verdict | null {
   const { beside, lean, rise, section } = at;
   if (!beside) return null;
-  const { rim } = form.splayed;
+  const {
+    splayed: { rim },
+    top,
+  } = form;
   const { ledge, left, curve } = beside;
   const levels: Level[] = [
     grade(ledge, "at least", REBATE.ledge, REBATE.ledgeLeast),
@@ -68,14 +71,14 @@ export function rebates({ at, form }: Facts): Verdict | null {
     stage: "form",
     subject: ["splayed-leg", "top"],
     level,
-    text: !wall
-      ? left > 0
-        ? `${fine(left)} of the head are left outside the rebate`
-        : "The rebate takes the whole head: nothing is left outside it"
-      : !floor
-        ? `${fine(Math.max(0, ledge))} of the head are left under the top`
-        : !follows
-          ? `The rim falls ${Number.isFinite(curve) ? fine(curve) : "quite"} away from the rebate’s wall at a leg’s edges`
+    text: !follows
+      ? `The rim falls ${Number.isFinite(curve) ? fine(curve) : "quite"} away from the rebate’s wall at a leg’s edges`
+      : !wall
+        ? left > 0
+          ? `${fine(left)} of the head are left outside the rebate`
+          : "The rebate takes the whole head: nothing is left outside it"
+        : !floor
+          ? `${fine(Math.max(0, ledge))} of the head are left under the top`
           : `Rebates leave ${fine(left)} outside the rim and ${fine(ledge)} under it`,
     why: `A head is ${fine(lean.level)} long, its outside ${mm(rim.proud)} past the rim where the top lies on it and ${fine(rise * lean.tan)} less at its end. The wall is plumb and flat, the rim round: it opens ${Number.isFinite(curve) ? fine(curve) : "fully"} at the leg’s edges.`,
     limit: REBATE.wall,
@@ -89,7 +92,18 @@ export function rebates({ at, form }: Facts): Verdict | null {
   function mends(): Remedy[] {
     const stand = (by: number) => set(`Let the heads stand ${by} mm outside the rim`, path("rim", "proud"), by);
     const thick = (by: number) => set(`Make the legs ${by} mm`, path("section"), by);
-    if (wall && floor) return narrow >= 20 ? [thick(narrow)] : [];
+    // an oval runs aslant past a leg that stands between its ends and its sides; round, what is left is plain
+    if (!follows && top.length !== top.width) {
+      const stands = Math.max(rim.proud, Math.ceil(rim.gap + rise * lean.tan + REBATE.wall));
+      const { label, patches } = set("Make the top round", ["form", "top", "width"], top.length);
+      const sagitta = top.length / 2 - Math.sqrt(Math.max(0, (top.length ** 2 - section ** 2) / 4));
+      const holds = stands <= 80 && lean.level - stands - sagitta >= REBATE.ledge && sagitta <= REBATE.opens;
+      return [
+        ...(holds ? [{ label, patches: [...patches, ...stand(stands).patches] }] : []),
+        set("Keep the heads under the top", path("rim", "kind"), "under"),
+      ];
+    }
+    if (!follows) return narrow >= 20 ? [thick(narrow)] : [];
     if (!wall && proud <= 80 && ledge - (proud - rim.proud) >= REBATE.ledge) return [stand(proud)];
     if (!floor && less >= 1 && left - (rim.proud - less) >= REBATE.wall) return [stand(less)];
     if (wider > 200 || proud > 80) return [];
