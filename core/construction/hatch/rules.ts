@@ -88,9 +88,9 @@ function hatchGoes({ form, at }: HatchFacts): Verdict | null {
   const width = Math.floor(panelWidth(form, at) - 2 * OPENING.round.good - 2 * Math.abs(form.hatch.y));
   const fits = length >= 60 && width >= 40 && form.top.cutouts.length === 0 && form.top.outline === "rectangle";
   const movable = form.hatch.y !== 0 || (!hatch?.slides && form.hatch.x !== 0);
-  const inMiddle =
-    form.hatch.length + 2 * OPENING.round.least <= at.core.shoulder &&
-    form.hatch.width + 2 * OPENING.round.least <= panelWidth(form, at);
+  const moved = { ...form, hatch: { ...form.hatch, x: 0, y: 0 } };
+  const there = hatchOf(moved);
+  const inMiddle = there !== null && woodRound({ form: moved, at }, there) >= OPENING.round.least;
   const smaller: Remedy = {
     label: `Make its opening ${mm(Math.min(length, form.hatch.length))} by ${mm(Math.min(width, form.hatch.width))}`,
     patches: [
