@@ -36,7 +36,9 @@ export function bowSawn({ at: place, form }: CaseFacts): Verdict | null {
       level: "fix",
       ...HINDERED[why ?? "steep"],
       remedies: [
-        ...(why === "corners" ? [set("Lay the top on rails", at("corners"), "rails")] : []),
+        ...(why === "corners" && bowHindrance({ ...form.case, corners: "rails" }, place) === null
+          ? [set("Lay the top on rails", at("corners"), "rails")]
+          : []),
         set("Leave the front straight", at("bow"), 0),
       ],
     });
