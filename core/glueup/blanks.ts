@@ -25,6 +25,8 @@ const leaves = (part: Part, said: string): Round[] => [
 const ROUNDS: Record<Make, (part: Part) => Round[]> = {
   solid: () => [],
   laminated: (part) => leaves(part, `from ${part.stock.length} leaves`),
+  "three-leaves": (part) => leaves(part, `from ${part.stock.length} leaves`),
+  "four-leaves": (part) => leaves(part, `from ${part.stock.length} leaves`),
   diagonal: (part) => leaves(part, "from two boards, to be sawn at 45°"),
   "core-faces": (part) => {
     const [core, face] = part.stock;

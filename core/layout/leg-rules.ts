@@ -8,6 +8,8 @@ import { legsFrom } from "./leg-stock";
 const MADE_OF: [Make, string][] = [
   ["solid", "Use solid legs"],
   ["laminated", "Glue legs from two leaves"],
+  ["three-leaves", "Glue legs from three leaves"],
+  ["four-leaves", "Glue legs from four leaves"],
   ["core-faces", "Make legs of a core with four faces"],
   ["diagonal", "Saw legs at 45° from two boards"],
 ];
@@ -18,6 +20,8 @@ const ONE_BOARD: readonly Make[] = ["core-faces", "diagonal"];
 const LEG_TEXT = {
   solid: "Legs come solid from the rack",
   laminated: "Legs are glued from two leaves",
+  "three-leaves": "Legs are glued from three leaves",
+  "four-leaves": "Legs are glued from four leaves",
   "core-faces": "Legs are a core with four resawn faces",
   diagonal: "Legs are sawn at 45° from two boards",
 };

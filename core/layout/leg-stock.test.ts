@@ -1,20 +1,18 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { MAKES } from "../assembly/sort";
 import { USUAL_SHOP } from "../piece/shop";
 import { at, find, planOf, plainRack, tableWith } from "../testing/plans";
 import { demoBoard } from "../testing/boards";
 import { FACE, LEAF_EXTRA, legPieces, legsFrom, legSteps, legYield, resawnLeaves, thickestLeg } from "./leg-stock";
 
 describe("ways to a thick leg", () => {
-  it.each(["solid", "laminated", "core-faces", "diagonal"] as const)(
-    "%s: what is sawn for a leg yields that leg",
-    (make) => {
-      for (const section of [50, 75, 90]) {
-        const [first] = legPieces(make, { width: section, thickness: section }, 2);
-        expect(legYield(make, first.thickness, first.width)).toBeCloseTo(section, 9);
-      }
-    },
-  );
+  it.each(MAKES)("%s: what is sawn for a leg yields that leg", (make) => {
+    for (const section of [50, 75, 90]) {
+      const [first] = legPieces(make, { width: section, thickness: section }, 2);
+      expect(legYield(make, first.thickness, first.width)).toBeCloseTo(section, 9);
+    }
+  });
   it("sawn at 45°: the square turned on its corner lies inside the glued blank, the glue line on its diagonal (rotation)", () => {
     const section = 80;
     const [board] = legPieces("diagonal", { width: section, thickness: section }, 2);
@@ -40,6 +38,16 @@ describe("ways to a thick leg", () => {
     expect(core.thickness - 1 + 2 * FACE.thickness).toBe(75);
     expect(resawnLeaves(face.thickness, FACE.thickness + FACE.cleaning, 2)).toBe(2);
     expect(face.width).toBe(75 + LEAF_EXTRA);
+  });
+  it("three or four leaves are glued to the section and 2 over it, planed off: no stock thicker than a third of it, or a quarter", () => {
+    const thick = (make: (typeof MAKES)[number]) =>
+      legPieces(make, { width: 120, thickness: 120 }, 2).map(({ suffix, thickness }) => [suffix, thickness]);
+    expect(thick("three-leaves")).toEqual(["a", "b", "c"].map((suffix) => [suffix, 122 / 3]));
+    expect(thick("four-leaves")).toEqual(["a", "b", "c", "d"].map((suffix) => [suffix, 30.5]));
+    const plan = planOf(tableWith(at("form.leg.make", "four-leaves"), at("form.leg.section", 120)));
+    expect(plan.parts.find(({ id }) => id === "leg")!.stock).toHaveLength(4);
+    expect(plan.steps.find(({ id }) => id === "laminate")!.title).toBe("Glue the legs from four leaves");
+    expect(plan.blanks.find(({ id }) => id === "blank-leg")!.pieces).toHaveLength(4);
   });
   it("leaves: n leaves hold n − 1 kerfs", () => {
     expect(resawnLeaves(32, 9, 2)).toBe(3);
@@ -111,7 +119,7 @@ describe("how many legs a rack gives", () => {
   it("never more than their wood would make, and never fewer for one board more", () =>
     fc.assert(
       fc.property(
-        fc.constantFrom("solid" as const, "laminated" as const, "core-faces" as const, "diagonal" as const),
+        fc.constantFrom(...MAKES),
         fc.array(
           fc.record({ thickness: fc.integer({ min: 20, max: 110 }), width: fc.integer({ min: 60, max: 320 }) }),
           {

@@ -1,4 +1,4 @@
-import type { Make } from "../assembly/sort";
+import { LEAVES, Make } from "../assembly/sort";
 import type { Shop } from "../piece/shop";
 import { Board, narrowest } from "../stock/board";
 import { millingYield } from "../stock/milling";
@@ -40,7 +40,13 @@ export function legPieces(make: Make, { width: section, thickness }: Section, ke
     case "solid":
       return [piece("", section, thickness)];
     case "laminated":
-      return ["a", "b"].map((suffix) => piece(suffix, section + LEAF_EXTRA, thickness / 2 + LEAF_EXTRA / 2));
+    case "three-leaves":
+    case "four-leaves": {
+      const n = LEAVES[make];
+      return ["a", "b", "c", "d"]
+        .slice(0, n)
+        .map((suffix) => piece(suffix, section + LEAF_EXTRA, (thickness + LEAF_EXTRA) / n));
+    }
     // two blanks of one board, each opened into two faces that are neighbours in the tree
     case "core-faces": {
       const core = section - 2 * FACE.thickness + CORE_EXTRA;
@@ -69,7 +75,9 @@ export function legYield(make: Make, thickness: number, width: number): number {
     case "solid":
       return Math.max(0, Math.min(thickness, width));
     case "laminated":
-      return Math.max(0, Math.min(2 * thickness - LEAF_EXTRA, width - LEAF_EXTRA));
+    case "three-leaves":
+    case "four-leaves":
+      return Math.max(0, Math.min(LEAVES[make] * thickness - LEAF_EXTRA, width - LEAF_EXTRA));
     case "core-faces":
       return Math.max(0, Math.min(thickness, width) - CORE_EXTRA + 2 * FACE.thickness);
     case "diagonal":
@@ -152,6 +160,13 @@ export function legSteps(make: Make, section: Section, shop: Shop, name = "leg")
   switch (make) {
     case "solid":
       return ["Joint two faces square, plane the other two."];
+    case "three-leaves":
+    case "four-leaves":
+      return [
+        `Joint both faces of the ${LEAVES[make] > 3 ? "two inner leaves" : "inner leaf"}, one of each outer; end grain read so that rings mirror.`,
+        `Glue all at once between cauls, best faces out: ${LEAVES[make] - 1} lines, slow glue.`,
+        `True the glued ${name} to ${size}.`,
+      ];
     case "laminated":
       return ["Joint one face of each leaf, glue best faces out.", `True the glued ${name} to ${size}.`];
     case "core-faces":

@@ -1,4 +1,5 @@
 /** What stands below a top: each base a choice with its sizes, kept while another is tried. */
+import { STICKS_OF } from "../assembly/sort";
 import * as v from "valibot";
 import { choice, count, distance, size } from "./fields";
 
@@ -34,8 +35,8 @@ export const OWN_CHOICES = {
 } as const satisfies Partial<Record<BaseName, string>>;
 
 const endChoice = (of: string) => choice(`${of}'s ends`, ["square", "bevelled", "rounded"]);
-/** Thick stock: one stick, or two leaves glued by their faces. */
-const make = (of: string) => choice(`how a ${of} is made`, ["solid", "laminated"]);
+/** Thick stock: one stick, or leaves glued by their faces. */
+const make = (of: string) => choice(`how a ${of} is made`, STICKS_OF);
 
 /** Fields of the form: a trestle. Heights of the stretcher and the struts from the floor and the post's foot. */
 export const trestleFields = {

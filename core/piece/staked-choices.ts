@@ -1,5 +1,6 @@
 /** Fields of the form: legs tenoned into the top itself, with nothing between them. */
 import * as v from "valibot";
+import { STICKS_OF } from "../assembly/sort";
 import { between, choice, count, distance, size } from "./fields";
 
 /** Four at the corners, or any number round the middle. */
@@ -28,7 +29,7 @@ const stakedSchema = v.strictObject({
   section: size("leg section", 20, 250),
   foot: size("leg section at the foot", 12, 250),
   shape: choice("leg shape", STAKED_SHAPES),
-  make: choice("how a leg is made", ["solid", "laminated"]),
+  make: choice("how a leg is made", STICKS_OF),
   tenon: v.strictObject({
     shape: choice("tenon shape", STAKED_SHAPES),
     /** across it; null: Taller chooses */

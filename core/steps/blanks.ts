@@ -3,13 +3,20 @@ import type { Part } from "../layout/cut-list";
 import { Step, stepOf as step, TIME } from "./step";
 
 /** What is done with the parts of one make, how many rounds of glue that takes. */
-const MADE: Record<Make, { rounds: number; title: (names: string) => string; detail: string }> = {
+interface Made {
+  rounds: number;
+  title: (names: string) => string;
+  detail: string;
+}
+const MADE: Record<Make, Made> = {
   solid: { rounds: 0, title: () => "", detail: "" },
   laminated: {
     rounds: 1,
     title: (names) => `Glue the ${names} from two leaves`,
     detail: "Best faces out; true them square when the glue is dry.",
   },
+  "three-leaves": leaves("three"),
+  "four-leaves": leaves("four"),
   diagonal: {
     rounds: 1,
     title: (names) => `Glue the ${names} from two boards and saw them at 45°`,
@@ -22,6 +29,16 @@ const MADE: Record<Make, { rounds: number; title: (names: string) => string; det
       "Resaw and letter the faces; two on opposite sides first, trimmed flush and both glued sides planed true, then the other two.",
   },
 };
+
+/** All lines of a stack at once. */
+function leaves(count: string): Made {
+  return {
+    rounds: 1,
+    title: (names) => `Glue the ${names} from ${count} leaves`,
+    detail:
+      "All lines at once with slow glue, best faces out, rings mirrored at each; true them square when the glue is dry.",
+  };
+}
 
 /** Thick leaves want a clamp about every hand’s breadth and a half along each part, mm. @source common practice: 100 to 150 */
 const EVERY = 125;

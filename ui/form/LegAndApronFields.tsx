@@ -55,6 +55,8 @@ export function LegAndApronFields() {
           options={[
             { value: "solid", name: "Solid" },
             { value: "laminated", name: "From two leaves" },
+            { value: "three-leaves", name: "From three leaves" },
+            { value: "four-leaves", name: "From four leaves" },
             { value: "core-faces", name: "Core, four resawn faces" },
             { value: "diagonal", name: "Two boards sawn at 45°" },
           ]}

@@ -65,6 +65,8 @@ export function StakedFields() {
           options={[
             { value: "solid", name: "From one stick" },
             { value: "laminated", name: "Glued from two" },
+            { value: "three-leaves", name: "Glued from three" },
+            { value: "four-leaves", name: "Glued from four" },
           ]}
           onTake={(value) => set("How legs are made", at("make"), value)}
         />

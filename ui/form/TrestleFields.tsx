@@ -12,6 +12,8 @@ const ENDS = [
 const MAKES = [
   { value: "solid" as const, name: "Solid" },
   { value: "laminated" as const, name: "From two leaves" },
+  { value: "three-leaves" as const, name: "From three leaves" },
+  { value: "four-leaves" as const, name: "From four leaves" },
 ];
 
 /** The choices of a trestle, part by part. */

@@ -21,6 +21,8 @@ export function LegWays() {
   const names = {
     solid: "Solid",
     laminated: "From two leaves",
+    "three-leaves": "From three leaves",
+    "four-leaves": "From four leaves",
     "core-faces": "Core with four resawn faces",
     diagonal: "Two boards sawn at 45°",
   };

@@ -66,6 +66,8 @@ const rail = (joint: RailEnd | null) => ({ role: "rail" as const, make: "solid" 
 const LEG_NOTES: Record<Make, string> = {
   solid: "Left long until the base is glued.",
   laminated: "Two leaves glued, then trued square.",
+  "three-leaves": "Three leaves glued, then trued square.",
+  "four-leaves": "Four leaves glued, then trued square.",
   "core-faces": "A core and four resawn faces, trued square.",
   diagonal: "Two leaves glued, then trued square.",
 };

@@ -107,7 +107,7 @@ function slim({ at }: Facts): Verdict {
 function turnedOf({ form }: Facts): Verdict | null {
   const { shape, make, tenon } = form.staked;
   if (shape !== "round") return null;
-  const bad = make === "laminated" ? "make" : tenon.shape === "square" ? "tenon" : null;
+  const bad = make !== "solid" ? "make" : tenon.shape === "square" ? "tenon" : null;
   return verdict({
     id: "form.turned",
     stage: "form",
@@ -115,7 +115,7 @@ function turnedOf({ form }: Facts): Verdict | null {
     level: bad ? "tight" : "holds",
     text:
       bad === "make"
-        ? "A leg turned from two leaves shows its glue line winding round it"
+        ? "A leg turned from leaves shows its glue lines winding round it"
         : bad === "tenon"
           ? "A round leg with a square tenon: it is cut before the leg is turned"
           : `Legs are turned round, their tenons with them`,

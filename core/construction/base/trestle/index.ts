@@ -9,7 +9,12 @@ import { placeTrestle, Trestle } from "./place";
 import { TRESTLE_RULES } from "./rules";
 import { trestleWork } from "./work";
 
-const MAKES = { solid: "solid", laminated: "from two leaves" };
+const MAKES = {
+  solid: "solid",
+  laminated: "from two leaves",
+  "three-leaves": "from three leaves",
+  "four-leaves": "from four leaves",
+};
 
 /** Two or three ends, each a foot, a post or two and a brace, tied by a stretcher. */
 export const trestle: Base<Trestle> = {

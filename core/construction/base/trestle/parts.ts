@@ -29,7 +29,11 @@ export function trestleSticks({ form, at }: TrestleFacts): AssemblyPart[] {
   }));
 }
 
-const LEAVES = "Two leaves glued by their faces, then trued.";
+const GLUED = {
+  laminated: "Two leaves glued by their faces, then trued.",
+  "three-leaves": "Three leaves glued by their faces, then trued.",
+  "four-leaves": "Four leaves glued by their faces, then trued.",
+};
 
 function endParts(choices: TrestleChoices, at: Trestle, x: number, i: number): Plain[] {
   const { foot, post, brace, rows } = at;
@@ -44,7 +48,7 @@ function endParts(choices: TrestleChoices, at: Trestle, x: number, i: number): P
       letter: "Q",
       role: "post",
       make: choices.foot.make,
-      note: choices.foot.make === "laminated" ? LEAVES : "",
+      note: choices.foot.make !== "solid" ? GLUED[choices.foot.make] : "",
       shape: {
         length: foot.length,
         width: foot.height,
@@ -61,7 +65,7 @@ function endParts(choices: TrestleChoices, at: Trestle, x: number, i: number): P
       letter: "P",
       role: "post",
       make: choices.post.make,
-      note: choices.post.make === "laminated" ? LEAVES : "Tenoned at both ends; shoulders from one stop.",
+      note: choices.post.make !== "solid" ? GLUED[choices.post.make] : "Tenoned at both ends; shoulders from one stop.",
       shape: { length: post.shoulder, width: post.width, thickness: post.thickness },
       place: { ...UPRIGHT, at: [x - post.thickness / 2, post.from, z - post.width / 2] },
       opens: away,
