@@ -1,7 +1,8 @@
 /** Templates of a piece: one for every kind of part with a curve, whole or the half that is turned over. */
 import type { AssemblyPart } from "../assembly/part";
 import { between } from "../assembly/clip";
-import type { Outline } from "../assembly/outline";
+import { Outline, straightAt } from "../assembly/outline";
+import { BOW_BY } from "../construction/base/case/bow";
 import { curvedStretch, isCurved, mirrors, narrowest, runOut, tightestHollow } from "./outline-facts";
 
 /** Sawn so far outside the line, then brought to it along the template, mm. @source common practice */
@@ -47,7 +48,32 @@ export function templatesOf(parts: readonly AssemblyPart[]): Template[] {
       if (before) before.parts.push(part.id);
       else found.set(key, template);
     }
-  return numbered([...found.values()]);
+  const bow = bowTemplate(parts);
+  return [...numbered([...found.values()]), ...(bow ? [bow] : [])];
+}
+
+/** Behind the arc of a bowed front its template is so deep, mm. Ours: a hand's breadth */
+const BEHIND = 60;
+
+/** One for the whole front of a case that bows out: the half of it that is turned over. */
+function bowTemplate(parts: readonly AssemblyPart[]): Template | null {
+  const bowed = parts.flatMap((part) =>
+    part.adds.filter(({ by }) => by === BOW_BY).map(({ shape }) => ({ part, shape })),
+  );
+  if (bowed.length === 0) return null;
+  const { part, shape } = bowed.reduce((a, b) => (b.shape.length > a.shape.length ? b : a));
+  const { length, width: rise } = shape;
+  const outline: Outline = {
+    outer: [straightAt(0, 0), straightAt(length, 0), { at: [length, BEHIND], rise }, straightAt(0, BEHIND)],
+    holes: [],
+  };
+  return {
+    ...{ kind: part.kind, id: "front-bow", name: "Bow of the front", view: "face", half: true, from: 0 },
+    parts: bowed.map(({ part: { id } }) => id),
+    outline: between(outline, 0, length / 2),
+    ...{ length, width: BEHIND + rise, size: { length: length / 2, width: BEHIND + rise } },
+    ...{ tightest: null, grain: null, narrowest: { wide: BEHIND, x: 0 } },
+  };
 }
 
 function templateOf(part: AssemblyPart, view: "face" | "edge"): Template | null {

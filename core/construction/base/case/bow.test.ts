@@ -2,7 +2,9 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { bodyOf } from "../../../assembly/part";
+import { polygonOf } from "../../../assembly/outline";
 import { bulkOf } from "../../../assembly/solid";
+import { templatesOf } from "../../../templates/templates";
 import type { Patch } from "../../../piece/patch";
 import { bays, caseOf, chest, eight, EIGHT, listed, rows, set } from "../../../testing/cases";
 import { clashesInPoses, partOf } from "../../../testing/clashes";
@@ -51,6 +53,14 @@ describe("a chest of three drawers that bows out 40, worked by hand", () => {
     const knobs = chest(...BOW, set("drawers.pull", { kind: "knob", centres: 96 }), bays(rows([null, "drawer"])));
     const knob = knobs.small.find(({ id }) => id.startsWith("pull-1"))!;
     expect(knob.place.at[2]).toBeGreaterThan(caseOf(knobs).deep.to + 30);
+  });
+  it("its front has a template: half of the arc, 60 deep behind it", () => {
+    const [template] = templatesOf(plan.assembly.parts).filter(({ id }) => id === "front-bow");
+    expect(template).toMatchObject({ half: true, length: 840, size: { length: 420, width: 100 } });
+    const spots = polygonOf(template.outline.outer, 0.01);
+    for (const [x, y] of spots.filter(([, up]) => up > 59))
+      expect(y).toBeCloseTo(60 + Math.sqrt(RADIUS ** 2 - (x - 420) ** 2) - (RADIUS - 40), 1);
+    expect(template.parts).toEqual(expect.arrayContaining(["C1", "C2", "C3", "Q"]));
   });
   it("edges are sawn before anything is joined; fronts are faired when their stops are in", () => {
     const order = plan.steps.map(({ id }) => id);
