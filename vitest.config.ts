@@ -19,6 +19,7 @@ export default defineConfig({
             "tests/goldens/**/*.test.ts",
             "tests/house/**/*.test.ts",
           ],
+          globalSetup: "tests/scratch.ts",
           testTimeout: 30_000,
         },
       },
@@ -26,7 +27,7 @@ export default defineConfig({
         test: {
           name: "database",
           include: ["tests/database/**/*.test.ts"],
-          globalSetup: "tests/database/cluster.ts",
+          globalSetup: ["tests/scratch.ts", "tests/database/cluster.ts"],
           testTimeout: 60_000,
           hookTimeout: 120_000,
           fileParallelism: false,
@@ -36,7 +37,7 @@ export default defineConfig({
         test: {
           name: "browser",
           include: ["tests/browser/**/*.test.ts"],
-          globalSetup: "tests/browser/server.ts",
+          globalSetup: ["tests/scratch.ts", "tests/browser/server.ts"],
           testTimeout: 90_000,
           hookTimeout: 240_000,
           maxWorkers: 2,

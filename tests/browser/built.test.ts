@@ -158,4 +158,83 @@ describe("a maker builds it another way", () => {
     expect(await words(page, "main")).toMatch(/Face the top with leather/);
     expect(await words(page, "main")).toMatch(/Saw the lid out of the top/);
   });
+
+  it("legs stand outside a round rim, its heads are rebated for it and its gap is kept through the year", async () => {
+    const { page } = maker;
+    const id = await makePiece((piece) => ({ ...piece, name: "Stood outside" }), "Breakfast table");
+    await go(page, `/pieces/${id}/form`);
+    await choose(page, "Heads", "beside");
+    await page.waitForSelector('[data-verdict="form.heads-beside"][data-level="fix"]');
+    await press(page, "Tenon the arms into the legs");
+    await page.waitForSelector('[data-verdict="form.heads-beside"][data-level="holds"]');
+    await typeField(page, "Heads outside the rim", "24");
+    await until(page, () => /24 mm outside the rim/.test(document.querySelector("main")!.parentElement!.textContent!));
+    await saved(page);
+    await go(page, `/pieces/${id}/movement`);
+    await page.waitForSelector('[data-verdict="movement.rebated"]');
+    await go(page, `/pieces/${id}/build`);
+    expect(await words(page, "main")).toMatch(/Saw the rebates in the heads/);
+    expect((await recordOf(id)).form.splayed).toMatchObject({ joint: "tenon", rim: { kind: "beside", proud: 24 } });
+  });
+
+  it("a piece lies across a table, a lid slides out of it, and a rail's edge comes from a file", async () => {
+    const { page } = maker;
+    const id = await makePiece(
+      (piece) => ({ ...piece, name: "Crossed by hand", done: [], asBuilt: [] }),
+      "Writing desk",
+    );
+    await go(page, `/pieces/${id}/form`);
+    await choose(page, "Sawn out of it", "slides-right");
+    await page.waitForSelector('[data-verdict="form.hatch-sides"]');
+    await choose(page, "Sawn out of it", "none");
+    await choose(page, "The top is", "middle");
+    await typeField(page, "Piece across", "150");
+    await until(page, () => /a piece of 150 mm across/.test(document.body.textContent!));
+    await saved(page);
+    await go(page, `/pieces/${id}/joints`);
+    expect(await words(page, "main")).toMatch(/Middle piece, left seam/);
+    const { form } = await recordOf(id);
+    expect([form.parting.kind, form.parting.middle.width, form.hatch.kind]).toEqual(["middle", 150, "none"]);
+    await go(page, `/pieces/${id}/form`);
+    await choose(page, "Long rail: curve", "lower");
+    await choose(page, "Long rail: it goes", "points");
+    const long = form.top.length - 2 * (form.overhang.end + form.leg.section);
+    const face = `<path d="M0 0 H${long} V90 H${long - 100} L${long - 120} 70 H120 L100 90 H0 Z"/>`;
+    const path = join(mkdtempSync(join(tmpdir(), "edge-")), "rail.svg");
+    writeFileSync(path, `<svg width="${long}mm" height="90mm" viewBox="0 0 ${long} 90">${face}</svg>`);
+    const input = await page.waitForSelector('input[aria-label="Long rail: edge file"]');
+    await (input as unknown as { uploadFile(path: string): Promise<void> }).uploadFile(path);
+    await until(page, () => /rail\.svg: 4 points/.test(document.querySelector("[data-edge-file]")!.textContent!));
+    await saved(page);
+    expect((await recordOf(id)).kinds["long-rail"].curve).toMatchObject({ way: "points", mirrored: false });
+  });
+
+  it("a chest of sheet bows out in front, from sheets that are not wide enough", async () => {
+    const { page } = maker;
+    const id = await makePiece(
+      (piece) => ({
+        ...piece,
+        name: "Bowed by hand",
+        form: {
+          ...piece.form,
+          overhang: { ...piece.form.overhang, side: 30 },
+          case: { ...piece.form.case, bays: [{ width: null, rows: [{ height: null, holds: "drawer", shelves: 0 }] }] },
+        },
+      }),
+      "Sideboard",
+    );
+    await go(page, `/pieces/${id}/form`);
+    await typeField(page, "Front bows out", "20");
+    await page.waitForSelector('[data-verdict="form.case-bow"]');
+    await page.waitForSelector('[data-verdict="form.case-bow-top"][data-level="holds"]');
+    await choose(page, "The case is of", "plywood");
+    await choose(page, "Sheets are bought", "own");
+    await typeField(page, "Across it", "380");
+    await page.waitForSelector('[data-verdict="form.case-strip"][data-level="holds"]');
+    await saved(page);
+    const { form } = await recordOf(id);
+    expect([form.case.bow, form.sheetSold?.width]).toEqual([20, 380]);
+    await go(page, `/pieces/${id}/build`);
+    expect(await words(page, "main")).toMatch(/Fair the curved fronts to the case/);
+  });
 });
