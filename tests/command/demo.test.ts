@@ -141,13 +141,14 @@ describe("the demo tells true stories", () => {
     });
     expect(commissions).toEqual(["House by the weir", "House by the weir"]);
   });
-  it("stools with legs in their seats, gates under leaves, a top that turns, a case of sheet, a lid in a top: each is ready to cut", () => {
+  it("stools with legs in their seats, gates under leaves, a top that turns, a case of sheet, a lid in a top, a chest that bows: each is ready to cut", () => {
     for (const [file, kinds, tables] of [
       ["21-kitchen-stools", ["staked-leg"], 3],
       ["22-landing-table", ["drop-leaf", "gate-leg", "gate-arm"], 3],
       ["23-card-table", ["fold-leaf", "pivot-rail"], 2],
       ["24-record-shelf", ["case-side-lip", "divider-lip"], 1],
       ["25-sewing-desk", ["hatch", "hatch-ledge"], 1],
+      ["26-bowed-chest", ["drawer-front-4", "drawer-rail"], 4],
     ] as const) {
       const made = plan(file);
       expect(
@@ -159,6 +160,8 @@ describe("the demo tells true stories", () => {
       const laid = [made.panel.laid, ...made.panels.map((each) => each.laid)].filter((each) => each.length > 0);
       expect(laid, file).toHaveLength(tables);
     }
+    // 20 of bow before fronts of 20
+    expect(plan("26-bowed-chest").parts.find(({ id }) => id === "drawer-front")!.finished.thickness).toBeCloseTo(40, 1);
     // one sheet holds sides, bottom, divider and shelves, a thin one the back
     expect(plan("24-record-shelf").sheets.map(({ sheets }) => sheets.length)).toEqual([1, 1]);
   });
