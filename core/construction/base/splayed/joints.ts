@@ -80,6 +80,7 @@ function faceJoint(
 ): KindOfJoint {
   const face = legFace(at, at.arms[0], size.from + size.depth / 2);
   const group = `splayed-leg+${kind}`;
+  const asked = choices.groups[group] ?? LOOSE;
   return blindTenon({
     meets: {
       id: group,
@@ -91,7 +92,8 @@ function faceJoint(
     },
     section: { width: size.depth / face.way.out, thickness: size.thickness },
     into: { depth: face.section, thickness: face.section },
-    setting: choices.groups[group] ?? LOOSE,
+    // a tenon of its own would stand in the hollow that fits the round
+    setting: at.round && asked.kind === "tenon" ? { ...asked, kind: "loose" } : asked,
     // a star only keeps feet apart; an arm keeps its leg from folding
     ...{ shop, pushed: kind === "star" },
   });

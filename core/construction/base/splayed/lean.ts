@@ -47,5 +47,27 @@ export function innerFace(
   return { ...begins, way: turned(low / long, (taperFrom - start) / long), section: s - 2 * low * share };
 }
 
+/**
+ * The line of a turned leg that faces the middle: a cone from its head to its foot.
+ *
+ * @returns the line, which looks into the leg, and how thick the leg is at that height square to its own length
+ */
+export function innerLine(
+  { lean, section: s, footSection: f, foot }: LegSides,
+  up: number,
+): Facing & { section: number } {
+  const { sin, cos, length } = lean;
+  const origin = { out: foot - s * cos, up: -s * sin };
+  const low = (s - f) / 2;
+  const long = Math.hypot(length, low);
+  const [along, across] = [length / long, low / long];
+  const share = Math.max(0, Math.min(1, (up - origin.up) / cos / Math.max(1, length)));
+  return {
+    ...{ out: origin.out + low * cos, up: origin.up + low * sin },
+    way: { out: along * cos - across * sin, up: along * sin + across * cos },
+    section: f + (s - f) * share,
+  };
+}
+
 /** How far out a facing line is at a height. */
 export const outAt = ({ out, up, way }: Facing, height: number): number => out - ((height - up) * way.up) / way.out;

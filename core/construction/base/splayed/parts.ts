@@ -1,14 +1,14 @@
-import type { AssemblyPart } from "../../../assembly/part";
-import type { Place } from "../../../assembly/place";
+import type { AssemblyPart, Worked } from "../../../assembly/part";
+import { Place, seenFrom } from "../../../assembly/place";
 import type { Plane } from "../../../assembly/shape";
 import { UP, Vec } from "../../../assembly/vector";
 import type { BaseFacts } from "../base";
 import { leaningPlace, leaningRound, leaningShape } from "../leaning";
 import { Facing, outAt } from "./lean";
-import { Arm, armEnd, legFace, Splayed, taperFrom } from "./place";
+import { Arm, armEnd, legFace, roundBy, Splayed, taperFrom } from "./place";
 import { steady } from "../../../units/steady";
 
-type Plain = Omit<AssemblyPart, "adds" | "cuts">;
+type Plain = Omit<AssemblyPart, "adds" | "cuts"> & { cuts?: Worked[] };
 /** How far parts are drawn off each other when the piece is pulled apart, mm. */
 const PULL = { out: 180, up: 60, down: 120 };
 
@@ -18,8 +18,8 @@ export const outward = ({ x, z }: Pick<Arm, "x" | "z">): Vec => [x, 0, z];
 interface Spokes {
   words: Pick<AssemblyPart, "kind" | "name" | "letter" | "role" | "make" | "note">;
   size: Splayed["arm"];
-  /** how far one reaches, and the face it ends against: its place over the stick's lower edge; null where it is square */
-  tip: (arm: Arm) => { reach: number; face: Facing | null };
+  /** how far one reaches, and the face it ends against: its place over the stick's lower edge; null where it is square, or hollowed to a round leg */
+  tip: (arm: Arm) => { reach: number; face: Facing | null; hollowed?: true };
   lift: number;
 }
 
@@ -31,6 +31,7 @@ const armSpokes = (at: Splayed): Spokes => ({
   tip: (arm) => {
     const { lean, arm: size } = at;
     if (at.heads === "below") return { reach: armEnd(at, arm), face: null };
+    if (at.round) return roundTip(at, arm, size);
     const upper = arm.head - lean.level;
     return {
       reach: upper + size.depth * lean.tan,
@@ -39,12 +40,27 @@ const armSpokes = (at: Splayed): Spokes => ({
   },
 });
 
+/** Against a turned leg a stick reaches round it, and is hollowed to it. */
+function roundTip(at: Splayed, arm: Arm, size: Splayed["arm"]): ReturnType<Spokes["tip"]> {
+  const ends = [size.from, size.from + size.depth].map((up) => {
+    const face = legFace(at, arm, up);
+    return outAt(face, up) + roundBy(at, face.section, size.thickness);
+  });
+  return { reach: Math.max(...ends), face: null, hollowed: true };
+}
+
+/** What a turned leg takes of a stick that ends against it. */
+const hollow = (at: Splayed, arm: Arm, stick: Place): Worked => ({
+  ...{ by: "hollow", shape: leaningRound(at), place: seenFrom(stick, leaningPlace(at, arm)), shows: true },
+});
+
 /** The star ends along the inner faces of the legs. */
 const starSpokes = (at: Splayed, star: NonNullable<Splayed["star"]>): Spokes => ({
   words: starWords,
   size: star,
   lift: -1,
   tip: (arm) => {
+    if (at.round) return roundTip(at, arm, star);
     const face = legFace(at, arm, star.from + star.depth / 2);
     const reach = Math.max(outAt(face, star.from), outAt(face, star.from + star.depth));
     return { reach, face: { ...face, up: face.up - star.from } };
@@ -82,7 +98,7 @@ export function splayedSticks({ at }: BaseFacts<Splayed>): AssemblyPart[] {
     ...legs,
     ...spokes.flatMap((each) => (at.lapped ? throughSpokes(at, each) : arms.map((_, i) => pointedSpoke(at, each, i)))),
   ];
-  return all.map((part) => ({ ...part, adds: [], cuts: [] }));
+  return all.map(({ cuts = [], ...part }) => ({ ...part, adds: [], cuts }));
 }
 
 const stick = { role: "rail", make: "solid", note: "" } as const;
@@ -98,7 +114,8 @@ function spokePlace(arm: Arm, { from: low, thickness }: Splayed["arm"], from: nu
 /** One from the middle out: its inner end is sawn along the middle lines to both its neighbours. */
 function pointedSpoke(at: Splayed, { words, size, tip, lift }: Spokes, i: number): Plain {
   const arm = at.arms[i];
-  const { reach, face } = tip(arm);
+  const { reach, face, hollowed } = tip(arm);
+  const place = spokePlace(arm, size, 0);
   const mitre = (half: number, side: 1 | -1): Plane => ({
     through: [0, 0, size.thickness / 2],
     waste: [-steady(Math.sin(half)), 0, side * steady(Math.cos(half))],
@@ -112,7 +129,8 @@ function pointedSpoke(at: Splayed, { words, size, tip, lift }: Spokes, i: number
       ...{ length: Math.max(1, reach), width: size.depth, thickness: size.thickness },
       planes: [mitre(arm.after, 1), mitre(arm.before, -1), ...(face ? [planeOf(face, 0, 1)] : [])],
     },
-    place: spokePlace(arm, size, 0),
+    place,
+    ...(hollowed ? { cuts: [hollow(at, arm, place)] } : {}),
     opens: [(arm.x * PULL.out) / 2, lift < 0 ? -PULL.down / 2 : 0, (arm.z * PULL.out) / 2],
   };
 }
@@ -122,6 +140,7 @@ function throughSpokes(at: Splayed, { words, size, tip, lift }: Spokes): Plain[]
   return [0, 1].map((i): Plain => {
     const [arm, other] = [at.arms[i], at.arms[i + 2]];
     const [near, far] = [tip(arm), tip(other)];
+    const place = spokePlace(arm, size, far.reach);
     return {
       ...words,
       id: `${words.letter}${i + 1}`,
@@ -133,7 +152,8 @@ function throughSpokes(at: Splayed, { words, size, tip, lift }: Spokes): Plain[]
           ...(far.face ? [planeOf(far.face, far.reach, -1)] : []),
         ],
       },
-      place: spokePlace(arm, size, far.reach),
+      place,
+      ...(near.hollowed ? { cuts: [arm, other].map((each) => hollow(at, each, place)) } : {}),
       opens: [0, lift < 0 ? -PULL.down / 2 - i * PULL.up : i === 0 ? PULL.up : 0, 0],
     };
   });

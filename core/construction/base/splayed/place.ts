@@ -4,7 +4,7 @@ import { frameRound, Bearer, Footprint, PieceGeometry } from "../../geometry";
 import { topOf } from "../../top/core";
 import { USUAL } from "../../usual";
 import { armWays, LegLean, legLean, rimAt } from "../leaning";
-import { halfBetween, innerFace } from "./lean";
+import { halfBetween, innerFace, innerLine } from "./lean";
 import { Beside, besideRim } from "./beside";
 
 /** One arm and its leg: which way they point, and how far from the middle the leg's outside lies at the top's underside and on the floor. mm */
@@ -64,8 +64,8 @@ export function placeSplayed(form: Form, asBuilt: readonly AsBuilt[]): Splayed {
   const stands = splayed.rim.kind === "beside" && heads === "face" && round;
   const rise = stands ? top.thickness + splayed.rim.above : 0;
   const height = heads === "below" ? under - depth : under;
-  // a fork is sawn in a square head, a star and an arm are shouldered to flat faces
-  const turned = splayed.shape === "round" && heads === "below" && splayed.star.kind === "none";
+  // a fork is sawn in a square head, and so is a rebate
+  const turned = splayed.shape === "round" && heads !== "fork" && !stands;
   const lean = legLean({ height: height + rise, splay: splayed.splay, section });
   const out = Math.max(0, height) * lean.tan;
   const ways = armWays(splayed.legs, splayed.turn, top);
@@ -136,9 +136,18 @@ export function taperFrom({
   return f < s && from > s * lean.tan + 1 ? from : null;
 }
 
-/** The inner face of an arm's leg at a height. */
-export const legFace = (at: Splayed, { foot }: Pick<Arm, "foot">, up: number) =>
-  innerFace({ lean: at.lean, section: at.section, footSection: at.footSection, foot, taperFrom: taperFrom(at) }, up);
+/** The inner face of an arm's leg at a height; of a turned one the line nearest to the middle. */
+export const legFace = (at: Splayed, { foot }: Pick<Arm, "foot">, up: number) => {
+  const { lean, section, footSection } = at;
+  const sides = { lean, section, footSection, foot, taperFrom: taperFrom(at) };
+  return at.round ? innerLine(sides, up) : innerFace(sides, up);
+};
+
+/** How far a stick reaches round a turned leg beyond its line nearest to the middle. @source derived: the sagitta of its thickness */
+export function roundBy({ round }: Pick<Splayed, "round">, section: number, thickness: number): number {
+  const r = section / 2;
+  return round ? r - Math.sqrt(Math.max(0, r * r - (thickness / 2) ** 2)) : 0;
+}
 
 /** A square that leans with an arm, by the box it fits in. */
 function square({ x, z }: Arm, out: number, along: number, across: number): Footprint {

@@ -1,11 +1,15 @@
 /** Splayed legs that are turned round, each under its arm. */
+import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { shared } from "../../../assembly/carve";
 import { bodyOf } from "../../../assembly/part";
 import { boundsOf, bulkOf, stood } from "../../../assembly/solid";
 import type { BlindTenon } from "../../../joinery/blind-tenon";
 import { applyPatches, Patch } from "../../../piece/patch";
 import { clashesInPoses, partOf } from "../../../testing/clashes";
-import { at, find, planOf, tableWith } from "../../../testing/plans";
+import { at, find, planOf, remediesThatFail, tableWith } from "../../../testing/plans";
+import { outAt } from "./lean";
+import { legFace, Splayed } from "./place";
 
 const set = (path: string, value: unknown) => at(`form.splayed.${path}`, value);
 /** A round top of 1000, 740 high and 26 thick, three round legs of 52 that end at 34, splayed 9° under arms 50 deep. */
@@ -54,7 +58,11 @@ describe("three round legs under arms, worked by hand", () => {
   });
   it.each([
     ["a fork", [set("joint", "bridle")], "A fork is sawn in a square head"],
-    ["a star", [set("star", { kind: "star", height: 160, depth: 45, thickness: 26 })], "want flat faces"],
+    [
+      "a rebate",
+      [set("joint", "tenon"), set("rim", { kind: "beside", proud: 18, above: 0, gap: 4 })],
+      "A rebate is sawn",
+    ],
   ] as [string, Patch[], string][])("%s wants square legs: they stay so, and it is told", (_, patches, words) => {
     const piece = tableWith(...ROUND, ...patches);
     const now = planOf(piece);
@@ -67,4 +75,58 @@ describe("three round legs under arms, worked by hand", () => {
       expect(mended?.level ?? "holds").toBe("holds");
     }
   });
+  it("a star is hollowed round them: its middle ends on the line nearest to the middle, its lips 26/2 beside that", () => {
+    const star = table(set("star", { kind: "star", height: 160, depth: 45, thickness: 26 }));
+    expect(find(star, "form.turned").level).toBe("holds");
+    expect(clashesInPoses(star)).toEqual([]);
+    // half way up the star the leg’s axis has leant in by its height; its radius there is the cone’s
+    const { lean, arms } = star.geometry as Splayed;
+    const up = 160 + 22.5;
+    const face = legFace(star.geometry as Splayed, arms[0], up);
+    const along = up / lean.cos + 26 * lean.tan;
+    const r = 17 + (9 * along) / lean.length;
+    expect(face.section / 2).toBeCloseTo(r, 0);
+    const body = stood(bodyOf(partOf(star, "SR1")), partOf(star, "SR1").place);
+    const reach = Math.max(...body.flatMap(({ corners }) => corners.map(([x, , z]) => x * arms[0].x + z * arms[0].z)));
+    const low = legFace(star.geometry as Splayed, arms[0], 160);
+    const r0 = low.section / 2;
+    expect(reach).toBeCloseTo(outAt(low, 160) + r0 - Math.sqrt(r0 * r0 - 13 * 13), 0);
+    // lips hug the leg: nothing is left between that a card would go into
+    const leg = stood(bodyOf({ ...partOf(star, "L1"), cuts: [] }), partOf(star, "L1").place);
+    const fat = stood(
+      bodyOf({ ...partOf(star, "SR1"), cuts: partOf(star, "SR1").cuts.filter(({ by }) => by !== "hollow") }),
+      partOf(star, "SR1").place,
+    );
+    expect(bulkOf(shared(fat, leg)).volume).toBeGreaterThan(500);
+  });
+  it("arms tenoned into them are hollowed too; what is too thick for that is told", () => {
+    const arms = table(set("joint", "tenon"), set("arm", { depth: 50, thickness: 34 }));
+    expect(find(arms, "form.turned").level).toBe("holds");
+    expect(clashesInPoses(arms)).toEqual([]);
+    const piece = tableWith(...ROUND, set("joint", "tenon"), set("arm", { depth: 50, thickness: 50 }));
+    expect(find(planOf(piece), "form.turned").text).toBe("The arms are too thick to be hollowed round the legs");
+    expect(remediesThatFail(piece, "form.turned")).toEqual([]);
+  });
+  it("any star under any turned legs shares wood with none", () =>
+    fc.assert(
+      fc.property(
+        fc.record({
+          legs: fc.integer({ min: 3, max: 6 }),
+          splay: fc.integer({ min: 0, max: 14 }),
+          section: fc.integer({ min: 40, max: 70 }),
+          thickness: fc.integer({ min: 14, max: 24 }),
+          height: fc.integer({ min: 60, max: 400 }),
+          joint: fc.constantFrom("loose", "tenon"),
+        }),
+        ({ legs, thickness, height, ...rest }) => {
+          const plan = table(
+            ...Object.entries(rest).map(([key, value]) => set(key, value)),
+            ...[set("legs", legs), set("foot", 34), set("arm", { depth: 50, thickness: 26 })],
+            set("star", { kind: "star", height, depth: 40, thickness }),
+          );
+          if (find(plan, "form.turned").level === "holds") expect(clashesInPoses(plan)).toEqual([]);
+        },
+      ),
+      { numRuns: 6, seed: 20261127 },
+    ));
 });

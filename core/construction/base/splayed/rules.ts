@@ -2,7 +2,7 @@ import { grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdic
 import { usualRange } from "../../usual";
 import type { BaseRuleFacts, Rule } from "../base";
 import { kneeRoomUnder } from "../knee-room";
-import { bearsTo, Splayed } from "./place";
+import { bearsTo, legFace, Splayed } from "./place";
 import { headsBeside, rebates } from "./rim-rules";
 import { starGoesIn, starLies } from "./star-rules";
 import { tips } from "./tips";
@@ -18,6 +18,8 @@ const SPLAY = {
   /** a foot past the top's rim is walked into, mm */
   past: 15,
   trips: 60,
+  /** a stick is hollowed round a turned leg up to so much of its thickness */
+  hollow: 0.8,
   /** an arm reaches so much of the way to the rim */
   bears: 0.7,
 };
@@ -126,26 +128,53 @@ function slim({ at }: Facts): Verdict {
 /** What meets a leg below its head wants a flat face. */
 function turnedRound({ at, form }: Facts): Verdict | null {
   if (form.splayed.shape !== "round") return null;
-  const why = at.heads === "below" ? (at.star ? "star" : null) : at.heads;
+  const why = at.heads === "fork" ? "fork" : at.beside ? "rebate" : null;
+  const sticks = [
+    ...(at.heads === "face" ? [{ said: "arms", of: "arm", ...at.arm }] : []),
+    ...(at.star ? [{ said: "star", of: "star", ...at.star }] : []),
+  ];
+  const widest = sticks
+    .map((stick) => ({
+      ...stick,
+      share: stick.thickness / legFace(at, at.arms[0], stick.from + stick.depth / 2).section,
+    }))
+    .reduce<{ said: string; of: string; share: number; thickness: number } | null>(
+      (a, b) => (a && a.share >= b.share ? a : b),
+      null,
+    );
+  const wide = !why && widest !== null && widest.share > SPLAY.hollow;
+  const thin = widest ? Math.floor((widest.thickness * SPLAY.hollow) / widest.share) : 0;
   const square = set("Leave the legs square", path("shape"), "square");
   return verdict({
     id: "form.turned",
     stage: "form",
     subject: ["splayed-leg"],
-    level: why ? "fix" : "holds",
+    level: why || wide ? "fix" : "holds",
     text:
       why === "fork"
         ? "A fork is sawn in a square head: the legs stay square"
         : why
-          ? `The ${why === "star" ? "star’s" : "arms’"} shoulders want flat faces: the legs stay square`
-          : `Legs are turned from ${mm(at.section)} to ${mm(at.footSection)} at the foot, each under its arm`,
-    why: "Their heads are slotted while they are square; the slot’s ends are within the round.",
+          ? "A rebate is sawn in a square head: the legs stay square"
+          : wide
+            ? `The ${widest!.said} ${widest!.said === "star" ? "is" : "are"} too thick to be hollowed round the legs`
+            : `Legs are turned from ${mm(at.section)} to ${mm(at.footSection)} at the foot, each under its arm`,
+    why:
+      sticks.length > 0
+        ? `What ends against a turned leg is hollowed to it, its loose tenons square to the line nearest to the middle; over ${Math.round(100 * SPLAY.hollow)} % of the leg’s thickness its lips run out to nothing.`
+        : "Their heads are slotted while they are square; the slot’s ends are within the round.",
     remedies:
-      why === "star"
-        ? [set("Leave the star out", path("star", "kind"), "none"), square]
+      why === "fork"
+        ? [set("Stand the legs below their arms", path("joint"), "loose"), square]
         : why
-          ? [...(at.star ? [] : [set("Stand the legs below their arms", path("joint"), "loose")]), square]
-          : [],
+          ? [square]
+          : wide
+            ? [
+                ...(thin >= 15
+                  ? [set(`Make the ${widest!.said} ${mm(thin)} thick`, path(widest!.of, "thickness"), thin)]
+                  : []),
+                square,
+              ]
+            : [],
   });
 }
 

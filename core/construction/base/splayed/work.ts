@@ -113,7 +113,7 @@ export function splayedWork({ at, form, thick, milled, grooved, fullHours, clamp
             id: "taper",
             title: round ? "Turn the legs" : "Taper the legs",
             detail: round
-              ? `Between centres, the slots filled with offcuts: ${mm(section)} at the head, ${fine(footSection)} at the foot, straight between; level cuts are sawn afterwards, in a cradle that holds the round.`
+              ? `Between centres${tenoned ? "" : ", the slots filled with offcuts"}: ${mm(section)} at the head, ${fine(footSection)} at the foot, straight between; level cuts are sawn afterwards, in a cradle that holds the round.`
               : `From 10 mm below the arm to ${fine(footSection)} at the foot, all four sides alike.`,
             parts: ["splayed-leg"],
             after: ["ends", ...(forked ? ["forks"] : tenoned ? [] : ["heads"]), ...(beside ? ["rebates"] : [])],
@@ -129,7 +129,7 @@ export function splayedWork({ at, form, thick, milled, grooved, fullHours, clamp
           step({
             id: "arm-ends",
             title: "Shoulder the arms to the legs",
-            detail: `${off} off square, ${shoulders} from the middle along the upper edge; the tenons square to that shoulder, their mortises square to the leg’s inner face, from its ${beside ? "rebate’s floor" : "head"} down.`,
+            detail: `${off} off square, ${shoulders} from the middle along the upper edge${round ? ", then hollowed to the round by gouge and file" : ""}; the tenons square to that shoulder, their mortises square to the leg’s inner face, from its ${beside ? "rebate’s floor" : "head"} down.`,
             parts: ["arm", "splayed-leg"],
             after: ["hub", "ends", ...(beside ? ["rebates"] : []), ...(tapered ? ["taper"] : [])],
             hours: arms.length * (TIME.tenon + TIME.mortise),
@@ -143,7 +143,7 @@ export function splayedWork({ at, form, thick, milled, grooved, fullHours, clamp
           step({
             id: "star",
             title: "Cut the star to the legs",
-            detail: `${lapped ? "Two stretchers lapped" : "Stretchers sawn to points"} in the middle as the arms are; their outer shoulders are the legs’ own slope, marked from legs that stand dry under their arms, ${mm(star.from)} above the floor. Then the slots, square to each shoulder, and in the legs square to their inner faces.`,
+            detail: `${lapped ? "Two stretchers lapped" : "Stretchers sawn to points"} in the middle as the arms are; ${round ? "their outer ends are scribed round the legs, which stand dry under their arms" : "their outer shoulders are the legs’ own slope, marked from legs that stand dry under their arms"}, ${mm(star.from)} above the floor${round ? ", and hollowed by gouge and round file" : ""}. Then the slots, square to each shoulder, and in the legs square to their inner ${round ? "lines, the leg held in a cradle" : "faces"}.`,
             parts: ["star", "splayed-leg"],
             after: [...milled, "hub", ARM_STEP[heads], ...(tapered ? ["taper"] : [])],
             hours: 1 + arms.length * (TIME.tenon + TIME.mortise),
