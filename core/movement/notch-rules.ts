@@ -52,10 +52,10 @@ function rebated({ at, top, piece }: MovementFacts): Verdict | null {
   if (!rim) return null;
   const line = fixedLine(piece.choices.fixedLine, at.top.width);
   const ways = rim.spots.flatMap(({ z, way: [, across] }) => {
-    const from = at.top.width / 2 + z;
+    const from = at.top.width / 2 - z;
     const { dry, wet } = travel(top, from, line);
-    // away from the line that stays is toward a wall that faces that way
-    const out = across * (from < line ? -1 : 1);
+    // what lies before the line that stays goes to the front, what lies behind it to the back
+    const out = across * (from < line ? 1 : -1);
     return [dry * out, wet * out];
   });
   const out = Math.max(0, ...ways);

@@ -1,6 +1,8 @@
 /** Two halves of a top with a piece between them whose grain runs across. */
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { bodyOf } from "../../assembly/part";
+import { bulkOf } from "../../assembly/solid";
 import { floatsAlong, Floating } from "../../joinery/floating";
 import { fixedScrews } from "../../movement/fixed";
 import { travel } from "../../movement/year";
@@ -40,6 +42,14 @@ describe("a piece of 140 across the middle of a table, worked by hand", () => {
         .map(({ shape }) => shape.width);
     expect(wide("TM")).toEqual(Array(14).fill(40));
     expect(wide("T1")).toEqual([52, 52, 52, 40, 52, 52, 52]);
+  });
+  it("every part has lost its mortises: seven each side of the middle piece, seven in each half", () => {
+    const lost = (id: string, whole: number) => whole - bulkOf(bodyOf(partOf(plan, id))).volume;
+    const { thickness } = joints[0];
+    // 27 deep
+    const tight = 40 * 27 * thickness;
+    expect(lost("TM", 140 * 800 * 30)).toBeCloseTo(14 * tight, 2);
+    for (const id of ["T1", "T2"]) expect(lost(id, 830 * 800 * 30)).toBeCloseTo(tight + (6 * tight * 52) / 40, 2);
   });
   it("stands in nothing; nothing is stopped that would move; one screw holds all of it", () => {
     expect(clashesInPoses(plan)).toEqual([]);

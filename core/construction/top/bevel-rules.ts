@@ -36,9 +36,8 @@ function bornFrom({ form, at: place }: BevelFacts): number {
       ),
     ),
   ];
-  const outside = ({ x, z }: { x: number; z: number }) => Math.abs(x) > top.length / 2 || Math.abs(z) > top.width / 2;
   return corners.reduce(
-    (least, corner) => Math.min(least, outside(corner) ? 0 : fromRim(form, place, corner)),
+    (least, corner) => Math.min(least, fromRim(form, place, corner)),
     Math.min(top.length, top.width) / 2,
   );
 }

@@ -79,6 +79,11 @@ describe("a top bevelled below, worked by hand", () => {
     expect([least[0], most[0]]).toEqual([expect.closeTo(60, 1), expect.closeTo(1740, 1)]);
     expect(most[1] - least[1]).toBeCloseTo(800 - 120, 0);
   });
+  it("what stands beyond a round rim, though within its length and width, stands at no distance in", () => {
+    const said = find(table(at("form.top.outline", "ellipse"), edge("size", 10)), "form.bevel");
+    expect(said.level).toBe("fix");
+    expect(said.text).toBe("The bevel below reaches 10 mm over what bears the top");
+  });
   it("each part weighs the same by its pieces as by its body, and the table less than with square edges", () => {
     const plan = table();
     for (const part of plan.assembly.parts)

@@ -7,6 +7,7 @@ import type { Form } from "../../piece/schema";
 import { steady } from "../../units/steady";
 import type { PieceGeometry } from "../geometry";
 import { distanceToLoop, OutlinePoint, outlineOf, shapedTop } from "./outline";
+import { insideLoop } from "./points";
 
 /** What is left at the rim where nothing is typed, as a share of the top's thickness. @source common practice */
 const RIM_SHARE = 0.6;
@@ -80,9 +81,11 @@ function rimOf(form: Form, at: PieceGeometry): { x: number; z: number; out: read
   });
 }
 
-/** How far in from the rim a place under the top lies. x right, z to the front, mm */
-export const fromRim = (form: Form, at: PieceGeometry, { x, z }: { x: number; z: number }): number =>
-  distanceToLoop(outlineOf(shapedTop(form.top, at)), x, -z);
+/** How far in from the rim a place under the top lies; 0 beyond it. x right, z to the front, mm */
+export function fromRim(form: Form, at: PieceGeometry, { x, z }: { x: number; z: number }): number {
+  const loop = outlineOf(shapedTop(form.top, at));
+  return insideLoop(loop, x, -z) ? distanceToLoop(loop, x, -z) : 0;
+}
 
 /** The same parts of a top with its rim bevelled all round. */
 export function bevelled(parts: readonly AssemblyPart[], form: Form, at: PieceGeometry): AssemblyPart[] {

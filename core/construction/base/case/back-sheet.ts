@@ -128,7 +128,9 @@ function screwsOf(at: Case, sheet: BackSheet, { first, last }: { first: boolean;
       if (high_ - low < 1) return [];
       return [
         {
-          ...{ ...screwed, group: `divider+${kind}`, name: "Back to divider" },
+          ...(high_ - low < inner - 0.1
+            ? { ...screwed, group: `divider+${kind}+seam`, name: "Seam of the back on a divider" }
+            : { ...screwed, group: `divider+${kind}`, name: "Back to divider" }),
           receives: dividers.length > 1 ? `DV${i + 1}` : "DV",
           ...{ ...section(high.to - high.from, BACK_SCREWS.into, high_ - low), depth: deep.to - insideBack },
           face: { at: [high_, high.from, insideBack], x: FRONT, y: UP },

@@ -60,6 +60,7 @@ describe("a chest of three drawers that bows out 40, worked by hand", () => {
     const spots = polygonOf(template.outline.outer, 0.01);
     for (const [x, y] of spots.filter(([, up]) => up > 59))
       expect(y).toBeCloseTo(60 + Math.sqrt(RADIUS ** 2 - (x - 420) ** 2) - (RADIUS - 40), 1);
+    expect(Math.max(...spots.map(([, y]) => y))).toBeCloseTo(100, 1);
     expect(template.parts).toEqual(expect.arrayContaining(["C1", "C2", "C3", "Q"]));
   });
   it("edges are sawn before anything is joined; fronts are faired when their stops are in", () => {

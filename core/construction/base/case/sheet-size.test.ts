@@ -56,7 +56,19 @@ describe("a back larger than a sheet", () => {
     expect(listed(plan, "case-back")).toEqual([573, 620, 6]);
     expect(listed(plan, "case-back-2")).toEqual([287, 620, 6]);
     const halves = plan.joints.filter(({ id }) => id.startsWith("divider+case-back"));
-    expect(halves.map(({ id }) => id)).toEqual(["divider+case-back", "divider+case-back-2"]);
+    expect(halves.map(({ id }) => id)).toEqual([
+      "divider+case-back",
+      "divider+case-back+seam",
+      "divider+case-back-2+seam",
+    ]);
+    // where they meet each has half of a divider’s edge; the other divider lies behind one of them whole
+    const edges = plan.meetings.filter(({ joint }) => joint.id.startsWith("divider+case-back"));
+    const wide = edges.map(({ enters, receives, joint }) => [enters, receives, joint.section.thickness]);
+    expect(wide.sort()).toEqual([
+      ["M1", "DV1", 18],
+      ["M1", "DV2", 9],
+      ["M2", "DV2", 9],
+    ]);
     expect(find(plan, "form.back-seams").level).toBe("holds");
     expect(find(plan, "cutting.sheets").level).toBe("holds");
     expect(clashesInPoses(plan)).toEqual([]);

@@ -73,6 +73,12 @@ describe("three legs outside a round rim, worked by hand", () => {
     );
     expect(verdict.limit).toBeCloseTo(Math.max(0, ...moves), 1);
   });
+  it("held at its front edge only the legs behind are pushed: by 675 of its width, half of it along their arms", () => {
+    const held = table(at("choices.fixedLine", "front-edge"));
+    const moves = held.top.changes.map((_, i) => travelOn(held.top, 675, 0, i) / 2);
+    expect(find(held, "movement.rebated").limit).toBeCloseTo(Math.max(0, ...moves), 1);
+    expect(find(held, "movement.rebated").limit).not.toBeCloseTo(find(plan, "movement.rebated").limit as number, 1);
+  });
   it.each([
     ["form.heads-beside", [set("joint", "bridle")]],
     ["form.heads-beside", [at("form.top.outline", "rectangle")]],

@@ -90,6 +90,15 @@ describe("three round legs under arms, worked by hand", () => {
     const reach = Math.max(...body.flatMap(({ corners }) => corners.map(([x, , z]) => x * arms[0].x + z * arms[0].z)));
     const low = legFace(star.geometry as Splayed, arms[0], 160);
     const r0 = low.section / 2;
+    // the cone's own line, point by point along the leg: 160 high it lies there
+    const { sin, cos } = { sin: Math.sin((9 * Math.PI) / 180), cos: Math.cos((9 * Math.PI) / 180) };
+    const onCone = (x: number) => {
+      const y = 26 - (17 + (9 * x) / lean.length);
+      return { out: arms[0].foot - 52 * cos - x * sin + y * cos, up: -52 * sin + x * cos + y * sin };
+    };
+    const spots = Array.from({ length: 20_000 }, (_, i) => onCone((lean.length * i) / 20_000));
+    const there = spots.reduce((a, b) => (Math.abs(b.up - 160) < Math.abs(a.up - 160) ? b : a));
+    expect(outAt(low, 160)).toBeCloseTo(there.out, 1);
     expect(reach).toBeCloseTo(outAt(low, 160) + r0 - Math.sqrt(r0 * r0 - 13 * 13), 0);
     // lips hug the leg: nothing is left between that a card would go into
     const leg = stood(bodyOf({ ...partOf(star, "L1"), cuts: [] }), partOf(star, "L1").place);
