@@ -196,6 +196,7 @@ describe("a maker builds it another way", () => {
     const { form } = await recordOf(id);
     expect([form.parting.kind, form.parting.middle.width, form.hatch.kind]).toEqual(["middle", 150, "none"]);
     await go(page, `/pieces/${id}/form`);
+    await press(page, "Long rail");
     await choose(page, "Long rail: curve", "lower");
     await choose(page, "Long rail: it goes", "points");
     const long = form.top.length - 2 * (form.overhang.end + form.leg.section);
