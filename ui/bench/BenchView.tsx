@@ -1,8 +1,9 @@
 "use client";
-import { FileUp, Plus } from "lucide-react";
+import { FileButton } from "../fields/FileButton";
+import { Plus } from "lucide-react";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { FindAnything } from "../find/FindAnything";
 import { ask, Asked } from "../frame/ask";
 import { ShopLinks, TopBar } from "../frame/TopBar";
@@ -19,7 +20,6 @@ export function BenchView({ first, away, shop }: { first: BenchPage; away: boole
   const [name, setName] = useState("");
   const [message, setMessage] = useState("");
   const [arrived, setArrived] = useState<{ id: string; said: string[] } | null>(null);
-  const file = useRef<HTMLInputElement>(null);
   const told = async <T,>(asked: Promise<Asked<T>>): Promise<T | null> => {
     const answer = await asked;
     setMessage(answer.ok ? "" : answer.message);
@@ -89,21 +89,11 @@ export function BenchView({ first, away, shop }: { first: BenchPage; away: boole
               Begin
             </button>
           </form>
-          <button className="button button-plain" onClick={() => file.current?.click()}>
-            <FileUp size={15} />
-            Import a piece
-          </button>
-          <input
-            ref={file}
-            type="file"
+          <FileButton
+            label="Import a piece"
             accept=".json,application/json"
-            className="hidden"
-            aria-label="Piece file"
-            onChange={(event) => {
-              const chosen = event.target.files?.[0];
-              event.target.value = "";
-              if (chosen) void bring(chosen);
-            }}
+            name="Piece file"
+            onChosen={(chosen) => void bring(chosen)}
           />
         </div>
         {message && (

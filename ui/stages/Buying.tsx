@@ -1,5 +1,6 @@
 "use client";
-import { useEffect, useRef, useState } from "react";
+import { FileButton } from "../fields/FileButton";
+import { useEffect, useState } from "react";
 import { Price, priceOf } from "../../core/buying/price-list";
 import type { Purchase } from "../../core/buying/propose";
 import type { Board } from "../../core/stock/board";
@@ -41,7 +42,6 @@ export function Buying() {
   const [look, setLook] = useState<Look | null>(null);
   const [message, setMessage] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
-  const file = useRef<HTMLInputElement>(null);
   const ask = async (body: object) => {
     setBusy(true);
     setMessage(null);
@@ -88,21 +88,7 @@ export function Buying() {
             {known.length < shopping.length && `, ${shopping.length - known.length} sizes are not on it`}.
           </span>
         )}
-        <button className="button button-plain" onClick={() => file.current?.click()}>
-          Read a price list
-        </button>
-        <input
-          ref={file}
-          type="file"
-          accept=".csv,text/csv"
-          className="hidden"
-          aria-label="Price list"
-          onChange={(event) => {
-            const chosen = event.target.files?.[0];
-            event.target.value = "";
-            if (chosen) readPrices(chosen);
-          }}
-        />
+        <FileButton label="Read a price list" accept=".csv,text/csv" name="Price list" onChosen={readPrices} />
       </div>
       {message && (
         <p role="status" className="mt-2 border border-layout bg-white p-2.5">

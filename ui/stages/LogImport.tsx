@@ -1,6 +1,7 @@
 "use client";
-import { FileUp, Radio } from "lucide-react";
-import { useRef, useState } from "react";
+import { FileButton } from "../fields/FileButton";
+import { Radio } from "lucide-react";
+import { useState } from "react";
 import { readLogger } from "../../core/formats/logger-csv";
 import type { ReadReadings } from "../../core/formats/readings-csv";
 import { panelChoices } from "../../core/piece/panels";
@@ -10,7 +11,6 @@ import { usePiece } from "../piece/PieceProvider";
 /** Readings from a CSV, and the room's year from the logger on the bench. */
 export function LogImport() {
   const { piece, plan, edit, rack } = usePiece();
-  const file = useRef<HTMLInputElement>(null);
   const [found, setFound] = useState<{ name: string; read: ReadReadings } | null>(null);
   const [message, setMessage] = useState<string | null>(null);
   // whatever the list may name: panels, and boards
@@ -68,25 +68,16 @@ export function LogImport() {
   };
   return (
     <div className="flex flex-wrap items-center gap-2">
-      <button className="button button-plain" onClick={() => file.current?.click()}>
-        <FileUp size={14} />
-        Readings from a CSV
-      </button>
-      <input
-        ref={file}
-        type="file"
+      <FileButton
+        label="Readings from a CSV"
         accept=".csv,.txt,text/csv"
-        className="hidden"
-        aria-label="Readings file"
-        onChange={(event) => {
-          const chosen = event.target.files?.[0];
-          event.target.value = "";
-          if (chosen)
-            void readList(chosen.name, { kind: "readings", file: chosen, boards }).then(
-              (read) => setFound({ name: chosen.name, read }),
-              (error: Error) => setMessage(error.message),
-            );
-        }}
+        name="Readings file"
+        onChosen={(chosen) =>
+          void readList(chosen.name, { kind: "readings", file: chosen, boards }).then(
+            (read) => setFound({ name: chosen.name, read }),
+            (error: Error) => setMessage(error.message),
+          )
+        }
       />
       <button className="button button-plain" onClick={() => void fetchLog()}>
         <Radio size={14} />
