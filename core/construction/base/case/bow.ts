@@ -3,7 +3,8 @@ import type { Corner } from "../../../assembly/outline";
 import type { AssemblyPart, Worked } from "../../../assembly/part";
 import { boxIn } from "../../../assembly/part-box";
 import { HOME, seenFrom } from "../../../assembly/place";
-import { FRONT, RIGHT } from "../../../assembly/vector";
+import { FRONT, RIGHT, Vec } from "../../../assembly/vector";
+import { mm } from "../../../verdict/verdict";
 import { steady } from "../../../units/steady";
 import { Bow, bowAt, bowMost } from "./bow-arc";
 
@@ -12,25 +13,33 @@ export const BOW_BY = "bow";
 /** The same parts, those that end at the front with what stands out before it. @param front  z of the straight front */
 export function bowed(parts: readonly AssemblyPart[], bow: Bow | null, front: number): AssemblyPart[] {
   if (!bow) return [...parts];
-  return parts.map((part) => {
+  const found = parts.map((part) => {
     const [x, y, z] = boxIn(HOME, part);
-    if (Math.abs(z[1] - front) > 0.01 || part.role === "sheet") return part;
+    if (Math.abs(z[1] - front) > 0.01 || part.role === "sheet") return null;
     const out = outBefore(bow, { from: x[0], to: x[1] }, y[1] - y[0]);
-    if (!out) return part;
-    const { shape, from } = out;
     // seen from above: along, out to the front, and down
-    const add: Worked = {
-      by: BOW_BY,
-      shape,
-      place: seenFrom(part.place, { at: [from, y[1], front], x: RIGHT, y: FRONT }),
-      shows: true,
-    };
-    return {
-      ...part,
-      adds: [...part.adds, add],
-      note: `${part.note} Its front edge bows out: sawn from stock as much wider.`.trim(),
-    };
+    return out && { shape: out.shape, at: [out.from, y[1], front] as Vec };
   });
+  return parts.map((part, i) => {
+    const out = found[i];
+    if (!out) return part;
+    const place = seenFrom(part.place, { at: out.at, x: RIGHT, y: FRONT });
+    const add: Worked = { by: BOW_BY, shape: out.shape, place, shows: true };
+    const straight = parts.some((other, j) => other.kind === part.kind && !found[j]);
+    return { ...part, adds: [...part.adds, add], note: `${part.note} ${saidOf(part, straight)}`.trim() };
+  });
+}
+
+/** What the list says of it; of some that are alike otherwise others stay straight. */
+function saidOf({ place, shape }: AssemblyPart, straight: boolean): string {
+  // a face that looks to the front bows out of thicker stock, an edge out of wider
+  const faces = Math.abs(place.y[1]) > 0.9 && Math.abs(place.x[0]) > 0.9;
+  const bows = faces
+    ? "Its face bows out: sawn from stock as thick as that, once it is fitted."
+    : "Its front edge bows out: sawn from a board as wide as that.";
+  return straight
+    ? `${bows} Those that don’t end at the front are ripped to ${mm(shape.width)} and stay straight.`
+    : bows;
 }
 
 /** The segment before a stretch of the front. @param high  what has it, from its lower face to its upper */

@@ -154,7 +154,9 @@ export function splayedWork({ at, form, thick, milled, grooved, fullHours, clamp
     step({
       id: "dry-fit",
       title: `Dry-fit arms${star ? ", star" : ""} and legs upside down`,
-      detail: "On a flat board: every upper edge on it, all feet at one height.",
+      detail: beside
+        ? "On the top itself, or a disc as large, packed up so that the heads hang beside it: every arm and every rebate’s floor on it, all feet at one height."
+        : "On a flat board: every upper edge on it, all feet at one height.",
       parts: ["splayed-leg", "arm", ...(star ? ["star"] : [])],
       after: [
         ...(star ? ["star"] : []),
@@ -193,7 +195,7 @@ export function splayedWork({ at, form, thick, milled, grooved, fullHours, clamp
       id: "glue-base",
       title: "Glue the legs to their arms",
       detail: tenoned
-        ? `Upside down on the flat board, ${star ? "arms and star into each leg at once" : "each leg onto its arm"}, a band round ${star ? "arms and star" : "the heads"} drawn tight over blocks sawn to ${off}${beside ? "; a ring as large as the top, or the top itself, in the rebates" : ""}.`
+        ? `Upside down on ${beside ? "the top itself, or a disc as large, packed up so that the heads hang beside it" : "the flat board"}, ${star ? "arms and star into each leg at once" : "each leg onto its arm"}, a band round ${star ? "arms and star" : "the legs below the arms"} drawn tight over blocks sawn to ${off}${beside ? "; slips as thick as the gap in every rebate" : ""}.`
         : forked
           ? "Upside down, a clamp across each fork and one along the arm; the heads flush with the board."
           : star
@@ -227,7 +229,7 @@ export function splayedWork({ at, form, thick, milled, grooved, fullHours, clamp
       ? {
           attach: {
             title: "Let the top down between the heads",
-            detail: `Straight down onto the rebates’ floors, ${fine(form.splayed.rim.gap)} left at every wall; screwed through the arms with the grain line that stays in the middle.`,
+            detail: `Straight down onto the rebates’ floors, ${fine(form.splayed.rim.gap)} left at every wall; then screwed through the arms.`,
             check: "The same gap at every head.",
           },
         }
