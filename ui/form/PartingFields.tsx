@@ -37,7 +37,7 @@ export function PartingFields() {
           { value: "leaves", name: "Two halves that open for leaves" },
           { value: "drawn", name: "Two halves drawn together" },
           { value: "glued", name: "Two halves glued end to end" },
-          { value: "middle", name: "Two halves with a piece across between" },
+          { value: "middle", name: "Halves and a piece across" },
         ]}
         onTake={(value) => set("The top is", at("kind"), value)}
       />

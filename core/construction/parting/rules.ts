@@ -239,7 +239,7 @@ function seamBorne({ form, at: place }: PartingRuleFacts): Verdict | null {
       : place.parting.kind === "middle"
         ? "Nothing bears the seams: they break when somebody leans on the middle piece"
         : "Nothing bears the seam: glued end to end it breaks when somebody leans on it",
-    why: "End grain holds hardly a quarter of what an edge does; its loose tenons keep the faces level and little more. Rails along both sides, or one across below it, take the load.",
+    why: `${place.parting.kind === "middle" ? "Glued in its middle only, the piece across is held level by its tenons and little more." : "End grain holds hardly a quarter of what an edge does; its loose tenons keep the faces level and little more."} Rails along both sides, or one across below it, take the load.`,
     remedies: borne
       ? []
       : [...(crossRail ? [set("Put a cross-rail below it", ["form", "crossRails"], form.crossRails + 1)] : []), WHOLE],
