@@ -24,7 +24,8 @@ export function readEdge(name: string, text: string, part: { length: number; edg
 }
 
 function edgeIn(text: string, { length, edge }: { length: number; edge: "lower" | "upper" }) {
-  const { outer, length: drawn, said } = sized(text, length);
+  // without a scale of its own it is as long as the part
+  const { outer, length: drawn, said } = largestIn(text, null, length);
   if (Math.abs(drawn - length) > FITS.length)
     throw new OutlineFault(
       `its outline is ${Math.round(drawn * 10) / 10} mm long, the part ${Math.round(length * 10) / 10} mm between its shoulders. Draw the part’s whole face at its own length, or without a scale.`,
@@ -60,16 +61,6 @@ function edgeIn(text: string, { length, edge }: { length: number; edge: "lower" 
   const kept = points[0]?.rise === 0 ? points.slice(1) : points;
   if (kept.length === 0) throw new OutlineFault(`its ${edge} edge is straight.`);
   return { points: kept, said };
-}
-
-/** By the file’s own scale; as long as the part where it has none. */
-function sized(text: string, length: number) {
-  try {
-    return largestIn(text, null);
-  } catch (error) {
-    if (!(error instanceof OutlineFault)) throw error;
-    return largestIn(text, length);
-  }
 }
 
 /** The lowest corner at an end: −1 where none lies there. */

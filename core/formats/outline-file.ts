@@ -57,9 +57,11 @@ export const tenth = (value: number) => Math.round(value * 100) / 100;
 /**
  * The largest closed line of a file, anticlockwise about its own middle, y up.
  *
+ * @param long  how long it is, whatever the file says; `unscaled` where the file says nothing; mm
+ *
  * @throws OutlineFault with what to do, where there is none or it has no scale
  */
-export function largestIn(text: string, long: number | null) {
+export function largestIn(text: string, long: number | null, unscaled: number | null = null) {
   if (text.length > MOST_BYTES)
     throw new OutlineFault(
       `${(text.length / 1e6).toFixed(1)} MB; an outline has a few kB. Save only its lines, without pictures, and choose it again.`,
@@ -74,7 +76,8 @@ export function largestIn(text: string, long: number | null) {
     );
   const largest = all.reduce((a, b) => (Math.abs(areaOf(b)) > Math.abs(areaOf(a)) ? b : a));
   const box = boxOf(largest);
-  const by = long !== null ? long / box.length : scale;
+  const known = long ?? (scale === null ? unscaled : null);
+  const by = known !== null ? known / box.length : scale;
   if (by === null)
     throw new OutlineFault(
       "it doesn’t say how large it is in millimetres. Type how long the outline is beside it, and choose it again.",

@@ -1,6 +1,7 @@
 /** Rules of a piece whose grain crosses that of the halves beside it: how far they slide along it, and how it parts them. */
 import { floatsAlong, spread } from "../joinery/floating";
 import { fine, Level, set, Verdict, verdict } from "../verdict/verdict";
+import { woodOf } from "../wood/woods";
 import { boardCoefficient } from "./coefficient";
 import type { MovementFacts } from "./movement-facts";
 import { widthChange } from "./width";
@@ -48,7 +49,9 @@ function middleSlides({ at, top, piece }: MovementFacts): Verdict | null {
     text:
       level === "holds"
         ? `Its tenons slide ${fine(far)} in slots that let them go ${fine(slide)}`
-        : `Its outer tenons want ${fine(far)} each way and have ${fine(slide)}: the halves split beside them`,
+        : level === "tight"
+          ? `Its outer tenons come within ${fine(left)} of their slots’ ends`
+          : `Its outer tenons want ${fine(far)} each way and have ${fine(slide)}: the halves split beside them`,
     why: `The halves move across their grain, the middle piece keeps its length. From the middle to the outermost tenon are ${fine(line - places[0])}.`,
     limit: Math.round(far * 10) / 10,
     actual: slide,
@@ -63,11 +66,12 @@ function middleSlides({ at, top, piece }: MovementFacts): Verdict | null {
 }
 
 /** What opens: its ends stand apart from the edges beside them, and the table grows by what it moves itself. */
-function middleEdges({ at, top, species }: MovementFacts): Verdict | null {
+function middleEdges({ at, top, species, woods }: MovementFacts): Verdict | null {
   if (at.parting?.kind !== "middle") return null;
   const { dry, wet } = travel(top, 0, at.core.width / 2);
   const apart = Math.max(Math.abs(dry), Math.abs(wet));
-  const coefficient = boardCoefficient(species, UNKNOWN_RINGS.left, UNKNOWN_RINGS.right);
+  const wood = woodOf(woods, "middle-piece", species);
+  const coefficient = boardCoefficient(wood, UNKNOWN_RINGS.left, UNKNOWN_RINGS.right);
   const grows = [top.dry, top.wet].map(({ moisture }) =>
     widthChange(at.parting!.middle, coefficient, top.start.value, moisture),
   );

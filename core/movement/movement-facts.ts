@@ -3,6 +3,7 @@ import type { MoistureYear } from "../climate/year";
 import type { PieceGeometry } from "../construction/geometry";
 import type { Piece } from "../piece/schema";
 import type { Species } from "../wood/species";
+import type { Woods } from "../wood/woods";
 import type { Acclimatising } from "./acclimatise";
 import type { Breadboards } from "./breadboard";
 import type { Fastener } from "./buttons";
@@ -19,6 +20,8 @@ export interface MovementFacts {
   piece: Piece;
   at: PieceGeometry;
   species: Species;
+  /** of kinds that are of another wood */
+  woods: Woods;
   year: MoistureYear;
   top: TopMovement;
   fasteners: readonly Fastener[];

@@ -24,14 +24,28 @@ import { FORM_JUDGED } from "./judged-form";
 export const JUDGED = FORM_JUDGED.stage(
   "movementJudged",
   "movement",
-  ({ piece, geometry, species, year, top, fasteners, today, delivered, held, insets, stopped, acclimatising }) => ({
+  ({
+    piece,
+    geometry,
+    species,
+    woods,
+    year,
+    top,
+    fasteners,
+    today,
+    delivered,
+    held,
+    insets,
+    stopped,
+    acclimatising,
+  }) => ({
     piece,
     at: geometry,
-    ...{ species, year, top, fasteners, today, delivered, held, insets, stopped, acclimatising },
+    ...{ species, woods, year, top, fasteners, today, delivered, held, insets, stopped, acclimatising },
   }),
-  ({ piece, at, species, year, top, fasteners, today, delivered, held, insets, stopped, acclimatising }) =>
+  ({ piece, at, species, woods, year, top, fasteners, today, delivered, held, insets, stopped, acclimatising }) =>
     judge("movement", [...FLAT_RULES, ...HOLD_RULES, ...NOTCH_RULES, ...MOVEMENT_RULES], {
-      ...{ piece, at, species, year, top, fasteners, today, delivered, insets, stopped, acclimatising },
+      ...{ piece, at, species, woods, year, top, fasteners, today, delivered, insets, stopped, acclimatising },
       ...held,
     }),
 )

@@ -41,7 +41,7 @@ export function hatchSawSteps(form: Form, after: string): TopStep[] {
 
 /** Two cuts in from the end and one across; slips in the lid, grooves in the top. */
 function slideSteps({ x, y, gap, slides }: Hatch, { hatch, top }: Form, after: string): TopStep[] {
-  const { thickness, into, deeper } = slipOf({ top });
+  const { thickness, into, deeper, play } = slipOf({ top });
   return [
     {
       id: "hatch-saw",
@@ -56,7 +56,7 @@ function slideSteps({ x, y, gap, slides }: Hatch, { hatch, top }: Form, after: s
     {
       id: "hatch-slips",
       title: "Groove lid and opening, and glue the slips",
-      detail: `All four grooves from the upper face with one cutter: ${fine(thickness)} wide in the middle of the edge, ${mm(into)} deep in the lid, ${fine(into + deeper)} in the top, there ${fine(0.4)} wider by a second pass. Slips of straight grain, ${mm(2 * into + gap)} wide, glued into the lid only; waxed where they run, never glued in the top.`,
+      detail: `All four grooves from the upper face with one cutter: ${fine(thickness)} wide in the middle of the edge, ${mm(into)} deep in the lid, ${fine(into + deeper)} in the top, there ${fine(play)} wider by a second pass. Slips of straight grain, ${mm(2 * into + gap)} wide, glued into the lid only; waxed where they run, never glued in the top.`,
       parts: ["hatch", "hatch-slip", "top"],
       after: ["hatch-saw"],
       hours: 1.5,

@@ -78,7 +78,7 @@ export function hatchParts(form: Form, at: PieceGeometry): AssemblyPart[] {
       note: `Sawn out of the top itself, so that its grain runs on; ${way}.`,
       shape: { length, width, thickness: at.top.thickness },
       place: lying(x.from + (slides === -1 ? 0 : gap), at.under, y.from + gap),
-      ...{ adds: [], cuts: slides ? lidGrooves(hatch, at, { length, width }) : [], opens: [0, 1.2 * LIFT, 0] },
+      ...{ adds: [], cuts: slides ? lidGrooves(at, { length, width }) : [], opens: [0, 1.2 * LIFT, 0] },
       ...stripsIn(form, at, { from: y.from + gap, width }),
     },
     ...(slides ? slipParts(hatch, at, length) : []),
@@ -124,29 +124,18 @@ const ledgesOf = ({ y, gap, ledge }: Hatch): { from: number; wide: number }[] =>
 export function withOpening(parts: readonly AssemblyPart[], at: PieceGeometry, form: Form): AssemblyPart[] {
   const hatch = hatchOf(form);
   if (!hatch) return [...parts];
-  const { x, y } = hatch;
+  const { x, y, slides } = hatch;
+  const middle: Vec = [at.core.shoulder / 2, panelFront(form, at), 0];
+  // what slides out of an end has its opening a little beyond that
+  const beyond = slides ? 1 : 0;
   const opening: Worked = {
     by: HATCH_BY,
     shows: true,
-    shape: { length: x.to - x.from, width: y.to - y.from, thickness: at.top.thickness + 2 },
-    place: { ...HOME, at: [x.from + at.core.shoulder / 2, y.from + panelFront(form, at), -1] },
+    shape: { length: x.to - x.from + beyond, width: y.to - y.from, thickness: at.top.thickness + 2 },
+    place: { ...HOME, at: [x.from + middle[0] - (slides === -1 ? beyond : 0), y.from + middle[1], -1] },
   };
-  const front: Vec = [at.core.shoulder / 2, panelFront(form, at), 0];
-  const cuts = hatch.slides ? [...throughEnd(opening), ...topGrooves(hatch, at, front)] : [opening];
+  const cuts = slides ? [opening, ...topGrooves(hatch, at, middle)] : [opening];
   return parts.map((part) => (part.id === "T" ? { ...part, cuts: [...part.cuts, ...cuts] } : part));
-
-  /** the same, out through the end and a little beyond it */
-  function throughEnd(cut: Worked): Worked[] {
-    const [along, across, up] = cut.place.at;
-    const back = hatch!.slides === -1 ? 1 : 0;
-    return [
-      {
-        ...cut,
-        shape: { ...cut.shape, length: cut.shape.length + 1 },
-        place: { ...cut.place, at: [along - back, across, up] },
-      },
-    ];
-  }
 }
 
 export function hatchJoints(form: Form, at: PieceGeometry): { joints: KindOfJoint[]; meetings: Meeting[] } {

@@ -21,7 +21,7 @@ const sliding = ({ form, at }: Pick<HatchFacts, "form" | "at">): Hatch | null =>
 function slideSides(facts: HatchFacts): Verdict | null {
   const hatch = sliding(facts);
   if (!hatch) return null;
-  const { form, at, species, parts } = facts;
+  const { form, at, species } = facts;
   const half = panelWidth(form, at) / 2;
   const sides = [
     { from: -half, to: hatch.y.from },
@@ -44,7 +44,7 @@ function slideSides(facts: HatchFacts): Verdict | null {
       level === "holds"
         ? `Leaned on, the end beside the lid goes down ${fine(down)}`
         : `Leaned on, the end beside the lid goes down ${fine(down)}: the lid binds`,
-    why: `${free > 0 ? `${mm(Math.round(free))} of it lie free` : "It rests on the base to its end"}, held at one end only; ${SIDES.lean} N are an arm and a shoulder. Base parts within its last third carry it: ${parts.length > 0 && free < form.hatch.length - 1 ? "some do" : "none do"}.`,
+    why: `${free > 0 ? `${mm(Math.round(free))} of it lie free` : "It rests on the base to its end"}, held where the top is whole or rests on the base; ${SIDES.lean} N are an arm and a shoulder.`,
     limit: SIDES.down.good,
     actual: Math.round(10 * down) / 10,
     sense: "at most",

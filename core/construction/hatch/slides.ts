@@ -8,28 +8,30 @@ import type { Hatch } from "./facts";
 /** A slip’s share of the thickness; how deep it sits in the lid, and in the opening’s side; how much deeper the groove is there, and wider; how far of its length a lid slides out, mm. @source common practice */
 const SLIP = { share: 1 / 3, into: 8, deeper: 1.5, play: 0.4, out: 0.8 };
 
+const SLIP_BY = "hatch-slip";
+
 /** Thickness of a slip, and how much stays above and below it. */
 export const slipOf = ({ top }: Pick<PieceGeometry, "top">) => {
   const thickness = Math.max(2, Math.round(top.thickness * SLIP.share));
-  return { thickness, above: (top.thickness - thickness) / 2, into: SLIP.into, deeper: SLIP.deeper };
+  return { thickness, above: (top.thickness - thickness) / 2, into: SLIP.into, deeper: SLIP.deeper, play: SLIP.play };
 };
 
 /** Two grooves in the edges of the lid, in its own frame. */
-export function lidGrooves(hatch: Hatch, at: PieceGeometry, lid: { length: number; width: number }): Worked[] {
+export function lidGrooves(at: PieceGeometry, lid: { length: number; width: number }): Worked[] {
   const { thickness, above } = slipOf(at);
   return [0, lid.width - SLIP.into].map((from) => ({
-    by: `${hatch.slides}-slip`,
+    by: SLIP_BY,
     shape: { length: lid.length, width: SLIP.into, thickness },
     place: { ...HOME, at: [0, from, above] },
   }));
 }
 
 /** Two grooves in the sides of the opening, in the top’s frame. @param middle  the middle of its panel there */
-export function topGrooves({ x, y, slides }: Hatch, at: PieceGeometry, middle: Vec): Worked[] {
+export function topGrooves({ x, y }: Hatch, at: PieceGeometry, middle: Vec): Worked[] {
   const { thickness, above } = slipOf(at);
   const deep = SLIP.into + SLIP.deeper;
   return [y.from - deep, y.to].map((from) => ({
-    by: `${slides}-slide`,
+    by: SLIP_BY,
     shape: { length: x.to - x.from, width: deep, thickness: thickness + SLIP.play },
     place: { ...HOME, at: [middle[0] + x.from, middle[1] + from, above - SLIP.play / 2] },
   }));

@@ -5,7 +5,9 @@ import { bodyOf } from "../../assembly/part";
 import { bulkOf } from "../../assembly/solid";
 import { floatsAlong, Floating } from "../../joinery/floating";
 import { fixedScrews } from "../../movement/fixed";
-import { travel } from "../../movement/year";
+import { boardCoefficient } from "../../movement/coefficient";
+import { travel, UNKNOWN_RINGS } from "../../movement/year";
+import { findSpecies } from "../../wood/species";
 import type { Patch } from "../../piece/patch";
 import { boxOfPart, clashesInPoses, partOf } from "../../testing/clashes";
 import { at, find, planOf, remediesThatFail, tableWith } from "../../testing/plans";
@@ -63,6 +65,23 @@ describe("a piece of 140 across the middle of a table, worked by hand", () => {
   it("its tenons travel as the boards do from the middle to the outermost", () => {
     const { dry, wet } = travel(plan.top, 46, 400);
     expect(find(plan, "movement.middle").limit).toBeCloseTo(Math.max(Math.abs(dry), Math.abs(wet)), 1);
+  });
+  it("of another wood it grows along the table as that does", () => {
+    const grows = (made: ReturnType<typeof planOf>) =>
+      /it goes from (.*?): one half/.exec(find(made, "movement.middle-edges").why)![1];
+    const own = { species: "black-locust", moisture: null, finish: null, edges: null, curve: null };
+    const mixed = table(at("kinds.middle-piece", own));
+    expect(grows(mixed)).not.toBe(grows(plan));
+    const { top } = mixed;
+    const wood = findSpecies("black-locust")!;
+    const coefficient = boardCoefficient(wood, UNKNOWN_RINGS.left, UNKNOWN_RINGS.right);
+    const dry = 140 * coefficient * (top.dry.moisture - top.start.value);
+    expect(grows(mixed)).toContain(dry.toFixed(1).replace("-", "−"));
+  });
+  it("tenons that come near their slots’ ends are told as that, not as a split", () => {
+    const limit = find(plan, "movement.middle").limit as number;
+    const near = find(table(set("middle.slide", limit + 0.3)), "movement.middle");
+    expect([near.level, /come within 0\.\d mm/.test(near.text)]).toEqual(["tight", true]);
   });
   it("glued when it is slotted, before it is sanded; one when it goes on its frame", () => {
     const order = plan.steps.map(({ id }) => id);

@@ -73,6 +73,18 @@ describe("three legs outside a round rim, worked by hand", () => {
     );
     expect(verdict.limit).toBeCloseTo(Math.max(0, ...moves), 1);
   });
+  it("what is too little is what its bar shows: wall, floor, or what the rim falls away", () => {
+    const bar = (...patches: Patch[]) => {
+      const { limit, actual, sense } = find(table(...patches), "form.rebates");
+      return { limit, actual: Math.round(actual as number), sense };
+    };
+    expect(bar(set("rim.proud", 4))).toEqual({ limit: 8, actual: -3, sense: "at least" });
+    expect(bar(set("rim.proud", 54))).toEqual({ limit: 15, actual: 5, sense: "at least" });
+    expect(bar(set("section", 200), at("form.top.length", 700), at("form.top.width", 700))).toMatchObject({
+      limit: 3,
+      sense: "at most",
+    });
+  });
   it("held at its front edge only the legs behind are pushed: by 675 of its width, half of it along their arms", () => {
     const held = table(at("choices.fixedLine", "front-edge"));
     const moves = held.top.changes.map((_, i) => travelOn(held.top, 675, 0, i) / 2);

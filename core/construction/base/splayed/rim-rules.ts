@@ -1,5 +1,5 @@
 /** Whether heads can stand outside the rim, and whether their rebates leave wood on both sides. */
-import { fine, grade, Level, mm, Remedy, set, Verdict, verdict } from "../../../verdict/verdict";
+import { fine, grade, Level, mm, Remedy, round1, set, Verdict, verdict } from "../../../verdict/verdict";
 import type { BaseRuleFacts } from "../base";
 import type { Splayed } from "./place";
 
@@ -81,9 +81,11 @@ export function rebates({ at, form }: Facts): Verdict | null {
           ? `${fine(Math.max(0, ledge))} of the head are left under the top`
           : `Rebates leave ${fine(left)} outside the rim and ${fine(ledge)} under it`,
     why: `A head is ${fine(lean.level)} long, its outside ${mm(rim.proud)} past the rim where the top lies on it and ${fine(rise * lean.tan)} less at its end. The wall is plumb and flat, the rim round: it opens ${Number.isFinite(curve) ? fine(curve) : "fully"} at the leg’s edges.`,
-    limit: REBATE.wall,
-    actual: Math.round(left * 10) / 10,
-    sense: "at least",
+    ...(!follows && Number.isFinite(curve)
+      ? { limit: REBATE.opens, actual: round1(curve), sense: "at most" as const }
+      : wall && !floor
+        ? { limit: REBATE.ledge, actual: round1(ledge), sense: "at least" as const }
+        : { limit: REBATE.wall, actual: round1(left), sense: "at least" as const }),
     unit: "mm",
     source: "derived: left = proud − gap − rise tan s",
     remedies: level === "holds" ? [] : mends(),

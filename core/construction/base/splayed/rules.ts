@@ -125,56 +125,51 @@ function slim({ at }: Facts): Verdict {
   });
 }
 
-/** What meets a leg below its head wants a flat face. */
+/** What ends against a turned leg: how much of the leg’s thickness there it takes, the most first. */
+function hollowed(at: Splayed): { part: "arm" | "star"; thickness: number; share: number }[] {
+  const sticks = [
+    ...(at.heads === "face" ? [{ part: "arm" as const, ...at.arm }] : []),
+    ...(at.star ? [{ part: "star" as const, ...at.star }] : []),
+  ];
+  return sticks
+    .map(({ part, thickness, from, depth }) => {
+      const share = thickness / legFace(at, at.arms[0], from + depth / 2).section;
+      return { part, thickness, share };
+    })
+    .sort((a, b) => b.share - a.share);
+}
+
+/** Turned legs have nothing sawn in a square head, and nothing too thick to be hollowed round them. */
 function turnedRound({ at, form }: Facts): Verdict | null {
   if (form.splayed.shape !== "round") return null;
-  const why = at.heads === "fork" ? "fork" : at.beside ? "rebate" : null;
-  const sticks = [
-    ...(at.heads === "face" ? [{ said: "arms", of: "arm", ...at.arm }] : []),
-    ...(at.star ? [{ said: "star", of: "star", ...at.star }] : []),
-  ];
-  const widest = sticks
-    .map((stick) => ({
-      ...stick,
-      share: stick.thickness / legFace(at, at.arms[0], stick.from + stick.depth / 2).section,
-    }))
-    .reduce<{ said: string; of: string; share: number; thickness: number } | null>(
-      (a, b) => (a && a.share >= b.share ? a : b),
-      null,
-    );
-  const wide = !why && widest !== null && widest.share > SPLAY.hollow;
-  const thin = widest ? Math.floor((widest.thickness * SPLAY.hollow) / widest.share) : 0;
   const square = set("Leave the legs square", path("shape"), "square");
+  const judged = { id: "form.turned", stage: "form" as const, subject: ["splayed-leg"] };
+  const [stick] = hollowed(at);
+  const why = stick
+    ? `What ends against a turned leg is hollowed to it, its loose tenons square to the line nearest to the middle; over ${Math.round(100 * SPLAY.hollow)} % of the leg’s thickness its lips run out to nothing.`
+    : "Their heads are slotted while they are square; the slot’s ends are within the round.";
+  if (at.heads === "fork" || at.beside)
+    return verdict({
+      ...{ ...judged, level: "fix", why },
+      text: `A ${at.beside ? "rebate" : "fork"} is sawn in a square head: the legs stay square`,
+      remedies: [...(at.beside ? [] : [set("Stand the legs below their arms", path("joint"), "loose")]), square],
+    });
+  if (stick && stick.share > SPLAY.hollow) {
+    const thin = Math.floor((stick.thickness * SPLAY.hollow) / stick.share);
+    const [said, are] = stick.part === "arm" ? ["arms", "are"] : ["star", "is"];
+    return verdict({
+      ...{ ...judged, level: "fix", why },
+      text: `The ${said} ${are} too thick to be hollowed round the legs`,
+      remedies: [
+        ...(thin >= 15 ? [set(`Make the ${said} ${mm(thin)} thick`, path(stick.part, "thickness"), thin)] : []),
+        square,
+      ],
+    });
+  }
   return verdict({
-    id: "form.turned",
-    stage: "form",
-    subject: ["splayed-leg"],
-    level: why || wide ? "fix" : "holds",
-    text:
-      why === "fork"
-        ? "A fork is sawn in a square head: the legs stay square"
-        : why
-          ? "A rebate is sawn in a square head: the legs stay square"
-          : wide
-            ? `The ${widest!.said} ${widest!.said === "star" ? "is" : "are"} too thick to be hollowed round the legs`
-            : `Legs are turned from ${mm(at.section)} to ${mm(at.footSection)} at the foot, each under its arm`,
-    why:
-      sticks.length > 0
-        ? `What ends against a turned leg is hollowed to it, its loose tenons square to the line nearest to the middle; over ${Math.round(100 * SPLAY.hollow)} % of the leg’s thickness its lips run out to nothing.`
-        : "Their heads are slotted while they are square; the slot’s ends are within the round.",
-    remedies:
-      why === "fork"
-        ? [set("Stand the legs below their arms", path("joint"), "loose"), square]
-        : why
-          ? [square]
-          : wide
-            ? [
-                ...(thin >= 15
-                  ? [set(`Make the ${widest!.said} ${mm(thin)} thick`, path(widest!.of, "thickness"), thin)]
-                  : []),
-                square,
-              ]
-            : [],
+    ...{ ...judged, level: "holds", why },
+    text: `Legs are turned from ${mm(at.section)} to ${mm(at.footSection)} at the foot, each under its arm`,
+    remedies: [],
   });
 }
 
