@@ -40,12 +40,16 @@ describe("a chest of three drawers that bows out 40, worked by hand", () => {
       ).toEqual([...more]);
     }
   });
-  it("the list says what is sawn thicker and what wider, and that the rail behind stays straight", () => {
+  it("the list says what is sawn thicker and what wider; the rail behind stays as narrow as it was", () => {
     const note = (id: string) => plan.parts.find((part) => part.id === id)!.note;
     expect(note("drawer-front")).toContain("Its face bows out");
     expect(note("case-bottom")).toContain("Its front edge bows out");
     expect(note("case-bottom")).not.toContain("stay straight");
-    expect(note("case-rail")).toContain("Those that don’t end at the front are ripped to 60 mm and stay straight.");
+    expect(note("case-rail-bowed")).toContain("Its front edge bows out");
+    expect(note("case-rail")).not.toContain("bows");
+    const wide = (id: string) => plan.parts.find((part) => part.id === id)!;
+    expect([wide("case-rail-bowed").count, Math.round(wide("case-rail-bowed").finished.width)]).toEqual([1, 100]);
+    expect([wide("case-rail").count, wide("case-rail").finished.width]).toEqual([1, 60]);
   });
   it("the bottom is more by the segment of its circle", () => {
     const volume = (made: ReturnType<typeof chest>) => bulkOf(bodyOf(partOf(made, "Q"))).volume;

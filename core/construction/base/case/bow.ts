@@ -4,7 +4,6 @@ import type { AssemblyPart, Worked } from "../../../assembly/part";
 import { boxIn } from "../../../assembly/part-box";
 import { HOME, seenFrom } from "../../../assembly/place";
 import { FRONT, RIGHT, Vec } from "../../../assembly/vector";
-import { mm } from "../../../verdict/verdict";
 import { steady } from "../../../units/steady";
 import { Bow, bowAt, bowMost } from "./bow-arc";
 
@@ -26,20 +25,19 @@ export function bowed(parts: readonly AssemblyPart[], bow: Bow | null, front: nu
     const place = seenFrom(part.place, { at: out.at, x: RIGHT, y: FRONT });
     const add: Worked = { by: BOW_BY, shape: out.shape, place, shows: true };
     const straight = parts.some((other, j) => other.kind === part.kind && !found[j]);
-    return { ...part, adds: [...part.adds, add], note: `${part.note} ${saidOf(part, straight)}`.trim() };
+    // others that are alike but for the bow are milled narrower: it is a kind of its own then
+    const own = straight ? { kind: `${part.kind}-bowed`, name: `${part.name}, bowed` } : {};
+    return { ...part, ...own, adds: [...part.adds, add], note: `${part.note} ${saidOf(part)}`.trim() };
   });
 }
 
-/** What the list says of it; of some that are alike otherwise others stay straight. */
-function saidOf({ place, shape }: AssemblyPart, straight: boolean): string {
+/** What the list says of it. */
+function saidOf({ place }: AssemblyPart): string {
   // a face that looks to the front bows out of thicker stock, an edge out of wider
   const faces = Math.abs(place.y[1]) > 0.9 && Math.abs(place.x[0]) > 0.9;
-  const bows = faces
+  return faces
     ? "Its face bows out: sawn from stock as thick as that, once it is fitted."
     : "Its front edge bows out: sawn from a board as wide as that.";
-  return straight
-    ? `${bows} Those that don’t end at the front are ripped to ${mm(shape.width)} and stay straight.`
-    : bows;
 }
 
 /** The segment before a stretch of the front. @param high  what has it, from its lower face to its upper */

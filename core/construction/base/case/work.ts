@@ -63,7 +63,8 @@ export function caseWork({
   const between = [
     "case-bottom",
     ...panels.slice(2),
-    crown ? "top" : flat,
+    // the front one of two rails is a kind of its own where it bows
+    ...(crown ? ["top"] : at.bow && flat === "case-rail" ? [flat, "case-rail-bowed"] : [flat]),
     ...frames,
     ...hangs,
     ...(kick ? ["kick"] : []),
@@ -75,7 +76,10 @@ export function caseWork({
   ];
   const several = bays.length > 1;
   // what ends at the front and is sawn to its bow
-  const fronts = [...between.filter((kind) => !kind.startsWith("hang")), ...frames];
+  const fronts = [
+    ...between.filter((kind) => !kind.startsWith("hang") && !(at.bow && kind === "case-rail")),
+    ...frames,
+  ];
   const backKinds = [...new Set(backSheets(at).map(({ kind }) => kind))];
   const sheets = [
     ...(at.backed === "sheet" ? backKinds : []),
