@@ -17,6 +17,8 @@ export interface Bearer {
   run: "along" | "across" | "aslant";
   /** of one that runs aslant: its middle, and which way it points along the top and across it */
   aslant?: { x: number; z: number; way: readonly [number, number] };
+  /** aslant, one of those that run round the base: what holds the top sits on its inner side, and works it as it works one that runs along */
+  round?: true;
   /** its middle line: z of one that runs along, x of one that runs across */
   at: number;
   /** how long it is where fasteners can sit, and how thick and deep */
@@ -266,10 +268,6 @@ export function standsTo({ posts, bearers, top }: Pick<PieceGeometry, "posts" | 
   ).filter(({ x }) => x < 0);
   return ends.length === 0 ? 0 : Math.max(0, Math.min(...ends.map(({ x, half }) => top.length / 2 + x + half)));
 }
-
-/** How a sentence calls what bears the top along its grain, or across it or aslant: "end rail"; null where nothing does. */
-export const bearersSaid = (at: Pick<Standing, "bearers">, run: "along" | "across"): string | null =>
-  at.bearers.find((each) => (each.run === "along") === (run === "along"))?.said ?? null;
 
 /** Where legs stand under the panel that is composed, from its own edge, as the search for panels has it; far outside where none do. */
 export function legBand(at: PieceGeometry): { overhang: number; leg: number } {

@@ -195,7 +195,7 @@ function tenonLength(facts: Facts): Verdict | null {
     actual: lengthOf(worst),
     sense: "at least",
     unit: "mm",
-    remedies: level === "holds" ? [] : letTaller(facts, worst, "length"),
+    remedies: level === "holds" ? [] : [...letTaller(facts, worst, "length"), ...(worst.longer ?? [])],
   });
 }
 

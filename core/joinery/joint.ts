@@ -42,6 +42,8 @@ export interface Joint {
   walls: Wall[];
   /** its group may as well be dowelled or screwed from pockets */
   anyEnd?: true;
+  /** what its construction can give a tenon that is too short */
+  longer?: Remedy[];
   /** where its choices are kept, when not by its group */
   setAt?: readonly string[];
   /** what the parts are sawn to before it is cut, where that is not square: first on its card */

@@ -1,5 +1,6 @@
 /** Rules of wooden buttons: along their slots, and in and out of their grooves. */
-import { bearersSaid, PieceGeometry } from "../construction/geometry";
+import { bearersSaid } from "../construction/bearers";
+import { PieceGeometry } from "../construction/geometry";
 import type { Piece } from "../piece/schema";
 import { fine, Level, Remedy, set, Verdict, verdict, round1 } from "../verdict/verdict";
 import { BUTTON_PLAY, LEAST_ENGAGED, playAlong, slotPlay, worstTravel } from "./buttons";

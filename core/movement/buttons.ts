@@ -1,3 +1,4 @@
+import { worked } from "../construction/bearers";
 import { Bearer, onBearer, PieceGeometry } from "../construction/geometry";
 import type { JointChoices } from "../piece/schema";
 
@@ -49,15 +50,15 @@ export function placeFasteners(
 ): Fastener[] {
   const all = at.bearers.flatMap((bearer) => {
     // up through what runs aslant or lies flat, beside what does not
-    const aside =
-      bearer.aslant || bearer.spots || bearer.alike ? 0 : bearer.inside * (bearer.thickness / 2 + body.width / 2);
+    const through = (bearer.aslant && !bearer.round) || bearer.spots || bearer.alike;
+    const aside = through ? 0 : bearer.inside * (bearer.thickness / 2 + body.width / 2);
     return (
       bearer.spots ??
       clearOf(bearer, body.along?.(bearer) ?? spread(bearer.length, body.spacing, body.fromEnd?.(bearer)), body.width)
     ).map((place, i): Omit<Fastener, "dry" | "wet" | "under"> => ({
       id: `${name}-${bearer.name}-${i + 1}`,
       bearer: bearer.part,
-      run: bearer.run,
+      run: worked(bearer),
       ...onBearer(bearer, place, aside),
     }));
   });

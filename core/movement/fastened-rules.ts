@@ -1,5 +1,5 @@
 /** Rules of what fastens the top: whether each goes as far as the top does, and fits where it is cut. */
-import { bearersSaid } from "../construction/geometry";
+import { bearersSaid, worked } from "../construction/bearers";
 import { wayOf } from "../joinery/fastening";
 import { fine, grade, Level, set, Verdict, verdict, round1 } from "../verdict/verdict";
 import { fasteningNeeds, pullIn } from "./fastenings";
@@ -36,6 +36,37 @@ export function fastened({ piece, at, fasteners, top }: MovementFacts): Verdict[
       source: TRAVEL,
       remedies: level === "holds" ? [] : mendFastening(piece, rail, need),
     });
+  });
+}
+
+/** On what runs aslant to the grain a plate swings aslant too: what the top goes along the plate's own line has nowhere to go. */
+export function platesAslant({ piece, at, fasteners }: MovementFacts): Verdict | null {
+  if (piece.joints.fastening !== "figure-8") return null;
+  const lost = fasteners.flatMap(({ id, bearer, wet, dry }) => {
+    const on = at.bearers.find(({ part }) => part === bearer);
+    if (!on?.aslant) return [];
+    const lies = worked(on) === "along" && piece.joints.figure8.lengthwise === "along" ? 1 : 0;
+    return [{ id, share: Math.abs(on.aslant.way[lies]) * Math.max(Math.abs(wet), Math.abs(dry)) }];
+  });
+  if (lost.length === 0) return null;
+  const worst = Math.max(...lost.map(({ share }) => share));
+  const level = grade(worst, "at most", HOLD_LIMITS.clearance, 2 * HOLD_LIMITS.clearance);
+  return verdict({
+    id: "movement.plates-aslant",
+    stage: "movement",
+    subject: lost.filter(({ share }) => share > HOLD_LIMITS.clearance).map(({ id }) => id),
+    level,
+    text:
+      level === "holds"
+        ? "Plates swing the way the top goes"
+        : `${fine(worst)} of what the top goes lies along the plates: they hold it`,
+    why: "A plate gives square to its own line and nothing along it. On what runs aslant to the grain it stands aslant to the way the top goes; a screw in an oversized hole gives every way.",
+    limit: HOLD_LIMITS.clearance,
+    actual: round1(worst),
+    sense: "at most",
+    unit: "mm",
+    source: "geometry: travel × the cosine between both",
+    remedies: level === "holds" ? [] : [set("Screw it through oversized holes", ["joints", "fastening"], "oversized")],
   });
 }
 

@@ -1,4 +1,5 @@
 /** Where a top that may move is held all the same: screws on its fixed line, without which it would wander. */
+import { worked } from "../construction/bearers";
 import { Bearer, onBearer, PieceGeometry } from "../construction/geometry";
 import { middleLine, slabsOf } from "../construction/top/slabs";
 import type { Piece } from "../piece/schema";
@@ -97,5 +98,5 @@ function inOneArm(arms: readonly Bearer[], line: number): FixedScrew[] {
     return { arm, x, z, off: Math.abs(z - line) + 1e-3 * Math.abs(x) };
   });
   const { arm, x, z } = places.reduce((a, b) => (b.off < a.off - 1e-6 ? b : a));
-  return [{ id: `fixed-${arm.name}`, bearer: arm.part, run: arm.run, x, z }];
+  return [{ id: `fixed-${arm.name}`, bearer: arm.part, run: worked(arm), x, z }];
 }

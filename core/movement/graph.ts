@@ -52,6 +52,8 @@ export function graphOf(facts: GraphFacts): { members: Member[]; links: Link[] }
 /**
  * A part as movement sees it: along each axis of the piece it moves by its grain's share of a fiftieth and the rest across.
  *
+ * What is thin and runs level but aslant is held along its own line only: between two places of it, both ways, it grows as it is long.
+ *
  * @source derived: strain along e is C_along (g·e)² + C_across (1 − (g·e)²), a tensor turned
  */
 export function memberOf(part: AssemblyPart, species: Species, top: Pick<TopMovement, "coefficient">): Member {
@@ -70,14 +72,21 @@ export function memberOf(part: AssemblyPart, species: Species, top: Pick<TopMove
         ? top.coefficient
         : boardCoefficient(species, UNKNOWN_RINGS.left, UNKNOWN_RINGS.right);
   const along = ([0, 1, 2] as const).map((axis) => place.x[axis] ** 2);
+  const aslant = role === "rail" && Math.min(along[0], along[2]) > ASLANT && along[1] < ASLANT;
   const grain = ([0, 1, 2] as const).reduce<Axis>((most, axis) => (along[axis] > along[most] + 1e-9 ? axis : most), 0);
   return {
     ...named,
     grain,
     course: part.kind,
-    coefficients: along.map((share) => across * (LENGTHWISE * share + (1 - share))) as Member["coefficients"],
+    coefficients: along.map((share, axis) => {
+      const own = aslant ? (axis === 1 ? 0 : 1) : share;
+      return across * (LENGTHWISE * own + (1 - own));
+    }) as Member["coefficients"],
   };
 }
+
+/** A rail whose grain has so much of its square along each of two axes runs aslant to both. Ours: about 6° */
+const ASLANT = 0.01;
 
 /** The fixed line first, then every fastener with the room it has. */
 function fastenerLinks({ piece, at, fasteners }: GraphFacts): Link[] {
@@ -100,7 +109,7 @@ function fastenerLinks({ piece, at, fasteners }: GraphFacts): Link[] {
   }));
   const worst = (rail: "long" | "across") => fasteners.filter((each) => (rail === "long") === (each.run === "along"));
   const need = { long: extremes(worst("long")), across: extremes(worst("across")) };
-  const places = new Map(at.bearers.map((each) => [each.part, each.at]));
+  const places = new Map(at.bearers.filter(({ aslant }) => !aslant).map((each) => [each.part, each.at]));
   const atOf = (each: Fastener) => places.get(each.bearer) ?? each.z;
   const others = fasteners.map((each): Link => {
     const rail = each.run === "along" ? "long" : "across";

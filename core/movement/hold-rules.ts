@@ -2,7 +2,7 @@
 import { fine, grade, Level, set, Verdict, verdict, round1 } from "../verdict/verdict";
 import { fastenedAbove } from "./above-rules";
 import { addDays, firstExtreme, SAMPLE_DAYS } from "./course";
-import { fastened, fastenerFit } from "./fastened-rules";
+import { fastened, fastenerFit, platesAslant } from "./fastened-rules";
 import { HOLD_LIMITS } from "./hold-limits";
 import { insetsFit } from "./inset-rules";
 import type { MovementFacts } from "./movement-facts";
@@ -11,6 +11,7 @@ import { stopped } from "./stopped-rules";
 export const HOLD_RULES: ((facts: MovementFacts) => Verdict | Verdict[] | null)[] = [
   fastened,
   fastenerFit,
+  platesAslant,
   bowed,
   insetsFit,
   stopped,

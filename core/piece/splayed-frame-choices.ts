@@ -1,11 +1,27 @@
-/** Fields of the form: four legs that splay outward both ways under rails all round. */
+/** Fields of the form: legs that splay outward under rails all round, four at the corners or any number in a round. */
 import * as v from "valibot";
-import { between, choice, distance, size } from "./fields";
+import { between, choice, count, distance, size } from "./fields";
 
-/** Low between the legs: none, from leg to leg all round, or two at the ends with one between them. */
+/** Low between the legs: none, from leg to leg all round, or two at the ends with one between them (of legs at the corners). */
 export const SPLAY_LOWS = ["none", "box", "h"] as const;
 
+/** @source common practice */
+const USUAL_RING = { legs: 3, turn: 90, splay: 8, setIn: 90 };
+
 const splayedFrameSchema = v.strictObject({
+  stand: v.optional(choice("where legs stand", ["corners", "round"]), "corners"),
+  /** legs in a round: evenly on a circle, each leaning straight out from the middle */
+  ring: v.optional(
+    v.strictObject({
+      legs: count("legs in a round", 3, 6),
+      /** where the first leg stands, from the right-hand end toward the front, degrees */
+      turn: between("turn of the legs in a round", 0, 359, "°"),
+      splay: between("splay of the legs in a round", 0, 25, "°"),
+      /** from the rim, where it is nearest to the middle, to the outside of the heads */
+      setIn: distance("set-in of the heads from the rim", 1200),
+    }),
+    USUAL_RING,
+  ),
   /** outward from upright, toward the top's ends and toward its sides, degrees */
   splay: v.strictObject({
     end: between("splay toward the ends", 0, 25, "°"),
@@ -38,6 +54,7 @@ export type SplayedFrameChoices = v.InferOutput<typeof splayedFrameSchema>;
 
 /** @source common practice */
 export const USUAL_SPLAYED_FRAME: SplayedFrameChoices = {
+  ...{ stand: "corners", ring: USUAL_RING },
   splay: { end: 8, side: 8 },
   setIn: { end: 130, side: 105 },
   ...{ section: 60, foot: 36 },

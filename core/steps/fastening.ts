@@ -1,5 +1,6 @@
 /** What the chosen fastening asks for: what is cut in the bearers before the base is glued, and how the top goes on. */
-import { bearersSaid, PieceGeometry, Standing } from "../construction/geometry";
+import { bearersSaid } from "../construction/bearers";
+import { PieceGeometry, Standing } from "../construction/geometry";
 import { fixedScrews } from "../movement/fixed";
 import { COUNTERBORED } from "../joinery/fastening/screws";
 import { listed } from "../verdict/verdict";
@@ -13,14 +14,14 @@ import { Step, stepOf } from "./step";
 /** What bears the top, in the words of its base. */
 function named(at: Standing): BearerWords {
   const along = bearersSaid(at, "along");
-  const across = bearersSaid(at, "across") ?? "rail";
-  const rails = /rail$/.test(along ?? across);
+  const across = bearersSaid(at, "across") ?? (along ? null : "rail");
+  const rails = /rail$/.test(along ?? across ?? "");
   // a board from side to side takes all its rows of screws
   const one = along && new Set(at.bearers.map(({ part }) => part)).size === 1 ? along : null;
   return {
-    all: rails ? "rails" : (one ?? `${across}s`),
+    all: rails ? "rails" : (one ?? `${across ?? along}s`),
     along: along && `${along}s`,
-    across: `${across}s`,
+    across: across && `${across}s`,
     thin: at.bearers.every(({ depth }) => depth <= COUNTERBORED),
   };
 }

@@ -10,4 +10,10 @@ export const TABLE: Patch[] = [
   ...[set("setIn.end", 90), set("setIn.side", 80), set("section", 40), set("foot", 40)],
   ...[set("rail.depth", 70), set("rail.thickness", 20), set("rail.reveal", 4)],
 ];
+/** Three legs in a round instead, 70 in from the rim of a round top 700 across, 10°; 50 square, they stay so. */
+export const ROUND: Patch[] = [
+  ...TABLE,
+  ...[at("form.top.outline", "ellipse"), at("form.top.width", 700), set("stand", "round")],
+  ...[set("ring", { legs: 3, turn: 90, splay: 10, setIn: 70 }), set("section", 50), set("foot", 50)],
+];
 export const table = (...patches: Patch[]) => planOf(tableWith(...TABLE, ...patches));

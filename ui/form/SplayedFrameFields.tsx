@@ -9,6 +9,7 @@ export function SplayedFrameFields() {
   const { piece } = usePiece();
   const { set } = useSet();
   const { splayedFrame: frame } = piece.form;
+  const round = frame.stand === "round";
   const at = (...path: string[]) => ["form", "splayedFrame", ...path];
   const size = (label: string, value: number, ...path: string[]) => (
     <LengthField key={label} label={label} value={value} onTake={(to) => set(label, at(...path), to)} />
@@ -19,12 +20,47 @@ export function SplayedFrameFields() {
   return (
     <>
       <Group name="Legs">
-        {angle("Splay toward the ends, degrees", frame.splay.end, "splay", "end")}
-        {angle("Splay toward the sides, degrees", frame.splay.side, "splay", "side")}
+        <Choice
+          label="Legs stand"
+          value={frame.stand}
+          options={[
+            { value: "corners", name: "Four, at the corners" },
+            { value: "round", name: "In a round" },
+          ]}
+          onTake={(value) => set("Where legs stand", at("stand"), value)}
+        />
+        {round ? (
+          <>
+            <Choice
+              label="Legs"
+              value={String(frame.ring.legs)}
+              options={[
+                { value: "3", name: "Three" },
+                { value: "4", name: "Four" },
+                { value: "5", name: "Five" },
+                { value: "6", name: "Six" },
+              ]}
+              onTake={(n) => set("Legs in a round", at("ring", "legs"), Number(n))}
+            />
+            {angle("First leg turned, degrees", frame.ring.turn, "ring", "turn")}
+            {angle("Splay outward, degrees", frame.ring.splay, "ring", "splay")}
+          </>
+        ) : (
+          <>
+            {angle("Splay toward the ends, degrees", frame.splay.end, "splay", "end")}
+            {angle("Splay toward the sides, degrees", frame.splay.side, "splay", "side")}
+          </>
+        )}
         {size("Leg section", frame.section, "section")}
         {size("Leg section at the foot", frame.foot, "foot")}
-        {size("Heads in from the ends", frame.setIn.end, "setIn", "end")}
-        {size("Heads in from the sides", frame.setIn.side, "setIn", "side")}
+        {round ? (
+          size("Heads in from the rim", frame.ring.setIn, "ring", "setIn")
+        ) : (
+          <>
+            {size("Heads in from the ends", frame.setIn.end, "setIn", "end")}
+            {size("Heads in from the sides", frame.setIn.side, "setIn", "side")}
+          </>
+        )}
       </Group>
       <Group name="Rails">
         <Choice
@@ -43,11 +79,11 @@ export function SplayedFrameFields() {
       <Group name="Low stretchers">
         <Choice
           label="Low between the legs"
-          value={frame.low.kind}
+          value={round && frame.low.kind === "h" ? "box" : frame.low.kind}
           options={[
             { value: "none", name: "Nothing" },
             { value: "box", name: "All round" },
-            { value: "h", name: "An H" },
+            ...(round ? [] : [{ value: "h" as const, name: "An H" }]),
           ]}
           onTake={(value) => set("Low stretchers", at("low", "kind"), value)}
         />

@@ -1,3 +1,4 @@
+import { worked } from "../../construction/bearers";
 import { playAlong, slotPlay } from "../../movement/buttons";
 import { between, FasteningWay, GROOVE_STOP, grooveIn } from "./way";
 
@@ -14,7 +15,7 @@ export const button: FasteningWay = {
       : { dry: slotPlay(buttons), wet: slotPlay(buttons), setOff: 0 },
   prepare: ({ buttons }, { all, across }) => ({
     title: `Groove the ${all} for the buttons`,
-    detail: `${GROOVE.tongue + GROOVE.over} mm wide and ${buttons.grooveDepth} mm deep on the inside, ${GROOVE.drop} mm below the edge, stopped ${GROOVE_STOP} mm before every joint; slots ${buttons.slotLength} mm long on the ${across}. Tongues are ${GROOVE.tongue} mm thick.`,
+    detail: `${GROOVE.tongue + GROOVE.over} mm wide and ${buttons.grooveDepth} mm deep on the inside, ${GROOVE.drop} mm below the edge, stopped ${GROOVE_STOP} mm before every joint${across ? `; slots ${buttons.slotLength} mm long on the ${across}` : ""}. Tongues are ${GROOVE.tongue} mm thick.`,
     hours: 1,
   }),
   make: ({ buttons }) => ({
@@ -23,7 +24,7 @@ export const button: FasteningWay = {
   }),
   attach: ({ buttons }, { along, across }) => ({
     title: "Attach the top with buttons",
-    detail: `Buttons ${along ? `set ${buttons.engaged} mm deep on the ${along}, ` : ""}in the middle of their slots on the ${along ? "ends" : across}. Loosen each screw a turn.`,
+    detail: `Buttons ${[along && `set ${buttons.engaged} mm deep on the ${along}`, across && `in the middle of their slots on the ${along ? "ends" : across}`].filter(Boolean).join(", ")}. Loosen each screw a turn.`,
   }),
   cuts: ({ buttons }, place) => {
     const { bearer, along } = place;
@@ -33,7 +34,7 @@ export const button: FasteningWay = {
       deep: Math.min(buttons.grooveDepth, bearer.thickness),
     };
     const half = bearer.length / 2 - GROOVE_STOP;
-    if (bearer.run === "along")
+    if (worked(bearer) === "along")
       return along.length > 0
         ? between(-half, half, bearer.entered ?? []).map((stretch) => grooveIn(place, { ...size, ...stretch }))
         : [];

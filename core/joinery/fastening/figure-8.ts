@@ -31,12 +31,12 @@ export const figure8: FasteningWay = {
   },
   prepare: ({ figure8: plate }, { all, along, across }) => ({
     title: `Recess the ${all} for the plates`,
-    detail: `As deep as a plate is thick, relieved so that each swings ${plate.swing}° both ways: ${along ? `on the ${along} from lying ${plate.lengthwise === "along" ? "along the rail" : "square to it"}, ` : ""}on the ${across} from standing square to the rail.`,
+    detail: `As deep as a plate is thick, relieved so that each swings ${plate.swing}° both ways: ${along ? `on the ${along} from lying ${plate.lengthwise === "along" ? "along the rail" : "square to it"}` : ""}${along && across ? ", " : ""}${across ? `on the ${across} from standing square to the rail` : ""}.`,
     hours: 1,
   }),
   attach: ({ figure8: plate }, { along, across }) => ({
     title: "Attach the top with its plates",
-    detail: `A plate gives square to its own line, never along it: ${along ? `on the ${along} each lies ${plate.lengthwise === "along" ? "along the rail" : "square to it and holds the top there"}, ` : ""}on the ${across} each stands square to the rail.`,
+    detail: `A plate gives square to its own line, never along it: ${along ? `on the ${along} each lies ${plate.lengthwise === "along" ? "along the rail" : "square to it and holds the top there"}` : ""}${along && across ? ", " : ""}${across ? `on the ${across} each stands square to the rail` : ""}.`,
   }),
   cuts: (joints, place) => place.along.map((along) => recess(joints, place, along)),
 };

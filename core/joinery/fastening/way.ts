@@ -17,7 +17,8 @@ export interface Play {
 export interface BearerWords {
   all: string;
   along: string | null;
-  across: string;
+  /** null where nothing does: all of it runs along, or round the base */
+  across: string | null;
   /** none of it is so deep that a screw starts from a counterbore */
   thin: boolean;
 }
@@ -101,11 +102,19 @@ export function grooveIn(
 }
 
 /** The ways of a bearer that leans: up its face, and out of it away from the middle. */
-function leaning({ run, inside, slope = 0 }: Bearer): { up: Vec; out: Vec } {
+function leaning(bearer: Bearer): { up: Vec; out: Vec } {
+  const { inside, slope = 0 } = bearer;
   const long = Math.sqrt(1 + slope * slope);
-  const of = (y: number, aside: number): Vec => (run === "along" ? [0, y, -inside * aside] : [-inside * aside, y, 0]);
+  const { x, z } = outwardOf(bearer);
+  const of = (y: number, aside: number): Vec => [-inside * aside * x + 0, y, -inside * aside * z + 0];
   return { up: of(1 / long, -slope / long), out: of(slope / long, 1 / long) };
 }
+
+/** Beside its middle line, as `onBearer` counts it; along it. */
+const outwardOf = ({ run, aslant }: Bearer) =>
+  aslant ? { x: -aslant.way[1], z: aslant.way[0] } : run === "along" ? { x: 0, z: 1 } : { x: 1, z: 0 };
+const alongOf = ({ run, aslant }: Bearer): Vec =>
+  aslant ? [aslant.way[0], 0, aslant.way[1]] : run === "along" ? [1, 0, 0] : [0, 0, 1];
 
 /** In the inner face of a bearer that leans: its depth and its place below the edge are measured square to that face and along it. */
 function leaningGroove(
@@ -115,7 +124,7 @@ function leaningGroove(
   const { up, out } = leaning(bearer);
   const edge = onBearer(bearer, from, bearer.inside * (bearer.thickness / 2));
   const low = add([edge.x, under, edge.z], times(up, -(drop + high)));
-  const x: Vec = bearer.run === "along" ? [1, 0, 0] : [0, 0, 1];
+  const x = alongOf(bearer);
   const inward = dot(cross(x, up), out) < 0;
   return {
     shape: { length: to - from, width: high, thickness: deep },
@@ -134,7 +143,7 @@ export function holeIn(
   if (bearer.slope) {
     // bored along the bearer's own faces
     const { up } = leaning(bearer);
-    const y: Vec = bearer.run === "along" ? [1, 0, 0] : [0, 0, 1];
+    const y = alongOf(bearer);
     const low = add([x, under, z], times(up, -hole.from));
     const at = add(low, times(add(y, cross(up, y)), -r));
     return {

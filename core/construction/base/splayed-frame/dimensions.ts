@@ -7,13 +7,16 @@ import { lowest, SplayedFrame } from "./place";
 export function splayedFrameDimensions(form: Form, at: SplayedFrame): { plan: Item[]; front: Item[]; side: Item[] } {
   const { legs, rail, under, frame, top, choices } = at;
   const low = under - rail.depth;
+  const round = legs.ring;
   const view = (way: "end" | "side"): Item[] => {
     const whole = way === "end" ? top.length : top.width;
     const size = way === "end" ? frame.length : frame.width;
     const { head } = legs[way];
     const toward = way === "end" ? "ends" : "sides";
+    const over = dimension([-size / 2, 0], [size / 2, 0], { offset: -18, value: size });
+    if (round) return [over];
     return [
-      dimension([-size / 2, 0], [size / 2, 0], { offset: -18, value: size }),
+      over,
       dimension([head, under], [whole / 2, under], {
         offset: -14,
         value: choices.setIn[way],
@@ -22,12 +25,26 @@ export function splayedFrameDimensions(form: Form, at: SplayedFrame): { plan: It
     ];
   };
   const foot = outerAt(legs, legs.end, 60);
+  const [first] = round?.spokes ?? [];
   return {
     plan: [
       dimension([-frame.length / 2, -frame.width / 2], [frame.length / 2, -frame.width / 2], {
         offset: -30,
         value: frame.length,
       }),
+      ...(round
+        ? [
+            dimension(
+              [first.x * round.lean.head, -first.z * round.lean.head],
+              [first.x * (round.lean.head + choices.ring.setIn), -first.z * (round.lean.head + choices.ring.setIn)],
+              {
+                offset: 0,
+                value: choices.ring.setIn,
+                edit: formEdit("Set-in of the heads from the rim", "splayedFrame", "ring", "setIn"),
+              },
+            ),
+          ]
+        : []),
     ],
     front: [
       ...view("end"),
@@ -36,11 +53,15 @@ export function splayedFrameDimensions(form: Form, at: SplayedFrame): { plan: It
         value: rail.depth,
         edit: formEdit("Rail depth", "splayedFrame", "rail", "depth"),
       }),
-      dimension([innerAt(legs, legs.end, 60), 60], [foot, 60], {
-        offset: 0,
-        value: form.splayedFrame.foot,
-        edit: formEdit("Leg section at the foot", "splayedFrame", "foot"),
-      }),
+      ...(round
+        ? []
+        : [
+            dimension([innerAt(legs, legs.end, 60), 60], [foot, 60], {
+              offset: 0,
+              value: form.splayedFrame.foot,
+              edit: formEdit("Leg section at the foot", "splayedFrame", "foot"),
+            }),
+          ]),
       ...(at.lows.length > 0
         ? [
             dimension([40, lowest(at.lows)], [40, 0], {

@@ -1,4 +1,4 @@
-/** Four legs that splay both ways: their faces run with the rails, level cuts are rectangles. mm, x along the top, y up, z across it. */
+/** What legs under rails are, and four at the corners: those splay both ways, their faces run with the rails, level cuts are rectangles. mm, x along the top, y up, z across it. */
 import { Place, toPart } from "../../../assembly/place";
 import type { Plane, Shape } from "../../../assembly/shape";
 import { add, cross, dot, minus, times, unit, Vec } from "../../../assembly/vector";
@@ -6,7 +6,10 @@ import type { SplayedFrameChoices } from "../../../piece/splayed-frame-choices";
 import { USUAL } from "../../usual";
 import { steady } from "../../../units/steady";
 
-/** One of the two ways a leg leans: toward the end it stands at, or toward its side. */
+/**
+ * One of the two ways a leg leans, as a rail has it: the way it runs, and the way it looks. At a corner these are toward the end and toward
+ * the side.
+ */
 export interface Way {
   /** of the splay */
   tan: number;
@@ -18,18 +21,21 @@ export interface Way {
   /** a level cut across a leg this way, at its head and at its foot */
   level: number;
   foot: number;
-  /** how far the inner face goes outward for each mm down below where the taper begins */
+  /** how far the inner face goes outward for each mm down below where the taper begins; the outer one too, where it does not go on as above */
   taper: number;
+  outTaper?: number;
 }
 
 export interface SplayedLegs {
+  /** evenly on a circle; null where four stand at the corners */
+  ring: Ring | null;
   under: number;
   /** of the square blank; square to their faces at the end of a table and at its side, once two faces are planed to the rails */
   section: number;
   across: { end: number; side: number };
   end: Way;
   side: Way;
-  /** what the faces are off square, degrees: nothing where a leg leans one way only */
+  /** what the faces that rails end at are planed off square, degrees: nothing at a corner where a leg leans one way only */
   backed: number;
   /** of the leg's own line from upright, degrees; along it for each mm up */
   resultant: number;
@@ -68,6 +74,7 @@ export function legsOf(
   };
   const [p, q] = [steady(Math.tan(a)), steady(Math.tan(b))];
   return {
+    ring: null,
     ...{ under, section, across, taperFrom, backed: deg(backed) },
     end: way(a, top.length, setIn.end, across.end),
     side: way(b, top.width, setIn.side, across.side),
@@ -77,8 +84,10 @@ export function legsOf(
 }
 
 /** From the middle to a leg's outer face at a height, this way. */
-export const outerAt = ({ under }: Pick<SplayedLegs, "under">, way: Way, y: number): number =>
-  way.head + way.tan * (under - y);
+export function outerAt({ under, taperFrom }: Pick<SplayedLegs, "under" | "taperFrom">, way: Way, y: number): number {
+  if (way.outTaper === undefined || y >= taperFrom) return way.head + way.tan * (under - y);
+  return way.head + way.tan * (under - taperFrom) + way.outTaper * (taperFrom - y);
+}
 
 /** From the middle to its inner face, and how far that goes outward for each mm down there. */
 export function innerAt(legs: Pick<SplayedLegs, "under" | "taperFrom">, way: Way, y: number): number {
@@ -87,6 +96,15 @@ export function innerAt(legs: Pick<SplayedLegs, "under" | "taperFrom">, way: Way
 }
 export const slopeAt = ({ taperFrom }: Pick<SplayedLegs, "taperFrom">, way: Way, y: number): number =>
   y >= taperFrom ? way.tan : way.taper;
+
+/** Legs on a circle: how each leans, straight out from the middle, and where they stand. */
+export interface Ring {
+  lean: Way;
+  /** of half the angle from one to the next */
+  sin: number;
+  cos: number;
+  spokes: { id: string; x: number; z: number }[];
+}
 
 /** Which corner: toward the right-hand end and the front, or away from them. */
 export interface Corner {
@@ -107,14 +125,42 @@ export const cornerAt = (x: number, z: number): string =>
 export function legBody(legs: SplayedLegs, { x: sx, z: sz }: Corner): { shape: Shape; place: Place } {
   const { end, side, under, taperFrom } = legs;
   const grain = unit([-sx * end.tan, 1, -sz * side.tan]);
-  // across the front face, and out of it
+  // out of the front face
   const face = unit([0, side.tan, sz]);
-  const width = cross(face, grain);
   const corners = [0, under].flatMap((y) =>
     [outerAt(legs, end, y), outerAt(legs, end, y) - end.level].flatMap((x) =>
       [outerAt(legs, side, y), outerAt(legs, side, y) - side.level].map((z): Vec => [sx * x, y, sz * z]),
     ),
   );
+  const outside: Vec = [sx * end.head, under, sz * side.head];
+  const inside: Vec = minus(outside, [sx * end.level, 0, sz * side.level]);
+  const begins: Vec = [sx * innerAt(legs, end, taperFrom), taperFrom, sz * innerAt(legs, side, taperFrom)];
+  const upright = (from: Vec, slopes: { end: number; side: number }): Facet[] => [
+    [from, [-sx, -slopes.end, 0]],
+    [from, [0, -slopes.side, -sz]],
+  ];
+  return planedLeg({ grain, face, corners }, [
+    [
+      [0, 0, 0],
+      [0, -1, 0],
+    ],
+    [outside, [0, 1, 0]],
+    [outside, [sx, end.tan, 0]],
+    [outside, [0, side.tan, sz]],
+    ...upright(inside, { end: end.tan, side: side.tan }),
+    ...(taperFrom > 0 ? upright(begins, { end: end.taper, side: side.taper }) : []),
+  ]);
+}
+
+/** A point of a face that is planed or sawn, and which way what falls off lies. */
+export type Facet = readonly [through: Vec, waste: Vec];
+
+/** A leg out of its blank: as long, wide and thick as it takes to hold all of its corners. @param face  square to its grain, out of one side of the blank */
+export function planedLeg(
+  { grain, face, corners }: { grain: Vec; face: Vec; corners: readonly Vec[] },
+  facets: readonly Facet[],
+): { shape: Shape; place: Place } {
+  const width = cross(face, grain);
   const span = (way: Vec) => {
     const all = corners.map((corner) => dot(corner, way));
     return { from: Math.min(...all), size: Math.max(...all) - Math.min(...all) };
@@ -125,35 +171,17 @@ export function legBody(legs: SplayedLegs, { x: sx, z: sz }: Corner): { shape: S
     x: grain,
     y: width,
   };
-  const plane = (through: Vec, waste: Vec): Plane => ({
+  const plane = ([through, waste]: Facet): Plane => ({
     through: toPart(place, through),
     waste: toPart({ ...place, at: [0, 0, 0] }, waste),
   });
-  const outside: Vec = [sx * end.head, under, sz * side.head];
-  const inside: Vec = minus(outside, [sx * end.level, 0, sz * side.level]);
-  const begins: Vec = [sx * innerAt(legs, end, taperFrom), taperFrom, sz * innerAt(legs, side, taperFrom)];
-  const upright = (from: Vec, slopes: { end: number; side: number }): Plane[] => [
-    plane(from, [-sx, -slopes.end, 0]),
-    plane(from, [0, -slopes.side, -sz]),
-  ];
-  return {
-    place,
-    shape: {
-      ...{ length: g.size, width: w.size, thickness: t.size },
-      planes: [
-        plane([0, 0, 0], [0, -1, 0]),
-        plane(outside, [0, 1, 0]),
-        plane(outside, [sx, end.tan, 0]),
-        plane(outside, [0, side.tan, sz]),
-        ...upright(inside, { end: end.tan, side: side.tan }),
-        ...(taperFrom > 0 ? upright(begins, { end: end.taper, side: side.taper }) : []),
-      ],
-    },
-  };
+  return { place, shape: { ...{ length: g.size, width: w.size, thickness: t.size }, planes: facets.map(plane) } };
 }
 
-/** What the saw is set to for a leg's ends, its front or back on the table. @source derived: tan gauge = tan a cos b; the blade leans b */
-export const legCut = ({ end, side }: SplayedLegs) => ({
-  gauge: deg(Math.atan(end.tan * side.cos)),
-  blade: side.degrees,
-});
+/**
+ * What the saw is set to for a leg's ends: at a corner with its front or back on the table, in a round with a side.
+ *
+ * @source derived: tan gauge = tan a cos b; the blade leans b
+ */
+export const legCut = ({ end, side, ring }: SplayedLegs) =>
+  ring ? { gauge: ring.lean.degrees, blade: 0 } : { gauge: deg(Math.atan(end.tan * side.cos)), blade: side.degrees };

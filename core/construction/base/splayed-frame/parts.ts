@@ -1,10 +1,11 @@
 import type { Meeting } from "../../../assembly/meeting";
 import type { AssemblyPart } from "../../../assembly/part";
-import { cross } from "../../../assembly/vector";
+import { cross, dot } from "../../../assembly/vector";
 import type { KindOfJoint } from "../../../joinery/kinds";
 import type { BaseFacts } from "../base";
-import { CORNERS, legBody, legCut } from "./legs";
-import type { SplayedFrame } from "./place";
+import { CORNERS, legBody, legCut, SplayedLegs } from "./legs";
+import { isRing, SplayedFrame } from "./place";
+import { ringLegBody } from "./ring";
 import { endCut, shoulderOf, Stick, stickBody } from "./sticks";
 
 /** How far parts are drawn off each other when the piece is pulled apart, mm. */
@@ -33,27 +34,39 @@ export function cutSaid(stick: Stick): string {
     : `${degrees(gauge)} off square, the blade ${degrees(blade)} over`;
 }
 
+/** Each leg where it stands. */
+const standing = (legs: SplayedLegs) =>
+  isRing(legs)
+    ? legs.ring.spokes.map((spoke) => ({ ...spoke, body: ringLegBody(legs, spoke) }))
+    : CORNERS.map((corner) => ({ ...corner, body: legBody(legs, corner) }));
+
+function legNote(legs: SplayedLegs): string {
+  const { gauge, blade } = legCut(legs);
+  return isRing(legs)
+    ? `Ends level and parallel: ${degrees(gauge)} off square; two faces planed ${degrees(legs.backed)} off the inner one, to a ridge in its middle.`
+    : `Ends level and parallel: ${degrees(gauge)} off square, the blade ${degrees(blade)} over; two are the mirror of the other two.`;
+}
+
 /** Legs, rails under the top and stretchers low between them, without their joints. */
 export function splayedFrameParts({ at }: BaseFacts<SplayedFrame>): AssemblyPart[] {
   const { legs, rails, lows } = at;
-  const { gauge, blade } = legCut(legs);
   const same = { make: "solid" as const, adds: [], cuts: [] };
-  const leg = CORNERS.map((corner): AssemblyPart => ({
-    ...{ ...same, id: corner.id, kind: "splayed-leg", name: "Leg", letter: "L", role: "leg" },
-    note: `Ends level and parallel: ${degrees(gauge)} off square, the blade ${degrees(blade)} over; two are the mirror of the other two.`,
-    ...legBody(legs, corner),
-    opens: [corner.x * PULL.out, -PULL.down, corner.z * PULL.out],
+  const note = legNote(legs);
+  const leg = standing(legs).map(({ x, z, id, body }): AssemblyPart => ({
+    ...{ ...same, id, kind: "splayed-leg", name: "Leg", letter: "L", role: "leg", note },
+    ...body,
+    opens: [x * PULL.out, -PULL.down, z * PULL.out],
   }));
   const sticks = [...rails, ...lows].map((stick): AssemblyPart => {
     const low = lows.includes(stick);
-    const out = stick.side * (stick.outer > stick.thickness ? 1 : 0) * (PULL.out / 2);
+    const out = (stick.outer > stick.thickness ? 1 : 0) * (PULL.out / 2);
     return {
       ...{ ...same, id: stick.id, kind: stick.kind, ...WORDS[stick.kind], role: "rail" },
       note: `Ends ${cutSaid(stick)}${stick.slope > 0 ? `; both edges bevelled ${degrees((Math.atan(stick.slope) * 180) / Math.PI)}` : ""}.`,
       // tapered legs say how long it is once they stand
       ...(low ? { markedFrom: "the dry-fitted legs" } : {}),
       ...stickBody(stick),
-      opens: stick.run === "along" ? [0, low ? -PULL.low : 0, out] : [out, low ? -PULL.low : 0, 0],
+      opens: [stick.out[0] * out + 0, low ? -PULL.low : 0, stick.out[1] * out + 0],
     };
   });
   return [...leg, ...sticks];
@@ -83,8 +96,5 @@ export function splayedFrameMeetings({ at, joints }: BaseFacts<SplayedFrame>): M
 export const groupOf = ({ kind, holders }: Pick<Stick, "kind" | "holders">): string =>
   `${holders[0].startsWith("U") ? "splay-end-stretcher" : "splayed-leg"}+${kind}`;
 
-function outwardOf(stick: Stick, { x, y }: Meeting["face"]): 1 | -1 {
-  const z = cross(x, y);
-  const out = stick.run === "along" ? z[2] : z[0];
-  return out * stick.side > 0 ? 1 : -1;
-}
+const outwardOf = ({ out }: Stick, { x, y }: Meeting["face"]): 1 | -1 =>
+  dot(cross(x, y), [out[0], 0, out[1]]) > 0 ? 1 : -1;

@@ -3,7 +3,8 @@ import type { AsBuilt, Form } from "../../../piece/schema";
 import type { SplayedFrameChoices } from "../../../piece/splayed-frame-choices";
 import { Bearer, Footprint, frameRound, PieceGeometry } from "../../geometry";
 import { topOf } from "../../top/core";
-import { CORNERS, cornerAt, innerAt, legsOf, outerAt, slopeAt, SplayedLegs, Way } from "./legs";
+import { CORNERS, cornerAt, innerAt, legsOf, outerAt, Ring, slopeAt, SplayedLegs, Way } from "./legs";
+import { railsRound, ringOf, ringStands } from "./ring";
 import { halfAt, levelOf, Stick } from "./sticks";
 
 /** Where everything of splayed legs under rails stands, mm. */
@@ -28,22 +29,21 @@ export function placeSplayedFrame(form: Form, asBuilt: readonly AsBuilt[]): Spla
     section: measuredOr(asBuilt, "splayed-leg", "thickness", form.splayedFrame.section),
   };
   const under = form.height - top.thickness;
-  const legs = legsOf(choices, top, under);
+  const legs =
+    choices.stand === "round"
+      ? ringOf(choices, Math.min(top.length, top.width) / 2, under)
+      : legsOf(choices, top, under);
   const { depth, reveal, stands } = choices.rail;
   const thickness = measuredOr(asBuilt, "splay-rail", "thickness", choices.rail.thickness);
   const leaning = stands === "leaning";
-  const rails = ([1, -1] as const).flatMap((side) =>
-    (["along", "across"] as const).map((run): Stick => {
-      const [out, ends] = run === "along" ? [legs.side, legs.end] : [legs.end, legs.side];
-      return {
-        id: `${run === "along" ? "A" : "E"}${side > 0 ? 1 : 2}`,
-        kind: run === "along" ? "splay-rail" : "splay-end-rail",
-        ...{ run, side, holders: holdersOf(run, side), lower: under - depth, upper: under, thickness },
-        ...{ outer: out.head - reveal, slope: leaning ? out.tan : 0 },
-        ...{ reach: innerAt(legs, ends, under), end: ends.tan },
-      };
-    }),
-  );
+  const rails = stationsOf(legs).map(({ rail, low: _, ...station }): Stick => {
+    const [out, ends] = waysOf(legs, station);
+    return {
+      ...{ ...station, ...rail, lower: under - depth, upper: under, thickness },
+      ...{ outer: out.head - reveal, slope: leaning ? out.tan : 0 },
+      ...{ reach: innerAt(legs, ends, under), end: ends.tan },
+    };
+  });
   const lows = lowSticks(choices, legs);
   const feet = standsAt(legs, 0, { end: legs.end.foot, side: legs.side.foot });
   return {
@@ -62,33 +62,72 @@ export function placeSplayedFrame(form: Form, asBuilt: readonly AsBuilt[]): Spla
   };
 }
 
-/** The legs it stands between: the one it points from, the one it points to. */
-const holdersOf = (run: Stick["run"], side: 1 | -1): [string, string] =>
-  run === "along" ? [cornerAt(-1, side), cornerAt(1, side)] : [cornerAt(side, -1), cornerAt(side, 1)];
+/** A place for a rail and for a stretcher below it: the legs it stands between, from the one it points from to the one it points to, and how both are called. */
+interface Station extends Pick<Stick, "run" | "way" | "out" | "holders"> {
+  rail: Pick<Stick, "id" | "kind">;
+  low: Pick<Stick, "id" | "kind">;
+}
 
-/** Level cuts across all four legs at a height. */
-const standsAt = (legs: SplayedLegs, y: number, { end, side }: { end: number; side: number }): Footprint[] =>
-  CORNERS.map(({ x, z }) => ({
+function stationsOf(legs: SplayedLegs): Station[] {
+  if (legs.ring)
+    return railsRound(legs.ring).map((each, i): Station => ({
+      ...{ ...each, run: "round" },
+      rail: { id: `A${i + 1}`, kind: "splay-rail" },
+      low: { id: `R${i + 1}`, kind: "splay-stretcher" },
+    }));
+  return ([1, -1] as const).flatMap((side): Station[] => {
+    const n = side > 0 ? 1 : 2;
+    return [
+      {
+        ...{ run: "along", way: [1, 0], out: [0, side], holders: [cornerAt(-1, side), cornerAt(1, side)] },
+        rail: { id: `A${n}`, kind: "splay-rail" },
+        low: { id: `R${n}`, kind: "splay-stretcher" },
+      },
+      {
+        ...{ run: "across", way: [0, 1], out: [side, 0], holders: [cornerAt(side, -1), cornerAt(side, 1)] },
+        rail: { id: `E${n}`, kind: "splay-end-rail" },
+        low: { id: `U${n}`, kind: "splay-end-stretcher" },
+      },
+    ];
+  });
+}
+
+/** What legs are as a rail has them: the way it looks, and the way it runs. */
+export const waysOf = (legs: SplayedLegs, { run }: Pick<Stick, "run">): [out: Way, ends: Way] =>
+  run === "across" ? [legs.end, legs.side] : [legs.side, legs.end];
+
+/** Level cuts across all legs at a height; at corners each of a size both ways. */
+function standsAt(legs: SplayedLegs, y: number, { end, side }: { end: number; side: number }): Footprint[] {
+  if (isRing(legs)) return ringStands(legs, y);
+  return CORNERS.map(({ x, z }) => ({
     x: x * (outerAt(legs, legs.end, y) - end / 2),
     z: z * (outerAt(legs, legs.side, y) - side / 2),
     ...{ length: end, width: side },
   }));
+}
+
+/** Legs that stand on a circle. */
+export const isRing = (legs: SplayedLegs): legs is SplayedLegs & { ring: Ring } => legs.ring !== null;
 
 function bearerOf(stick: Stick): Bearer {
-  const along = stick.run === "along";
   const level = levelOf(stick);
-  return {
-    part: stick.id,
-    kind: stick.kind,
-    said: along ? "rail" : "end rail",
-    name: `${along ? "long" : "end"}-${stick.side > 0 ? (along ? "front" : "right") : along ? "back" : "left"}`,
-    run: stick.run,
-    at: stick.side * (stick.outer - level / 2),
-    length: Math.max(1, 2 * stick.reach),
-    thickness: level,
+  const middle = stick.outer - level / 2;
+  const same = {
+    ...{ part: stick.id, kind: stick.kind, length: Math.max(1, 2 * stick.reach), thickness: level },
     depth: stick.upper - stick.lower,
-    inside: stick.side > 0 ? -1 : 1,
     ...(stick.slope > 0 ? { slope: stick.slope } : {}),
+  };
+  const [x, z] = stick.out;
+  if (stick.run === "round")
+    return {
+      ...{ ...same, said: "rail", name: `round-${stick.id.slice(1)}`, run: "aslant", round: true, at: 0, inside: 1 },
+      aslant: { x: x * middle, z: z * middle, way: stick.way },
+    };
+  const side = x + z > 0 ? 1 : -1;
+  const along = stick.run === "along";
+  return {
+    ...{ ...same, said: along ? "rail" : "end rail", run: stick.run, at: side * middle, inside: side > 0 ? -1 : 1 },
+    name: `${along ? "long" : "end"}-${side > 0 ? (along ? "front" : "right") : along ? "back" : "left"}`,
   };
 }
 
@@ -105,27 +144,26 @@ function lowSticks({ low, rail }: SplayedFrameChoices, legs: SplayedLegs): Stick
   const sized = { lower, upper, thickness: low.thickness };
   // all round, those at the ends lie above the others: no mortise meets another
   const raised = low.kind === "box" ? low.depth + APART : 0;
-  const between = (run: Stick["run"], side: 1 | -1): Stick => {
-    const [out, ends] = run === "along" ? [legs.side, legs.end] : [legs.end, legs.side];
+  const all = stationsOf(legs).map(({ rail: _, low: called, ...station }): Stick => {
+    const [out, ends] = waysOf(legs, station);
     const slope = leaning ? out.tan : 0;
     const half = levelOf({ thickness: low.thickness, slope }) / 2;
-    const up = run === "across" ? raised : 0;
+    const up = station.run === "across" ? raised : 0;
     const y = upper + up;
     return {
-      id: `${run === "along" ? "R" : "U"}${side > 0 ? 1 : 2}`,
-      kind: run === "along" ? "splay-stretcher" : "splay-end-stretcher",
-      ...{ run, side, holders: holdersOf(run, side), thickness: low.thickness, slope },
+      ...{ ...station, ...called, thickness: low.thickness, slope },
       ...{ lower: lower + up, upper: y, outer: middle(out, y) + half },
       ...{ reach: innerAt(legs, ends, y), end: slopeAt(legs, ends, y) },
     };
-  };
-  const ends = ([1, -1] as const).map((side) => between("across", side));
-  if (low.kind === "box") return [...ends, ...([1, -1] as const).map((side) => between("along", side))];
+  });
+  if (legs.ring) return all;
+  const ends = all.filter(({ run }) => run === "across");
+  if (low.kind === "box") return [...ends, ...all.filter(({ run }) => run === "along")];
   const [one] = ends;
   const inside = one.outer - levelOf(one);
   const crossing: Stick = {
-    ...{ id: "R", kind: "splay-middle-stretcher", run: "along", side: 1, holders: ["U2", "U1"], ...sized },
-    ...{ outer: low.thickness / 2, slope: 0, reach: inside, end: one.slope },
+    ...{ id: "R", kind: "splay-middle-stretcher", run: "along", way: [1, 0], out: [0, 1], holders: ["U2", "U1"] },
+    ...{ ...sized, outer: low.thickness / 2, slope: 0, reach: inside, end: one.slope },
   };
   return [...ends, crossing];
 }

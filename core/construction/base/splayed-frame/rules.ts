@@ -1,12 +1,14 @@
-import { grade, Level, mm, Remedy, set, Verdict, verdict } from "../../../verdict/verdict";
+import { grade, Level, mm, set, Verdict, verdict } from "../../../verdict/verdict";
 import { usualRange } from "../../usual";
 import type { BaseRuleFacts, Rule } from "../base";
 import { kneeRoomUnder } from "../knee-room";
 import { tipping } from "../tipping";
-import { innerAt, outerAt, Way } from "./legs";
+import { innerAt } from "./legs";
 import { degrees } from "./parts";
-import { longestOf, SplayedFrame } from "./place";
-import { levelOf, Stick } from "./sticks";
+import { isRing, longestOf, SplayedFrame } from "./place";
+import { tipsInRound } from "./ring-tips";
+import { lowInLeg, railInLeg } from "./in-leg-rules";
+import { Toward, towardsOf } from "./toward";
 
 type Facts = BaseRuleFacts<SplayedFrame>;
 
@@ -21,8 +23,6 @@ const SPLAY = {
   /** a foot past the top's rim is walked into, mm */
   past: 15,
   trips: 60,
-  /** a rail's cheek stays inside the leg it enters, mm */
-  inside: 3,
   /** stretchers below rails, and out of the way of feet, mm */
   clear: 40,
   kicked: 60,
@@ -31,11 +31,12 @@ const SPLAY = {
 /** Every rule of splayed legs under rails, in the order a maker would ask. */
 export const SPLAYED_FRAME_RULES: readonly Rule<Facts>[] = [
   legsFit,
-  (facts) => splay(facts, "end"),
-  (facts) => splay(facts, "side"),
+  (facts) => splay(facts, 0),
+  (facts) => splay(facts, 1),
   slim,
   railDeep,
   railInLeg,
+  lowInLeg,
   feetOut,
   lowLies,
   kneeRoom,
@@ -43,27 +44,31 @@ export const SPLAYED_FRAME_RULES: readonly Rule<Facts>[] = [
 ];
 
 const path = (...rest: string[]) => ["form", "splayedFrame", ...rest];
-type Side = "end" | "side";
-const TOWARD = { end: "the ends", side: "the sides" } as const;
+
+/** The least or the most of what is judged each way. */
+const worstOf = <T extends { value: number }>(all: readonly T[]): T =>
+  all.reduce((a, b) => (b.value > a.value ? b : a));
 
 /** Between two legs a rail has length left, both ways. */
 function legsFit({ at, form }: Facts): Verdict {
-  const each = (["end", "side"] as const).map((way) => ({ way, free: 2 * innerAt(at.legs, at.legs[way], at.under) }));
-  const { way, free } = each[1].free < each[0].free ? each[1] : each[0];
+  const { way, value } = worstOf(
+    towardsOf(form, at).map((each) => ({ way: each, value: -2 * innerAt(at.legs, each.rails, at.under) })),
+  );
+  const free = -value;
   const deep = at.under - at.rail.depth <= 0;
   const level: Level = deep ? "fix" : grade(free, "at least", SPLAY.rail, 60);
-  const setIn = Math.floor(form.splayedFrame.setIn[way] - (SPLAY.rail - free) / 2);
+  const setIn = Math.floor(way.setIn - (SPLAY.rail - free) / 2 / way.share);
   return verdict({
     id: "form.ends-fit",
     stage: "form",
-    subject: ["splayed-leg", way === "end" ? "splay-rail" : "splay-end-rail"],
+    subject: ["splayed-leg", way.kind],
     level,
     text: deep
       ? "The rails are deeper than the whole is high"
       : free <= 0
         ? "The legs run into one another: no rail is left between them"
-        : `${mm(free)} of rail between the legs ${way === "end" ? "along" : "across"} the top`,
-    why: `Heads stand ${mm(form.splayedFrame.setIn[way])} in from ${TOWARD[way]}, each ${mm(at.legs[way].level)} long where the top lies on it.`,
+        : `${mm(free)} of rail between the legs${way.along}`,
+    why: `Heads stand ${mm(way.setIn)} in from ${way.from}, each ${mm(way.lean.level)} long where the top lies on it.`,
     limit: SPLAY.rail,
     actual: Math.round(free),
     sense: "at least",
@@ -71,31 +76,33 @@ function legsFit({ at, form }: Facts): Verdict {
     remedies: deep
       ? [set("Make the rails 60 mm deep", path("rail", "depth"), 60)]
       : level !== "holds" && setIn >= 0
-        ? [set(`Set the heads in by ${setIn} mm`, path("setIn", way), setIn)]
+        ? [set(`Set the heads in by ${setIn} mm`, way.setInAt, setIn)]
         : [],
   });
 }
 
-function splay({ at }: Facts, way: Side): Verdict {
-  const { degrees: angle, tan } = at.legs[way];
+function splay({ at, form }: Facts, which: 0 | 1): Verdict | null {
+  const way: Toward | undefined = towardsOf(form, at)[which];
+  if (!way) return null;
+  const { degrees: angle, tan } = way.lean;
   const level: Level =
     angle > SPLAY.most ? "fix" : angle > SPLAY.high || (angle > 0 && angle < SPLAY.low) ? "tight" : "holds";
   return verdict({
-    id: `form.splay-${way}`,
+    id: way.id,
     stage: "form",
     subject: ["splayed-leg"],
     level,
     text:
       angle === 0
-        ? `Legs stand upright toward ${TOWARD[way]}`
-        : `Legs splay ${degrees(angle)} toward ${TOWARD[way]}: feet stand ${mm(tan * at.under)} outside their heads`,
-    why: `With the other way the leg leans ${degrees(at.legs.resultant)}. ${SPLAY.low}° to ${SPLAY.high}° is usual: less looks like a mistake, more slides on a smooth floor and bends its joints.`,
+        ? `Legs stand upright${way.toward}`
+        : `Legs splay ${degrees(angle)}${way.toward}: feet stand ${mm(tan * at.under)} outside their heads`,
+    why: `${at.legs.ring ? "Each leans straight out from the middle." : `With the other way the leg leans ${degrees(at.legs.resultant)}.`} ${SPLAY.low}° to ${SPLAY.high}° is usual: less looks like a mistake, more slides on a smooth floor and bends its joints.`,
     limit: SPLAY.high,
     actual: Math.round(angle * 10) / 10,
     sense: "at most",
     unit: "°",
-    source: "derived: tan R = √(tan² a + tan² b)",
-    remedies: level === "holds" ? [] : [set(`Splay them 8° toward ${TOWARD[way]}`, path("splay", way), 8)],
+    source: at.legs.ring ? "derived: out = H tan s" : "derived: tan R = √(tan² a + tan² b)",
+    remedies: level === "holds" ? [] : [set(`Splay them 8°${way.toward}`, way.splayAt, 8)],
   });
 }
 
@@ -123,70 +130,24 @@ function railDeep({ at }: Facts): Verdict {
   });
 }
 
-/** What stands of a leg beside a rail's faces, where it is least: upright rails stay behind while the legs go out. */
-const besideRail = ({ legs }: SplayedFrame, stick: Stick, way: Way): number =>
-  Math.min(
-    ...[stick.lower, stick.upper].flatMap((y) => {
-      const out = stick.outer + stick.slope * (stick.upper - y);
-      return [outerAt(legs, way, y) - out, out - levelOf(stick) - innerAt(legs, way, y)];
-    }),
-  );
-
-function railInLeg({ at }: Facts): Verdict {
-  const all = at.rails.map((stick) => ({
-    stick,
-    left: besideRail(at, stick, stick.run === "along" ? at.legs.side : at.legs.end),
-  }));
-  const { stick, left } = all.reduce((a, b) => (b.left < a.left ? b : a));
-  const level = grade(left, "at least", SPLAY.inside, 0);
-  const thinner = Math.floor(at.rail.thickness - (SPLAY.inside - left));
-  const remedies: Remedy[] = [
-    ...(at.rail.leaning ? [] : [set("Let the rails lean with the legs", path("rail", "stands"), "leaning")]),
-    ...(at.rail.reveal < SPLAY.inside
-      ? [set(`Set the rails ${SPLAY.inside} mm back`, path("rail", "reveal"), SPLAY.inside)]
-      : []),
-    ...(thinner >= 12 ? [set(`Make the rails ${thinner} mm thick`, path("rail", "thickness"), thinner)] : []),
-  ];
-  return verdict({
-    id: "form.rail-in-leg",
-    stage: "form",
-    subject: [stick.kind, "splayed-leg"],
-    level,
-    text:
-      left < 0
-        ? `The rail stands ${mm(-left)} out of the leg it enters`
-        : `${mm(left)} of the leg stand beside the rail’s faces`,
-    why: at.rail.leaning
-      ? `The rail leans as the legs do, ${mm(at.rail.reveal)} behind their faces and ${mm(at.rail.thickness)} thick.`
-      : `The rail stands upright while the leg leans: over its ${mm(at.rail.depth)} the leg goes out ${mm(stick.run === "along" ? at.legs.side.tan * at.rail.depth : at.legs.end.tan * at.rail.depth)} past it.`,
-    limit: SPLAY.inside,
-    actual: Math.round(left * 10) / 10,
-    sense: "at least",
-    unit: "mm",
-    remedies: level === "holds" ? [] : remedies,
-  });
-}
-
 function feetOut({ at, form }: Facts): Verdict {
-  const past = (["end", "side"] as const).map((way) => ({
-    way,
-    past: at.legs[way].tan * at.under - form.splayedFrame.setIn[way],
-  }));
-  const worst = past[1].past > past[0].past ? past[1] : past[0];
-  const level = grade(worst.past, "at most", SPLAY.past, SPLAY.trips);
-  const setIn = Math.ceil((at.legs[worst.way].tan * at.under) / 5) * 5;
+  const { way, value: past } = worstOf(
+    towardsOf(form, at).map((each) => ({ way: each, value: each.lean.tan * at.under - each.setIn })),
+  );
+  const level = grade(past, "at most", SPLAY.past, SPLAY.trips);
+  const setIn = Math.ceil((way.lean.tan * at.under) / 5) * 5;
   return verdict({
     id: "form.feet-out",
     stage: "form",
     subject: ["splayed-leg", "top"],
     level,
-    text: worst.past > 0 ? `Feet stand ${mm(worst.past)} past the top` : `Feet stay ${mm(-worst.past)} inside the top`,
-    why: `Heads are ${mm(form.splayedFrame.setIn[worst.way])} in from ${TOWARD[worst.way]}; the splay carries each foot ${mm(at.legs[worst.way].tan * at.under)} out from there.`,
+    text: past > 0 ? `Feet stand ${mm(past)} past the top` : `Feet stay ${mm(-past)} inside the top`,
+    why: `Heads are ${mm(way.setIn)} in from ${way.from}; the splay carries each foot ${mm(way.lean.tan * at.under)} out from there.`,
     limit: SPLAY.past,
-    actual: Math.round(worst.past),
+    actual: Math.round(past),
     sense: "at most",
     unit: "mm",
-    remedies: level === "holds" ? [] : [set(`Set the heads in by ${setIn} mm`, path("setIn", worst.way), setIn)],
+    remedies: level === "holds" ? [] : [set(`Set the heads in by ${setIn} mm`, way.setInAt, setIn)],
   });
 }
 
@@ -237,6 +198,7 @@ function kneeRoom({ form, at }: Facts): Verdict | null {
 }
 
 function tips({ at, form, weight }: Facts): Verdict | null {
+  if (isRing(at.legs)) return tipsInRound({ at, form, weight }, at.legs);
   return tipping({
     ...{ at, form, weight, subject: ["splayed-leg", "top"] },
     mend: (apart) => {

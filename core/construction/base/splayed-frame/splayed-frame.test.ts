@@ -93,7 +93,7 @@ describe("a side table whose legs splay 8° each way under rails that lean with 
       const seen = ([x, y, z]: Vec): Vec => [
         0,
         y - frame.under,
-        stick.side * (stick.run === "along" ? z : x) - (stick.outer - levelOf(stick)),
+        stick.out[0] * x + stick.out[1] * z - (stick.outer - levelOf(stick)),
       ];
       for (const { place, shape } of grooves) {
         const corners = boxOf(shape).map((corner) => seen(toPiece(rail.place, toPiece(place, corner))));
@@ -190,7 +190,16 @@ describe("whatever is chosen", () => {
     fc.assert(
       fc.property(choices, ({ end, side, leaning }) => {
         const stick: Stick = {
-          ...{ id: "A1", kind: "rail", run: "along", side: 1, holders: ["L1", "L2"], lower: 500, upper: 580 },
+          ...{
+            id: "A1",
+            kind: "rail",
+            run: "along",
+            way: [1, 0],
+            out: [0, 1],
+            holders: ["L1", "L2"],
+            lower: 500,
+            upper: 580,
+          },
           ...{
             thickness: 20,
             outer: 200,

@@ -3,12 +3,14 @@ import { Place, toPart } from "../../../assembly/place";
 import type { Plane, Shape } from "../../../assembly/shape";
 import { add, cross, dot, times, unit, Vec } from "../../../assembly/vector";
 
-/** One of them: it runs along the table or across it, on one side of the middle. */
+/** One of them: it runs along the table, across it, or round its middle from leg to leg. */
 export interface Stick {
   id: string;
   kind: string;
-  run: "along" | "across";
-  side: 1 | -1;
+  run: "along" | "across" | "round";
+  /** which way it points from the first of what holds it to the second, and which way is outward: along the top and across it */
+  way: Flat;
+  out: Flat;
   /** what it ends at: a leg's inner face, or another stick's */
   holders: readonly [string, string];
   /** level edges: heights of both */
@@ -23,6 +25,8 @@ export interface Stick {
   end: number;
 }
 
+type Flat = readonly [x: number, z: number];
+
 /** One end, square to what it is cut to: the face's frame, and the upright section that enters there. */
 export interface Shoulder {
   face: Place;
@@ -32,9 +36,12 @@ export interface Shoulder {
 
 const deg = (radians: number) => (radians * 180) / Math.PI;
 
-/** In the frame of one that runs along: x along it, y up, z outward. Across the table, x is z and z is x. */
-const across = ({ run, side }: Stick, [x, y, z]: Vec): Vec =>
-  run === "along" ? [x + 0, y + 0, side * z + 0] : [side * z + 0, y + 0, x + 0];
+/** In its own frame: x along it, y up, z outward. */
+const across = ({ way, out }: Pick<Stick, "way" | "out">, [x, y, z]: Vec): Vec => [
+  x * way[0] + z * out[0] + 0,
+  y + 0,
+  x * way[1] + z * out[1] + 0,
+];
 
 /** A level cut through it is so thick. */
 export const levelOf = ({ thickness, slope }: Pick<Stick, "thickness" | "slope">): number =>
