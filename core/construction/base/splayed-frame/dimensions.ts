@@ -1,19 +1,20 @@
 import { dimension, formEdit, Item } from "../../../drawing/scene";
 import type { Form } from "../../../piece/schema";
+import { feetSpans } from "../feet-span";
 import { innerAt, outerAt } from "./legs";
 import { lowest, SplayedFrame } from "./place";
 
 /** What may be typed on the views of splayed legs under rails. */
 export function splayedFrameDimensions(form: Form, at: SplayedFrame): { plan: Item[]; front: Item[]; side: Item[] } {
-  const { legs, rail, under, frame, top, choices } = at;
+  const { legs, rail, under, top, choices, feet } = at;
+  const spans = feetSpans(feet);
   const low = under - rail.depth;
   const round = legs.ring;
   const view = (way: "end" | "side"): Item[] => {
     const whole = way === "end" ? top.length : top.width;
-    const size = way === "end" ? frame.length : frame.width;
     const { head } = legs[way];
     const toward = way === "end" ? "ends" : "sides";
-    const over = dimension([-size / 2, 0], [size / 2, 0], { offset: -18, value: size });
+    const over = spans[way === "end" ? "front" : "side"];
     if (round) return [over];
     return [
       over,
@@ -28,10 +29,7 @@ export function splayedFrameDimensions(form: Form, at: SplayedFrame): { plan: It
   const [first] = round?.spokes ?? [];
   return {
     plan: [
-      dimension([-frame.length / 2, -frame.width / 2], [frame.length / 2, -frame.width / 2], {
-        offset: -30,
-        value: frame.length,
-      }),
+      spans.plan,
       ...(round
         ? [
             dimension(

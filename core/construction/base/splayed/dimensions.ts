@@ -1,16 +1,17 @@
 import { dimension, formEdit, Item } from "../../../drawing/scene";
 import type { Form } from "../../../piece/schema";
+import { feetSpans } from "../feet-span";
 import type { Splayed } from "./place";
 
 /** What may be typed on the views of splayed legs. */
 export function splayedDimensions(form: Form, at: Splayed): { plan: Item[]; front: Item[]; side: Item[] } {
-  const { arm, under, frame, feet, star } = at;
-  const [front, side] = [frame.length / 2, frame.width / 2];
+  const { arm, under, feet, star } = at;
+  const spans = feetSpans(feet);
   const right = feet.reduce((a, b) => (b.x + b.length / 2 > a.x + a.length / 2 ? b : a));
   return {
-    plan: [dimension([-front, -frame.width / 2], [front, -frame.width / 2], { offset: -30, value: frame.length })],
+    plan: [spans.plan],
     front: [
-      dimension([-front, 0], [front, 0], { offset: -18, value: frame.length }),
+      spans.front,
       dimension([0, under], [0, arm.from], {
         offset: 0,
         value: arm.depth,
@@ -36,6 +37,6 @@ export function splayedDimensions(form: Form, at: Splayed): { plan: Item[]; fron
         edit: formEdit("Leg section at the foot", "splayed", "foot"),
       }),
     ],
-    side: [dimension([-side, 0], [side, 0], { offset: -18, value: frame.width })],
+    side: [spans.side],
   };
 }

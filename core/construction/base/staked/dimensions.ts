@@ -1,5 +1,6 @@
 import { dimension, formEdit, Item } from "../../../drawing/scene";
 import type { Form } from "../../../piece/schema";
+import { feetSpans } from "../feet-span";
 import type { StakedLegs } from "./place";
 
 /** What may be typed on the views of legs in the top. */
@@ -7,7 +8,8 @@ export function stakedDimensions(
   { staked: { stand, setIn, section } }: Form,
   at: StakedLegs,
 ): { plan: Item[]; front: Item[]; side: Item[] } {
-  const { frame, top, under, lean, legs } = at;
+  const { top, under, lean, legs, feet } = at;
+  const spans = feetSpans(feet);
   const [half, wide] = [top.length / 2, top.width / 2];
   const [first] = legs;
   const corners = stand === "corners";
@@ -34,7 +36,7 @@ export function stakedDimensions(
           }),
         ],
     front: [
-      dimension([-frame.length / 2, 0], [frame.length / 2, 0], { offset: -18, value: frame.length }),
+      spans.front,
       ...(corners
         ? [
             dimension([first.from.x - lean.level / 2, under - 30], [first.from.x + lean.level / 2, under - 30], {
@@ -45,6 +47,6 @@ export function stakedDimensions(
           ]
         : []),
     ],
-    side: [dimension([-frame.width / 2, 0], [frame.width / 2, 0], { offset: -18, value: frame.width })],
+    side: [spans.side],
   };
 }
