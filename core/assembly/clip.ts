@@ -21,6 +21,23 @@ export function between(outline: Outline, from: number, to: number): Outline {
   };
 }
 
+const turnedOver = ({ at: [x, y], rise }: Spotted): Spotted => ({ at: [y, x], rise: -rise });
+type Spotted = Outline["outer"][number];
+
+/** The stretch of a part from one place across it to another, its lower edge moved to 0. mm */
+export function across(shape: Shape, from: number, to: number): Shape {
+  // seen along instead of across, which turns every loop round
+  const swapped = ({ outer, holes }: Outline): Outline => ({
+    outer: outer.map(turnedOver),
+    holes: holes.map((hole) => hole.map(turnedOver)),
+  });
+  return {
+    ...shape,
+    width: to - from,
+    ...(shape.face ? { face: swapped(between(swapped(shape.face), from, to)) } : {}),
+  };
+}
+
 /** The same of a part that has an outline seen from its face, or none. mm */
 export const stretchOf = (shape: Shape, from: number, to: number): Shape => ({
   ...shape,

@@ -6,6 +6,7 @@ import type { KindOfJoint } from "../joinery/kinds";
 import type { Form, JointChoices } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import { dropAdded } from "./dropping/added";
+import { bedJoints } from "./facing/bed";
 import { facingParts, withTrench } from "./facing/facing";
 import { hatchJoints, hatchParts, hatchPoses, hatchSmall, withOpening } from "./hatch/hatch";
 import { loperNotches } from "./dropping/lopers";
@@ -37,7 +38,7 @@ export function addedOf(facts: AddedFacts): Added {
     ringAdded(facts),
     dropAdded(facts),
     turn,
-    { parts: facingParts(form, at), joints: [], meetings: [] },
+    { parts: facingParts(form, at), ...bedJoints(at) },
     { parts: hatchParts(form, at), ...hatchJoints(form, at), small: hatchSmall(form, at) },
   ];
   return {

@@ -161,8 +161,8 @@ export interface PanelPlace {
   length: number;
   width: number;
   thickness: number;
-  /** where its sizes are kept in the record */
-  sizesAt: readonly string[];
+  /** where its sizes are kept in the record; null where they follow from others */
+  sizesAt: readonly string[] | null;
   /** what is crosscut from it, where it is one blank for several parts */
   row?: PanelRow;
 }
@@ -179,6 +179,8 @@ export interface PieceGeometry extends Standing {
   core: PanelCore;
   /** the top is of two halves; none where it is whole */
   parting?: Parting;
+  /** the top is of two halves and a strip of its own wood along it between them; none where it is of one panel */
+  inserted?: Inserted;
   /** leaves that hang at its long sides; none where none do */
   drop?: Drop;
   /** it is folded over itself and turns; none where it doesn't */
@@ -187,6 +189,16 @@ export interface PieceGeometry extends Standing {
   lifted?: { by: number; spots: readonly { x: number; z: number; wood: number }[] };
   /** of a top seen as the blank it is cut from: how long the top itself is, mm */
   blankOf?: number;
+  /** the same of one that is sawn apart along its grain: how wide the top itself is, and what comes up to it */
+  wideOf?: { width: number; posts: Footprint[] };
+}
+
+/** A strip along the top: from its front edge to the strip's, how wide and thick that is, and what is lost where what is glued from boards is sawn apart for it. mm */
+export interface Inserted {
+  front: number;
+  width: number;
+  thickness: number;
+  lost: number;
 }
 
 /** A top that turns: its pivot from the middle, the rails it lies on, what crosses them, the flat rail its pivot goes through. mm */
@@ -249,29 +261,4 @@ export interface Loper {
   /** the rail it passes, and what kind of part that is */
   rail: string;
   kind: string;
-}
-
-/** How far from the top's front edge whatever comes up to it stands, from and to; null where nothing does. */
-export function postBand({ posts, top }: Pick<PieceGeometry, "posts" | "top">): { from: number; to: number } | null {
-  if (posts.length === 0) return null;
-  const front = posts.reduce((a, b) => (b.z > a.z ? b : a));
-  return { from: top.width / 2 - front.z - front.width / 2, to: top.width / 2 - front.z + front.width / 2 };
-}
-
-/** How far from the top's left end what stands below it reaches, so that writing can begin clear of it. */
-export function standsTo({ posts, bearers, top }: Pick<PieceGeometry, "posts" | "bearers" | "top">): number {
-  // a rail between legs ends short of them: where there are legs they reach farthest
-  const ends = (
-    posts.length > 0
-      ? posts.map(({ x, length }) => ({ x, half: length / 2 }))
-      : bearers.filter(({ run }) => run === "across").map(({ at, thickness }) => ({ x: at, half: thickness / 2 }))
-  ).filter(({ x }) => x < 0);
-  return ends.length === 0 ? 0 : Math.max(0, Math.min(...ends.map(({ x, half }) => top.length / 2 + x + half)));
-}
-
-/** Where legs stand under the panel that is composed, from its own edge, as the search for panels has it; far outside where none do. */
-export function legBand(at: PieceGeometry): { overhang: number; leg: number } {
-  const band = postBand(at);
-  if (!band) return { overhang: -2 * at.core.width, leg: 0 };
-  return { overhang: Math.max(0, band.from - (at.top.width - at.core.width) / 2), leg: band.to - band.from };
 }

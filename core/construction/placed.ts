@@ -1,6 +1,7 @@
 import type { AsBuilt, Form } from "../piece/schema";
 import { BaseGeometry, baseOf } from "./base";
 import { dropped } from "./dropping/drop";
+import { inserted } from "./facing/bed";
 import { feetOf, onFeet } from "./fitting/feet";
 import { parted } from "./parting/parting";
 import { turning } from "./turning/turn";
@@ -9,5 +10,6 @@ import { turning } from "./turning/turn";
 export function placed(form: Form, asBuilt: readonly AsBuilt[]): BaseGeometry {
   // feet are part of its height: the wood gets what is left
   const wood = { ...form, height: form.height - (feetOf(form)?.height ?? 0) };
-  return onFeet(turning(dropped(parted(baseOf(form.kind).place(wood, asBuilt), wood, asBuilt), wood), wood), form);
+  const whole = parted(baseOf(form.kind).place(wood, asBuilt), wood, asBuilt);
+  return onFeet(turning(dropped(inserted(whole, wood), wood), wood), form);
 }

@@ -1,6 +1,6 @@
-import { standsTo } from "../construction/geometry";
+import { standsTo } from "../construction/posts";
 import { asTop, onBlank, topMiddle } from "../panels/row";
-import { inlayItems, rowItems } from "./panel-marks";
+import { inlayItems, rowItems, stripItems } from "./panel-marks";
 import type { Plan } from "../plan/derived";
 import type { Piece } from "../piece/schema";
 import { outlineOf, shapedTop } from "../construction/top/outline";
@@ -97,6 +97,7 @@ export function panelScene(plan: Plan, piece: Piece, shop: Shop): Scene {
   }
   if (piece.form.field !== "slats") items.push(...inlayItems(top, { x: length / 2 + topMiddle(at), y: width / 2 }));
   if (at.row) items.push(...rowItems(at.row, { length, width }));
+  if (at.inserted && at.wideOf) items.push(...stripItems(at.inserted, { length }));
   for (const aid of alignmentPlaces(panel.laid, at, piece))
     items.push({
       kind: "rect",

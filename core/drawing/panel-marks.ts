@@ -1,6 +1,6 @@
 /** What is marked on a panel beside its boards: where a blank is parted, what is let into it. */
 import { polygonOf } from "../assembly/outline";
-import type { PanelRow } from "../construction/geometry";
+import type { Inserted, PanelRow } from "../construction/geometry";
 import { inlayWays } from "../construction/top/inlays";
 import { inlayOutline } from "../joinery/inlaid";
 import { rowCuts, rowMiddles } from "../panels/row";
@@ -25,6 +25,11 @@ export function inlayItems({ inlays }: Piece["form"]["top"], middle: { x: number
     }));
   });
 }
+
+/** Where the panel is sawn apart along its grain for a strip: what is lost there, front edge below. mm */
+export const stripItems = ({ front, lost }: Inserted, { length }: { length: number }): Item[] => [
+  rect({ x: 0, y: front, w: length, h: lost }, "cut", "ripcut"),
+];
 
 /** Where a blank is parted, and what each part of it becomes. */
 export function rowItems(row: PanelRow, { length, width }: { length: number; width: number }): Item[] {

@@ -1,5 +1,5 @@
 /** What lies in a top seen from above: its field, what stiffens it, what holds it. */
-import { standsTo } from "../construction/geometry";
+import { standsTo } from "../construction/posts";
 import { slatLines } from "../construction/top/core";
 import { screwOffsets, slatScrews } from "../construction/top/slat-screws";
 import { fixedLine } from "../movement/year";

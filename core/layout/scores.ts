@@ -1,4 +1,5 @@
-import { PieceGeometry, postBand } from "../construction/geometry";
+import type { PieceGeometry } from "../construction/geometry";
+import { postBand } from "../construction/posts";
 import type { Piece } from "../piece/schema";
 import type { Shop } from "../piece/shop";
 import type { RackBoard } from "../stock/board";

@@ -1,3 +1,4 @@
+import type { Inserted } from "../construction/geometry";
 import type { Strip } from "../piece/schema";
 import { narrowest, RackBoard } from "../stock/board";
 import type { Species } from "../wood/species";
@@ -60,6 +61,8 @@ export interface TopInputs {
   strips: readonly { strip: Strip; board: RackBoard; width: number }[];
   /** strips that come from no one board, each of its own wood */
   stripes?: readonly { kind: string; from: number; width: number; species: Species }[];
+  /** a strip of its own wood along the top: the boards' panel is sawn apart for it */
+  inserted?: (Inserted & { kind: string; species: Species }) | null;
   /** coefficients measured on this piece, which count before the table's */
   fitted?: readonly { what: string; coefficient: number }[];
 }
@@ -74,16 +77,23 @@ type Laid = Pick<StripMovement, "board" | "kind" | "width" | "from" | "ringLeft"
  * @returns changes in mm from today's width, at the moisture the wood itself has
  */
 export function topMovement(inputs: TopInputs): TopMovement {
-  const { width, thickness, species, start, course, strips, stripes = [], fitted = [] } = inputs;
+  const { width, thickness, species, start, course, strips, stripes = [], fitted = [], inserted = null } = inputs;
   const rings = { ringLeft: UNKNOWN_RINGS.left, ringRight: UNKNOWN_RINGS.right };
-  const laid: Laid[] =
+  const boards = inserted ? width - inserted.width + inserted.lost : width;
+  const panel: Laid[] =
     strips.length > 0
-      ? trimmed(strips, width)
+      ? trimmed(strips, boards)
       : stripes.length > 0
         ? // turned in pairs, as makers lay strips that are all sawn alike
           stripes.map(({ species: _, ...each }, i) => ({ ...each, ...rings, board: null, barkUp: i % 2 === 0 }))
-        : [{ ...rings, board: null, from: 0, width, barkUp: true }];
-  const wood = (i: number) => (strips.length === 0 && stripes[i] ? stripes[i].species : species);
+        : [{ ...rings, board: null, from: 0, width: boards, barkUp: true }];
+  const laid = inserted ? roundStrip(panel, inserted, rings) : panel;
+  const wood = (i: number) =>
+    inserted && laid[i].kind === inserted.kind
+      ? inserted.species
+      : strips.length === 0 && stripes[i]
+        ? stripes[i].species
+        : species;
   const own = (what: string | null) => fitted.findLast((each) => each.what === what)?.coefficient;
   const coefficients = laid.map(
     (each, i) => own(each.board) ?? own("top") ?? boardCoefficient(wood(i), each.ringLeft, each.ringRight),
@@ -178,6 +188,24 @@ function between(top: TopMovement, at: number, fixed: number, change: (strip: St
 /** The line that stays where it is, mm from the front edge. */
 export function fixedLine(choice: "centre" | "front-edge" | "back-edge", width: number): number {
   return { centre: width / 2, "front-edge": 0, "back-edge": width }[choice];
+}
+
+/** Strips of a panel that is sawn apart along its grain, with what is glued between: what is lost there is nobody's. */
+function roundStrip(
+  panel: readonly Laid[],
+  { front, width, lost, kind }: Inserted & { kind: string },
+  rings: Pick<Laid, "ringLeft" | "ringRight">,
+): Laid[] {
+  const part = (low: number, high: number, by: number): Laid[] =>
+    panel.flatMap((each) => {
+      const [from, to] = [Math.max(low, each.from), Math.min(high, each.from + each.width)];
+      return to - from > 0.01 ? [{ ...each, from: from + by, width: to - from }] : [];
+    });
+  return [
+    ...part(0, front, 0),
+    { ...rings, kind, board: null, from: front, width, barkUp: true },
+    ...part(front + lost, Infinity, width - lost),
+  ];
 }
 
 /** The strips cut to the top's width: what is over comes off the two outer ones alike. */

@@ -1,4 +1,5 @@
-import { isComposed, legBand, PieceGeometry } from "../construction/geometry";
+import { isComposed, PieceGeometry } from "../construction/geometry";
+import { legBand } from "../construction/posts";
 import { shapedTop } from "../construction/top/outline";
 import { panelNeed } from "../layout/candidates";
 import type { ComposeInputs } from "../layout/compose";

@@ -52,7 +52,7 @@ export function changed({ path, value }: Patch, place: PanelPlace, piece: Piece)
     return rest.length === 1 ? { path: ["panels", place.id], value: { ...freshPanel(), [field]: value } } : null;
   }
   if (first === "form" && second === "top" && place.kind !== "top" && SIZES.includes(String(rest[0])))
-    return { path: [...place.sizesAt, ...rest], value };
+    return place.sizesAt && { path: [...place.sizesAt, ...rest], value };
   return first === "panels" || (first === "form" && place.kind !== "top") ? null : { path, value };
 }
 /** A shelf's length follows from what it stands between. */

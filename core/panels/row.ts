@@ -1,5 +1,5 @@
 /** One blank for several parts, so that the grain runs on over their corners. */
-import type { PanelRow, PieceGeometry } from "../construction/geometry";
+import type { Inserted, PanelRow, PieceGeometry } from "../construction/geometry";
 import { listed } from "../verdict/verdict";
 
 /** What a tilted blade takes at a mitre beside the board's thickness, its kerf with it, mm. @source common practice */
@@ -51,22 +51,45 @@ export function onBlank({ row, top }: { row: PanelRow; top: { length: number } }
 /** "left end, top and right end, in this order". */
 export const rowSaid = ({ pieces }: PanelRow): string => `${listed(pieces.map(({ name }) => name))}, in this order`;
 
-/** The top as it is composed, glued and flattened: as long as the blank it is cut from. */
-export function asBlank<G extends Pick<PieceGeometry, "core" | "top" | "row" | "blankOf">>(at: G): G {
+type Blanked = Pick<PieceGeometry, "core" | "top" | "row" | "blankOf" | "inserted" | "wideOf" | "posts">;
+
+/** The top as it is composed, glued and flattened: as long as the blank it is cut from, and less wide by what is glued into it. */
+export function asBlank<G extends Blanked>(whole: G): G {
+  const at = withoutStrip(whole);
   if (!at.row) return at;
   const length = rowLength(at.row);
   const blankOf = at.top.length;
   return { ...at, blankOf, top: { ...at.top, length }, core: { ...at.core, length, shoulder: length } };
 }
 
+/** Behind the strip everything lies so much nearer to the front edge in the blank. */
+const nearer = ({ width, lost }: Inserted) => width - lost;
+
+/** Where a place so far behind a top's front edge lies in its blank, mm. */
+export const behindInBlank = (strip: Inserted, behind: number): number =>
+  behind > strip.front + strip.width / 2 ? behind - nearer(strip) : behind;
+
+function withoutStrip<G extends Blanked>(at: G): G {
+  const { inserted, top, core, posts } = at;
+  if (!inserted) return at;
+  const width = Math.max(1, top.width - nearer(inserted));
+  return {
+    ...at,
+    ...{ top: { ...top, width }, core: { ...core, width }, wideOf: { width: top.width, posts } },
+    posts: posts.map((post) => ({ ...post, z: width / 2 - behindInBlank(inserted, top.width / 2 - post.z) })),
+  };
+}
+
 /** The other way: the top that lies in a blank. */
-export function asTop<G extends Pick<PieceGeometry, "core" | "top" | "blankOf">>({
-  blankOf,
-  ...at
-}: G): Omit<G, "blankOf"> {
-  if (blankOf === undefined) return at;
-  const core = { ...at.core, length: blankOf, shoulder: blankOf };
-  return { ...at, top: { ...at.top, length: blankOf }, core };
+export function asTop<G extends Blanked>({ blankOf, wideOf, ...at }: G): Omit<G, "blankOf" | "wideOf"> {
+  const long = blankOf === undefined ? {} : { length: blankOf };
+  const core = blankOf === undefined ? {} : { ...long, shoulder: blankOf };
+  const wide = wideOf === undefined ? {} : { width: wideOf.width };
+  return {
+    ...at,
+    ...{ top: { ...at.top, ...long, ...wide }, core: { ...at.core, ...core, ...wide } },
+    posts: wideOf?.posts ?? at.posts,
+  };
 }
 
 /** Kinds of part that a panel becomes. */

@@ -3,9 +3,12 @@ import * as v from "valibot";
 import { between, choice, distance, size } from "./fields";
 
 export const FACINGS = ["none", "cork", "leather", "linoleum"] as const;
+/** A trench in the panel, or a strip of its own wood between two halves of it. */
+export const FACING_BEDS = ["trench", "strip"] as const;
 
 const facingSchema = v.strictObject({
   kind: choice("facing", FACINGS),
+  bed: v.optional(choice("bed of the facing", FACING_BEDS), "trench"),
   thickness: size("facing thickness", 1, 15),
   width: size("facing width", 20, 1500),
   /** of its middle behind the top's */
@@ -18,5 +21,8 @@ const facingSchema = v.strictObject({
 export type FacingChoices = v.InferOutput<typeof facingSchema>;
 
 /** @source common practice */
-export const USUAL_FACING: FacingChoices = { kind: "none", thickness: 5, width: 160, from: 0, proud: 3, wraps: 0 };
+export const USUAL_FACING: FacingChoices = {
+  ...{ kind: "none", bed: "trench" },
+  ...{ thickness: 5, width: 160, from: 0, proud: 3, wraps: 0 },
+};
 export const facingFields = { facing: v.optional(facingSchema, USUAL_FACING) };

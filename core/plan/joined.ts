@@ -15,6 +15,7 @@ import { topMovement } from "../movement/year";
 import { addedOf, posesOf, workedFor } from "../construction/added";
 import { pegParts } from "../construction/top/pegs";
 import { inlaysOf } from "../construction/top/inlays";
+import { besideFacing } from "../construction/facing/bed";
 import { topLinks } from "../construction/top/links";
 import { fastened } from "../joinery/fastening";
 import { curvesOf, edgesOf } from "../piece/kinds";
@@ -24,17 +25,19 @@ import { SHAPE } from "./shape";
 export const JOINED = SHAPE.stage(
   "top",
   "movement",
-  ({ geometry, surroundings, topCourse, strips, stripes, piece }) => ({
+  ({ geometry, surroundings, topCourse, strips, stripes, bed, piece }) => ({
     core: geometry.core,
+    bed,
     surroundings,
     course: topCourse,
     laid: strips,
     stripes,
     fitted: piece.fitted,
   }),
-  ({ core: { width, thickness }, surroundings: { species, start }, course, laid, stripes, fitted }) =>
+  ({ core: { width, thickness }, surroundings: { species, start }, course, laid, stripes, bed, fitted }) =>
     topMovement({
       stripes,
+      inserted: bed,
       ...{ width, thickness, species, start, course, fitted },
       strips: laid.map((each) => ({ strip: each.strip, board: each.board, width: each.full })),
     }),
@@ -243,6 +246,9 @@ export const JOINED = SHAPE.stage(
       form: piece.form,
     }),
     ({ parts, meetings, links, at, form }) =>
-      touching(parts, { meetings, links: [...links, ...(baseOf(form.kind).against?.(at, form) ?? [])] }),
+      touching(parts, {
+        meetings,
+        links: [...links, ...(baseOf(form.kind).against?.(at, form) ?? []), ...besideFacing(at)],
+      }),
   )
   .otherwise([]);

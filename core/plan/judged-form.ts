@@ -131,7 +131,7 @@ export const FORM_JUDGED = WORK.stage(
   .stage(
     "facingJudged",
     "form",
-    ({ piece, geometry, species }) => ({ form: piece.form, at: geometry, species }),
+    ({ piece, geometry, species, bed }) => ({ form: piece.form, at: geometry, species: bed?.species ?? species }),
     (facts) => judge("form", FACING_RULES, facts),
   )
   .stage(

@@ -62,11 +62,11 @@ export const PARTS = WEIGHED.stage(
   .each(
     "otherTops",
     "movement",
-    ({ others, surroundings, looks, courses, piece }) => [
+    ({ others, surroundings, looks, courses, piece, bed }) => [
       [...others.values()],
-      { usual: surroundings, looks, courses, fitted: piece.fitted },
+      { usual: surroundings, looks, courses, fitted: piece.fitted, bed },
     ],
-    ({ place, laid }, { usual, looks, courses, fitted }) => {
+    ({ place, laid }, { usual, looks, courses, fitted, bed }) => {
       const course = courses[place.kind] ?? courses.top;
       const { species, start } = surroundingsOf(place.kind, looks, usual);
       return {
@@ -75,6 +75,7 @@ export const PARTS = WEIGHED.stage(
           ...{ species, course, width: place.width, thickness: place.thickness },
           start: { ...start, value: course.mean[0] },
           fitted: fittedFor(place.id, fitted),
+          inserted: place.kind === "top" ? bed : null,
           strips: laid.map((each) => ({ strip: each.strip, board: each.board, width: each.full })),
         }),
       };

@@ -14,6 +14,7 @@ import { latestMoisture } from "../piece/measured";
 import { panelsMade } from "../piece/times";
 import type { PanelPlace, PieceGeometry } from "../construction/geometry";
 import { panelSeen } from "../panels/lens";
+import { BED_KIND } from "../construction/facing/bed";
 import { asBlank } from "../panels/row";
 import { panelPlaces } from "../panels/places";
 import type { PanelChoice, Piece } from "../piece/schema";
@@ -222,6 +223,13 @@ export const SHAPE = stageList<PlanInputs>()
         : core.striped
           ? stripesOf(form, core.width).map((each) => ({ ...each, species: woodOf(woods, each.kind, species) }))
           : NO_STRIPES,
+  )
+  .stage(
+    "bed",
+    "boards",
+    ({ geometry, species, woods }) => ({ inserted: geometry.inserted, species, woods }),
+    ({ inserted: strip, species, woods }) =>
+      strip ? { ...strip, kind: BED_KIND, species: woodOf(woods, BED_KIND, species) } : null,
   )
   // rings of boards that can't be laid are unknown, as before any are chosen
   .stage(

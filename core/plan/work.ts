@@ -162,7 +162,8 @@ export const WORK = PARTS.stage(
   .stage(
     "record",
     "log",
-    ({ first, start, top, geometry, species, recordCourse, strips, stripes, piece }) => ({
+    ({ first, start, top, geometry, species, recordCourse, strips, stripes, bed, piece }) => ({
+      bed,
       same: first.on === start.on ? top : null,
       core: geometry.core,
       species,
@@ -172,10 +173,11 @@ export const WORK = PARTS.stage(
       stripes,
       fitted: piece.fitted,
     }),
-    ({ same, core: { width, thickness }, species, first, course, laid, stripes, fitted }) =>
+    ({ same, core: { width, thickness }, species, first, course, laid, stripes, bed, fitted }) =>
       same ??
       topMovement({
         stripes,
+        inserted: bed,
         ...{ width, thickness, species, start: first, course, fitted },
         strips: laid.map((each) => ({ strip: each.strip, board: each.board, width: each.full })),
       }),

@@ -1,8 +1,10 @@
 /** How a top gets its facing: a trench when it is flat, the strip under it coloured and masked, the facing glued when all round it is finished. */
+import { BED_KIND } from "../construction/facing/bed";
 import { facingOf, STUFF } from "../construction/facing/facing";
 import type { PieceGeometry } from "../construction/geometry";
 import type { Form } from "../piece/schema";
 import { fine, mm } from "../verdict/verdict";
+import { sizeStep } from "./panel";
 import { Step, stepOf } from "./step";
 
 type TopStep = Partial<Step> & Pick<Step, "id" | "title" | "detail" | "hours">;
@@ -10,7 +12,7 @@ type TopStep = Partial<Step> & Pick<Step, "id" | "title" | "detail" | "hours">;
 /** The trench, once nothing is planed off the face any more; nothing where none is cut. */
 export function trenchSteps(form: Form, at: Pick<PieceGeometry, "core" | "top">, after: string): TopStep[] {
   const facing = facingOf(form, at);
-  if (!facing || facing.depth <= 0) return [];
+  if (!facing || facing.depth <= 0 || form.facing.bed === "strip") return [];
   return [
     {
       id: "facing-trench",
@@ -19,6 +21,35 @@ export function trenchSteps(form: Form, at: Pick<PieceGeometry, "core" | "top">,
       parts: ["top"],
       after: [after],
       hours: 1.5,
+      check: `A scrap of the facing lies ${form.facing.proud > 0 ? `${fine(form.facing.proud)} proud` : "flush"} all along.`,
+    },
+  ];
+}
+
+/** The glued panel is sawn apart along its grain, and the strip the facing will lie on is glued between; nothing where it lies in a trench. */
+export function bedSteps({ inserted, top }: Pick<PieceGeometry, "inserted" | "top">, form: Form): TopStep[] {
+  if (!inserted) return [];
+  const { front, lost } = inserted;
+  return [
+    {
+      id: "bed-part",
+      title: "Saw the panel apart for the strip",
+      detail: `A triangle over the whole first. Along the grain, ${mm(Math.round(front))} from the front edge; both sawn edges jointed, ${mm(lost)} lost with the kerf.`,
+      parts: ["top", BED_KIND],
+      after: ["flatten", sizeStep(BED_KIND)],
+      hours: 1,
+      check: "All three laid in their order, both seams close without light.",
+    },
+    {
+      id: "bed-glue",
+      title: "Glue the strip between the halves",
+      detail: `Colour the strip’s upper face, and as much of the halves’ edges as stands over it, first: no bright line shows beside the facing later. Mask the strip but for its edges. All three on their faces below, level there, cauls over both seams; what is squeezed out above is wiped off at once: nothing is planed there any more. Then trim to ${top.length} by ${top.width} mm.`,
+      parts: ["top", BED_KIND],
+      after: ["bed-part"],
+      hours: 1.25,
+      wait: 12,
+      waitFor: "both seams",
+      clamps: Math.max(3, Math.ceil(top.length / 300)),
       check: `A scrap of the facing lies ${form.facing.proud > 0 ? `${fine(form.facing.proud)} proud` : "flush"} all along.`,
     },
   ];
@@ -34,7 +65,7 @@ export function facingSteps(form: Form, at: PieceGeometry, after: string): Step[
     stepOf({
       id: "facing",
       title: `Face the top with ${name.toLowerCase()}`,
-      detail: `Its bed was masked while the rest was finished; its edges are coloured now, so that no bright line shows beside the ${name.toLowerCase()}. ${glue[0].toUpperCase()}${glue.slice(1)}; laid from one end, rolled from the middle out, 20 over at both ends.${wraps > 0 ? ` Down over each end by ${mm(wraps)}: pared thin where it bends, drawn over a rounded arris and held under a block.` : ` Its ends trimmed flush with a fresh blade.`}`,
+      detail: `Its bed was masked while the rest was finished; its ${at.inserted ? "own edges" : "edges"} are coloured now, so that no bright line shows beside the ${name.toLowerCase()}. ${glue[0].toUpperCase()}${glue.slice(1)}; laid from one end, rolled from the middle out, 20 over at both ends.${wraps > 0 ? ` Down over each end by ${mm(wraps)}: pared thin where it bends, drawn over a rounded arris and held under a block.` : ` Its ends trimmed flush with a fresh blade.`}`,
       parts: ["top"],
       after: [after],
       hours: wraps > 0 ? 2.5 : 1.5,

@@ -1,4 +1,4 @@
-import type { PanelRow, PieceGeometry } from "../construction/geometry";
+import type { Inserted, PanelRow, PieceGeometry } from "../construction/geometry";
 import { rowLength, rowSaid } from "../panels/row";
 import { isWhole, slatLines } from "../construction/top/core";
 import { bevelHindrance, bevelOf } from "../construction/top/bevel";
@@ -11,7 +11,7 @@ import type { Shop } from "../piece/shop";
 import { fine, listed, mm } from "../verdict/verdict";
 import { bevelStep } from "./bevel";
 import { inlayStep, outlineStep } from "./outline";
-import { trenchSteps } from "./facing";
+import { bedSteps, trenchSteps } from "./facing";
 import { hatchSawSteps } from "./hatch";
 import { flatSteps } from "./flat";
 import { partSteps } from "./parting";
@@ -21,7 +21,7 @@ import type { Step } from "./step";
 /** What the steps of a top follow from. `strips`: how thick its strips were glued, mm; `last`: the steps that leave the panel glued. */
 export interface TopFacts {
   piece: Piece;
-  at: Pick<PieceGeometry, "through" | "core" | "top" | "bearers" | "posts" | "row" | "parting">;
+  at: Pick<PieceGeometry, "through" | "core" | "top" | "bearers" | "posts" | "row" | "parting" | "inserted">;
   shop: Shop;
   strips: number;
   last: string[];
@@ -80,6 +80,12 @@ const rowTrim = (row: PanelRow, width: number): Pick<TopStep, "title" | "detail"
   detail: `Ripped to ${width} mm; it stays ${Math.ceil(rowLength(row))} mm long until its corners part it: ${rowSaid(row)}.`,
 });
 
+/** A top round a strip is trued before it is sawn apart for that. */
+const beddedTrim = ({ width, lost }: Inserted, whole: number): Pick<TopStep, "title" | "detail"> => ({
+  title: "Flatten the panel and true its edges",
+  detail: `Ripped to ${mm(Math.round(whole - width + lost))}, edges parallel; its ends stay long until the strip is in.`,
+});
+
 /** A top in two halves is trued before it is parted, or each half by itself. */
 const partedTrim = ({ row, top }: TopFacts["at"]): Pick<TopStep, "title" | "detail"> => ({
   title:
@@ -90,7 +96,13 @@ const partedTrim = ({ row, top }: TopFacts["at"]): Pick<TopStep, "title" | "deta
 function panelSteps({ piece: { form, panels }, at, shop, strips, last }: TopFacts): TopStep[] {
   const { thickness, width } = at.core;
   const by = flattening(form.ends === "frame" ? width : Math.max(width, form.top.width), shop);
-  const trim = at.parting ? partedTrim(at) : at.row ? rowTrim(at.row, form.top.width) : TRIM[form.ends](form);
+  const trim = at.parting
+    ? partedTrim(at)
+    : at.row
+      ? rowTrim(at.row, form.top.width)
+      : at.inserted
+        ? beddedTrim(at.inserted, form.top.width)
+        : TRIM[form.ends](form);
   const sawn = panels.top.sawnFace !== null;
   const flatten: TopStep = {
     id: "flatten",
@@ -104,7 +116,7 @@ function panelSteps({ piece: { form, panels }, at, shop, strips, last }: TopFact
     check: sawn ? "No light under a straightedge where it bears." : "No rock on winding sticks over 1 mm.",
   };
   const top = shapedTop(form.top, at);
-  const cut = [flatten, ...partSteps(at)];
+  const cut = [flatten, ...partSteps(at), ...bedSteps(at, form)];
   if (!isWhole(form) || (top.outline === "rectangle" && top.cutouts.length === 0)) return cut;
   const outline = outlineStep(top, at);
   // both halves are pinned together for it, so that it runs on over the seam

@@ -1,5 +1,6 @@
 /** Where a panel’s joint lines fall, and how its rings lie. */
-import { PieceGeometry, postBand } from "../construction/geometry";
+import type { PieceGeometry } from "../construction/geometry";
+import { postBand } from "../construction/posts";
 import { LINES } from "../layout/arrange";
 import { jointLines } from "../layout/candidates";
 import type { Piece } from "../piece/schema";

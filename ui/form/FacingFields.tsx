@@ -18,7 +18,7 @@ export function FacingFields() {
   const { piece } = usePiece();
   const { set } = useSet();
   const { facing } = piece.form;
-  const size = (label: string, key: Exclude<keyof FacingChoices, "kind">) => (
+  const size = (label: string, key: Exclude<keyof FacingChoices, "kind" | "bed">) => (
     <LengthField label={label} value={facing[key]} onTake={(to) => set(label, ["form", "facing", key], to)} />
   );
   return (
@@ -29,6 +29,17 @@ export function FacingFields() {
         options={KINDS}
         onTake={(kind) => set("Facing", ["form", "facing", "kind"], kind)}
       />
+      {facing.kind !== "none" && (
+        <Choice
+          label="It lies"
+          value={facing.bed}
+          options={[
+            { value: "trench", name: "In a trench of the panel" },
+            { value: "strip", name: "On a strip of its own wood, between two halves" },
+          ]}
+          onTake={(bed) => set("Bed of the facing", ["form", "facing", "bed"], bed)}
+        />
+      )}
       {facing.kind !== "none" && facingHindrance(piece.form) === null && (
         <>
           {size("Facing width", "width")}

@@ -48,7 +48,10 @@ export function BlankLens({ children }: { children: ReactNode }) {
   const open = usePiece();
   const { plan } = open;
   const value = useMemo(
-    () => (plan.geometry.row ? { ...open, plan: { ...plan, geometry: asBlank(plan.geometry) } } : open),
+    () =>
+      plan.geometry.row || plan.geometry.inserted
+        ? { ...open, plan: { ...plan, geometry: asBlank(plan.geometry) } }
+        : open,
     [open, plan],
   );
   return <PieceContext.Provider value={value}>{children}</PieceContext.Provider>;

@@ -3,6 +3,7 @@ import { straight } from "../../assembly/outline";
 import type { AssemblyPart, Worked } from "../../assembly/part";
 import { HOME } from "../../assembly/place";
 import { BACK, RIGHT } from "../../assembly/vector";
+import type { BaseName } from "../../piece/base-choices";
 import type { FACINGS } from "../../piece/facing-choices";
 import type { Form } from "../../piece/schema";
 import type { PieceGeometry } from "../geometry";
@@ -39,15 +40,31 @@ export interface Facing {
 }
 
 /** What keeps a facing off a top; null where nothing does, or none is asked for. */
-export type FacingHindrance = "field" | "parting" | "outline" | "edge" | "drop";
-export function facingHindrance({ facing, field, parting, top, ends, turn, drop }: Form): FacingHindrance | null {
+export type FacingHindrance = "field" | "parting" | "outline" | "edge" | "drop" | "strip";
+export function facingHindrance(form: Form): FacingHindrance | null {
+  const { facing, field, parting, top, ends, turn, drop } = form;
   if (facing.kind === "none") return null;
   if (field === "slats" || field === "slabs") return "field";
   if (parting.kind !== "none" || turn.kind !== "none") return "parting";
   if (top.outline !== "rectangle" && top.outline !== "notched") return "outline";
   if (facing.wraps > 0 && (ends !== "none" || top.edge.kind === "bevel-below")) return "edge";
-  return facing.wraps > 0 && drop.kind !== "none" ? "drop" : null;
+  if (facing.wraps > 0 && drop.kind !== "none") return "drop";
+  return facing.bed === "strip" && !takesStrip(form) ? "strip" : null;
 }
+
+/** Bases on which a top lies that nothing is joined to but its fasteners. */
+const FREE_TOPS: readonly BaseName[] = [
+  ...(["leg-and-apron", "trestle", "x-frame", "splayed"] as const),
+  ...(["splayed-frame", "bent", "bought", "existing"] as const),
+];
+
+/** Whether a panel may be sawn apart along its grain for a strip: a plain rectangle that nothing is joined to. */
+const takesStrip = ({ kind, field, ends, top, drop, hatch, stiffener }: Form): boolean =>
+  FREE_TOPS.includes(kind) &&
+  field === "solid" &&
+  ends === "none" &&
+  top.outline === "rectangle" &&
+  ![drop.kind, hatch.kind, stiffener].some((each) => each !== "none");
 
 /** @returns where it lies, however little room it has: rules judge that; null where there is none */
 export function facingOf(form: Form, { core, top }: Pick<PieceGeometry, "core" | "top">): Facing | null {
@@ -116,7 +133,8 @@ export const panelWidth = (form: Form, { core, top }: Pick<PieceGeometry, "core"
 /** The same parts, the top with its trench. */
 export function withTrench(parts: readonly AssemblyPart[], at: PieceGeometry, form: Form): AssemblyPart[] {
   const facing = facingOf(form, at);
-  if (!facing || facing.depth <= 0) return [...parts];
+  // a strip of its own is that much thinner
+  if (!facing || facing.depth <= 0 || at.inserted) return [...parts];
   const { length, width, front, depth } = facing;
   const trench: Worked = {
     by: FACING_BY,

@@ -3,7 +3,7 @@ import { coefficientAt } from "../../movement/coefficient";
 import type { Form } from "../../piece/schema";
 import { fine, grade, Level, listed, mm, Remedy, set, Verdict, verdict } from "../../verdict/verdict";
 import type { Species } from "../../wood/species";
-import type { PieceGeometry } from "../geometry";
+import type { Inserted, PieceGeometry } from "../geometry";
 import { Facing, facingKind, facingHindrance, FacingHindrance, facingOf, panelWidth, STUFF } from "./facing";
 
 export interface FacingFacts {
@@ -14,6 +14,8 @@ export interface FacingFacts {
 
 /** Of the top's thickness under the trench; beside it to the top's edge, mm; percent of moisture through a year. @source common practice; most interiors, 6 to 10 %, Wood Handbook ch. 13 */
 const FACED = { left: { good: 0.75, least: 0.6 }, beside: { good: 30, least: 10 }, swing: 4 };
+/** A strip so thin bends between its seams; a half so narrow is a lipping, mm. @source common practice */
+const BEDDED = { thick: { good: 12, least: 8 }, half: { good: 60, least: 30 } };
 
 export const FACING_RULES: readonly ((facts: FacingFacts) => Verdict | null)[] = [
   facingGoes,
@@ -30,6 +32,8 @@ const WHY: Record<FacingHindrance, string> = {
   outline: "Its ends are cut to the top’s: they want to be straight.",
   edge: "It goes down over the ends: they want to be plain, without end boards, a frame or a bevel below.",
   drop: "It goes down over the ends, where leaves are hung beside it.",
+  strip:
+    "A panel is sawn apart for a strip where it is a plain rectangle that only lies on its base: without end boards, a frame, leaves, lids, battens or sides joined to it.",
 };
 
 function facingGoes({ form, at }: FacingFacts): Verdict | null {
@@ -39,6 +43,7 @@ function facingGoes({ form, at }: FacingFacts): Verdict | null {
   const { proud, thickness } = form.facing;
   const over = proud > thickness;
   const stops: Remedy = set("Let it stop at the ends", path("wraps"), 0);
+  const routed: Remedy = set("Rout a trench for it instead", path("bed"), "trench");
   return verdict({
     id: "form.facing",
     stage: "form",
@@ -51,13 +56,17 @@ function facingGoes({ form, at }: FacingFacts): Verdict | null {
         : `${STUFF[facing!.stuff].name} ${mm(Math.round(facing!.width))} wide ${proud > 0 ? `stands ${fine(proud)} proud` : "lies flush"}${facing!.wraps > 0 ? `, ${mm(facing!.wraps)} down over both ends` : ""}`,
     why: why
       ? WHY[why]
-      : `Its trench is ${fine(facing?.depth ?? 0)} deep, routed between two battens when the top is flat; the facing goes in when the wood round it is finished.`,
+      : at.inserted
+        ? `It lies on a strip of its own wood, ${fine(at.inserted.thickness)} thick and level with the halves below; the facing goes in when the wood round it is finished.`
+        : `Its trench is ${fine(facing?.depth ?? 0)} deep, routed between two battens when the top is flat; the facing goes in when the wood round it is finished.`,
     remedies: why
       ? why === "edge" || why === "drop"
         ? [stops, NONE]
-        : why === "outline"
-          ? [set("Make the top a rectangle", ["form", "top", "outline"], "rectangle"), NONE]
-          : [NONE]
+        : why === "strip"
+          ? [routed, NONE]
+          : why === "outline"
+            ? [set("Make the top a rectangle", ["form", "top", "outline"], "rectangle"), NONE]
+            : [NONE]
       : over
         ? [set(`Let it stand ${fine(thickness)} proud, without a trench`, path("proud"), thickness)]
         : [],
@@ -81,10 +90,52 @@ function met({ form, at }: FacingFacts, { front, width }: Facing): string[] {
   return [...cut, ...inlaid, ...(legs ? ["legs that come up through the top"] : [])];
 }
 
+/** On a strip of its own: how thick that is, how wide the halves beside it are. */
+function stripLies(facts: FacingFacts, facing: Facing, { thickness, front, width }: Inserted): Verdict {
+  const { form, at } = facts;
+  const { thick, half } = BEDDED;
+  const beside = Math.min(front, at.core.width - width - front);
+  const across = met(facts, facing);
+  const [a, b] = [
+    grade(thickness, "at least", thick.good, thick.least),
+    grade(beside, "at least", half.good, half.least),
+  ];
+  const level: Level = [a, b].includes("fix") || across.length > 0 ? "fix" : a === b ? a : "tight";
+  const narrower = Math.floor(at.core.width - 2 * half.good - 2 * Math.abs(form.facing.from));
+  return verdict({
+    id: "form.facing-lies",
+    stage: "form",
+    subject: [facingKind(form.facing.kind), "top"],
+    level,
+    text:
+      across.length > 0
+        ? `The facing lies across ${listed(across)}`
+        : a !== "holds"
+          ? `The strip under the facing is only ${fine(thickness)} thick`
+          : `Halves ${mm(Math.round(front))} and ${mm(Math.round(at.core.width - width - front))} wide stand beside the strip`,
+    why: `Under ${thick.good} mm a strip bends between its seams; a half under ${mm(half.good)} is no panel but a lipping.`,
+    limit: half.good,
+    actual: Math.round(beside),
+    sense: "at least",
+    unit: "mm",
+    remedies:
+      level === "holds"
+        ? []
+        : across.length > 0
+          ? [NONE]
+          : a !== "holds"
+            ? [set("Lay it on the strip, proud by its thickness", path("proud"), form.facing.thickness)]
+            : narrower >= 20
+              ? [set(`Make it ${mm(narrower)} wide`, path("width"), narrower)]
+              : [set("Lay it in the top’s middle", path("from"), 0)],
+  });
+}
+
 function facingLies(facts: FacingFacts): Verdict | null {
   const { form, at } = facts;
   const facing = facingOf(form, at);
   if (!facing) return null;
+  if (at.inserted) return stripLies(facts, facing, at.inserted);
   const left = (at.top.thickness - facing.depth) / at.top.thickness;
   const panel = panelWidth(form, at);
   const beside = Math.min(facing.front, panel - facing.width - facing.front);

@@ -1,30 +1,46 @@
 import type { Form } from "../../piece/schema";
 import type { Spot } from "../../assembly/outline";
-import { onBlank } from "../../panels/row";
-import type { PieceGeometry, Standing } from "../geometry";
+import { behindInBlank, onBlank } from "../../panels/row";
+import type { Inserted, PieceGeometry, Standing } from "../geometry";
 import { boxOfLoop, drawnThrough, insideLoop, reachIn } from "./points";
 
 type Top = Form["top"];
 export type OutlinePoint = [x: number, y: number];
 
 /** What a top's outline follows from besides its choices. */
-type Whole = Pick<Standing, "through" | "row"> & Pick<PieceGeometry, "parting" | "blankOf">;
+type Whole = Pick<Standing, "through" | "row"> & Pick<PieceGeometry, "parting" | "blankOf" | "inserted" | "wideOf">;
 
 /** The top as it is cut: posts that run up level with it take its corners, whatever outline is chosen; the blank of a parted one is sawn square. */
 export const shapedTop = (top: Top, at: Whole): Top =>
   at.blankOf !== undefined && at.parting
     ? onItsBlank(top, { row: at.row!, top: { length: at.blankOf } })
-    : at.through
-      ? {
-          ...top,
-          outline: "notched",
-          // two notches never meet: a top that has no wood left between them is judged, and still drawn
-          notch: {
-            length: Math.min(at.through.length, top.length / 2 - LEFT),
-            width: Math.min(at.through.width, top.width / 2 - LEFT),
-          },
-        }
-      : top;
+    : at.inserted && at.wideOf
+      ? beforeItsStrip(top, at.inserted, at.wideOf.width)
+      : at.through
+        ? {
+            ...top,
+            outline: "notched",
+            // two notches never meet: a top that has no wood left between them is judged, and still drawn
+            notch: {
+              length: Math.min(at.through.length, top.length / 2 - LEFT),
+              width: Math.min(at.through.width, top.width / 2 - LEFT),
+            },
+          }
+        : top;
+
+/** What is cut out and let in where it lies before the panel is sawn apart for a strip. */
+function beforeItsStrip(top: Top, strip: Inserted, width: number): Top {
+  const narrow = width - (strip.width - strip.lost);
+  const moved = <P extends { y: number }>(place: P): P => ({
+    ...place,
+    y: behindInBlank(strip, place.y + width / 2) - narrow / 2,
+  });
+  return {
+    ...top,
+    cutouts: top.cutouts.map(moved),
+    inlays: top.inlays.map((each) => ({ ...each, places: each.places.map(moved) })),
+  };
+}
 
 /** A rectangle with what is cut out and let in where its halves lie. */
 function onItsBlank(top: Top, blank: Parameters<typeof onBlank>[0]): Top {

@@ -7,6 +7,7 @@ import type { Form } from "../../piece/schema";
 import type { PieceGeometry } from "../geometry";
 import { isWhole, slatLines } from "./core";
 import { topEdges } from "../dropping/parts";
+import { bedded } from "../facing/bed";
 import { halves } from "../parting/parts";
 import { endBoards, frameOf, inFrame, withTongues } from "./ends";
 import { keptAt, outlineOf, shapedTop } from "./outline";
@@ -19,7 +20,7 @@ import { flat, PANEL, part, TopFacts } from "./part";
 export function tableTop(facts: TopFacts): AssemblyPart[] {
   const { form, at } = facts;
   if (form.field === "slabs") return slabParts(form, at);
-  const field = form.field === "slats" ? slatsOf(facts) : at.parting ? halves(panelOf(facts), at) : [panelOf(facts)];
+  const field = form.field === "slats" ? slatsOf(facts) : inParts(panelOf(facts), at);
   const stiff = form.stiffener === "battens" && facts.stiffeners ? battens(at, facts.stiffeners, form) : [];
   switch (form.ends) {
     case "none":
@@ -29,6 +30,12 @@ export function tableTop(facts: TopFacts): AssemblyPart[] {
     case "frame":
       return [...inFrame(facts, field), ...frameOf(facts), ...stiff];
   }
+}
+
+/** A panel as what it is of: whole, in halves, or round a strip along it. */
+function inParts(panel: AssemblyPart, at: PieceGeometry): AssemblyPart[] {
+  const { parting, inserted } = at;
+  return parting ? halves(panel, at) : inserted ? bedded(panel, { ...at, inserted }) : [panel];
 }
 
 /** One panel, with its outline where nothing holds its ends. */
