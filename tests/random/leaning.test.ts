@@ -28,10 +28,18 @@ const LEANINGS = {
     at("form.sheetSold", { length: 700, width: 400 }),
   ],
   "a piece across": [at("form.parting.kind", "middle"), at("form.kind", "leg-and-apron")],
+  "splayed legs in a round": [
+    ...[at("form.kind", "splayed-frame"), at("form.splayedFrame.stand", "round"), at("form.use", "side")],
+    at("form.top.outline", "ellipse"),
+  ],
+  "a facing on its own strip": [
+    ...[at("form.kind", "leg-and-apron"), at("form.facing.kind", "cork"), at("form.facing.bed", "strip")],
+    at("form.stiffener", "none"),
+  ],
   "a curved bevel": [at("form.top.edge.kind", "bevel-below"), at("form.top.outline", "ellipse")],
 } as const;
 
-const MENDS = /rebat|heads-|hatch|case-bow|case-strip|back-seams|middle|form.bevel/;
+const MENDS = /rebat|heads-|hatch|case-bow|case-strip|back-seams|middle|form.bevel|form.facing|splay|in-leg|feet-out|plates-aslant|joints.length/;
 
 /** What is wrong with a piece: what failed, said nonsense, fills another’s room though nothing is told, or is not mended by what is offered. */
 function faultsOf(piece: Piece, mends: RegExp): string[] {

@@ -214,13 +214,14 @@ function lengthRemedies(facts: JointFacts): Remedy[] {
     return [set("Let Taller choose the length", ["joints", "legRail", "length"], null)];
   if (facts.choices.legRail.meeting === "short")
     return [set("Mitre the tips", ["joints", "legRail", "meeting"], "mitred")];
-  return [
-    set(
-      `Make legs ${Math.ceil(facts.at.leg.section + 15)} mm`,
-      ["form", "leg", "section"],
-      Math.ceil(facts.at.leg.section + 15),
-    ),
-  ];
+  // the thinnest legs in which they are long enough
+  const { leg } = facts.at;
+  const sections = Array.from({ length: 30 }, (_, i) => Math.ceil(leg.section) + 5 * (i + 1));
+  const section = sections.find((each) => {
+    const at = { ...facts.at, leg: { ...leg, section: each } };
+    return legRailJoint(at, facts.choices.legRail, facts.shop, "end-rail").reach >= TENON.cheekLeast + 10;
+  });
+  return section ? [set(`Make legs ${section} mm`, ["form", "leg", "section"], section)] : [];
 }
 
 const list = (sizes: number[]) => `${sizes.join(", ")} mm`;

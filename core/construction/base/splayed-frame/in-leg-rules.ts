@@ -1,8 +1,10 @@
 /** Whether what ends at a leg stays inside the face it ends at. */
 import { grade, Level, mm, Remedy, set, Verdict, verdict } from "../../../verdict/verdict";
+import type { Form } from "../../../piece/schema";
 import type { BaseRuleFacts } from "../base";
+import { mending } from "../mending";
 import { innerAt, outerAt, Way } from "./legs";
-import { SplayedFrame, waysOf } from "./place";
+import { placeSplayedFrame, SplayedFrame, waysOf } from "./place";
 import { levelOf, Stick } from "./sticks";
 
 type Facts = BaseRuleFacts<SplayedFrame>;
@@ -10,6 +12,12 @@ type Facts = BaseRuleFacts<SplayedFrame>;
 /** A rail's cheek stays so far inside the leg it enters, mm. @source common practice */
 const INSIDE = 3;
 
+/** Where everything would stand by another form; legs that are made have the section they have. */
+const placed = (then: Form, { at, form }: Pick<Facts, "at" | "form">) => {
+  const made = at.choices.section;
+  const section = made === form.splayedFrame.section ? then.splayedFrame.section : made;
+  return placeSplayedFrame({ ...then, splayedFrame: { ...then.splayedFrame, section } }, []);
+};
 const path = (...rest: string[]) => ["form", "splayedFrame", ...rest];
 
 /** What stands of a leg beside a rail's faces, where it is least: upright rails stay behind while the legs go out. */
@@ -31,13 +39,15 @@ function leastInLeg(at: SplayedFrame, sticks: readonly Stick[]): { stick: Stick;
   return { ...least, level: grade(least.left, "at least", INSIDE, 0) };
 }
 
+const levelAfter = (at: SplayedFrame, which: "rails" | "lows"): Level => leastInLeg(at, at[which])?.level ?? "holds";
+
 /** The lean that takes a leg away from what stands upright. */
 const leanWhy = ({ legs }: SplayedFrame, stick: Stick): string =>
   `over its ${mm(stick.upper - stick.lower)} the leg goes out ${mm(waysOf(legs, stick)[0].tan * (stick.upper - stick.lower))} past it`;
 const letLean = ({ rail }: SplayedFrame): Remedy[] =>
   rail.leaning ? [] : [set("Let the rails lean with the legs", path("rail", "stands"), "leaning")];
 
-export function railInLeg({ at }: Facts): Verdict {
+export function railInLeg({ at, form }: Facts): Verdict {
   const { stick, left, level } = leastInLeg(at, at.rails)!;
   const thinner = Math.floor(at.rail.thickness - (INSIDE - left));
   // a planed face is as wide as a leg makes it
@@ -64,12 +74,12 @@ export function railInLeg({ at }: Facts): Verdict {
     actual: Math.round(left * 10) / 10,
     sense: "at least",
     unit: "mm",
-    remedies: level === "holds" ? [] : remedies,
+    remedies: mending(form, level, remedies, (then) => levelAfter(placed(then, { at, form }), "rails")),
   });
 }
 
 /** Low down legs are tapered: a stretcher as thick as they are there stands out of them, or into the one beside it. */
-export function lowInLeg({ at }: Facts): Verdict | null {
+export function lowInLeg({ at, form }: Facts): Verdict | null {
   const least = leastInLeg(at, at.lows);
   if (!least) return null;
   const { stick, left, level } = least;
@@ -88,14 +98,16 @@ export function lowInLeg({ at }: Facts): Verdict | null {
     actual: Math.round(left * 10) / 10,
     sense: "at least",
     unit: "mm",
-    remedies:
-      level === "holds"
-        ? []
-        : [
-            ...letLean(at),
-            ...(thinner >= 8
-              ? [set(`Make the stretchers ${thinner} mm thick`, path("low", "thickness"), thinner)]
-              : [set("Leave them out", path("low", "kind"), "none")]),
-          ],
+    remedies: mending(
+      form,
+      level,
+      [
+        ...letLean(at),
+        ...(thinner >= 8
+          ? [set(`Make the stretchers ${thinner} mm thick`, path("low", "thickness"), thinner)]
+          : [set("Leave them out", path("low", "kind"), "none")]),
+      ],
+      (then) => levelAfter(placed(then, { at, form }), "lows"),
+    ),
   });
 }

@@ -1,7 +1,9 @@
 /** Whether heads can stand outside the rim, and whether their rebates leave wood on both sides. */
 import { fine, grade, Level, mm, Remedy, round1, set, Verdict, verdict } from "../../../verdict/verdict";
 import type { BaseRuleFacts } from "../base";
-import type { Splayed } from "./place";
+import { mending } from "../mending";
+import type { Beside } from "./beside";
+import { placeSplayed, Splayed } from "./place";
 
 type Facts = BaseRuleFacts<Splayed>;
 
@@ -45,6 +47,14 @@ export function headsBeside({ at, form }: Facts): Verdict | null {
   });
 }
 
+const rebateLevels = ({ ledge, left, curve }: Beside): Level[] => [
+  grade(ledge, "at least", REBATE.ledge, REBATE.ledgeLeast),
+  grade(left, "at least", REBATE.wall, REBATE.wallLeast),
+  grade(curve, "at most", REBATE.opens, REBATE.opensMost),
+];
+const worst = (levels: readonly Level[]): Level =>
+  levels.includes("fix") ? "fix" : levels.includes("tight") ? "tight" : "holds";
+
 /** A rebate has a floor for the top, a wall that stands, and a rim that follows it. */
 export function rebates({ at, form }: Facts): Verdict | null {
   const { beside, lean, rise, section } = at;
@@ -54,12 +64,8 @@ export function rebates({ at, form }: Facts): Verdict | null {
     top,
   } = form;
   const { ledge, left, curve } = beside;
-  const levels: Level[] = [
-    grade(ledge, "at least", REBATE.ledge, REBATE.ledgeLeast),
-    grade(left, "at least", REBATE.wall, REBATE.wallLeast),
-    grade(curve, "at most", REBATE.opens, REBATE.opensMost),
-  ];
-  const level = levels.includes("fix") ? "fix" : levels.includes("tight") ? "tight" : "holds";
+  const levels = rebateLevels(beside);
+  const level = worst(levels);
   const [floor, wall, follows] = levels.map((each) => each === "holds");
   const proud = Math.ceil(rim.proud + REBATE.wall - left);
   const less = Math.floor(rim.proud - (REBATE.ledge - ledge));
@@ -88,7 +94,12 @@ export function rebates({ at, form }: Facts): Verdict | null {
         : { limit: REBATE.wall, actual: round1(left), sense: "at least" as const }),
     unit: "mm",
     source: "derived: left = proud − gap − rise tan s",
-    remedies: level === "holds" ? [] : mends(),
+    remedies: mending(form, level, level === "holds" ? [] : mends(), (then) => {
+      // legs that are made have the section they have
+      const made = section === form.splayed.section ? then.splayed.section : section;
+      const stands = placeSplayed({ ...then, splayed: { ...then.splayed, section: made } }, []).beside;
+      return stands ? worst(rebateLevels(stands)) : "holds";
+    }),
   });
 
   function mends(): Remedy[] {
@@ -99,7 +110,13 @@ export function rebates({ at, form }: Facts): Verdict | null {
       const stands = Math.max(rim.proud, Math.ceil(rim.gap + rise * lean.tan + REBATE.wall));
       const { label, patches } = set("Make the top round", ["form", "top", "width"], top.length);
       const sagitta = top.length / 2 - Math.sqrt(Math.max(0, (top.length ** 2 - section ** 2) / 4));
-      const holds = stands <= 80 && lean.level - stands - sagitta >= REBATE.ledge && sagitta <= REBATE.opens;
+      // a top that is made has the size it has
+      const holds =
+        top.width === at.top.width &&
+        top.length === at.top.length &&
+        stands <= 80 &&
+        lean.level - stands - sagitta >= REBATE.ledge &&
+        sagitta <= REBATE.opens;
       return [
         ...(holds ? [{ label, patches: [...patches, ...stand(stands).patches] }] : []),
         set("Keep the heads under the top", path("rim", "kind"), "under"),
