@@ -13,7 +13,7 @@ export function closeUp(plan: Plan, piece: Piece, sample: number): Scene | null 
   if (plan.breadboards && found.id.startsWith("peg")) return pegInSlot(plan, piece, found, { moved, day });
   if (plan.slats) return slatGap(plan, piece, moved, day);
   if (plan.framed) return panelInGroove(plan, piece, moved, day);
-  if (!Number.isFinite(found.play.wet) || !Number.isFinite(found.play.dry)) return null;
+  if (found.inAndOut || !Number.isFinite(found.play.wet) || !Number.isFinite(found.play.dry)) return null;
   return bodyInSlot(plan, piece, found, { moved, day });
 }
 

@@ -1,12 +1,15 @@
 /** What lies in a top seen from above: its field, what stiffens it, what holds it. */
 import { standsTo } from "../construction/posts";
-import { slatLines } from "../construction/top/core";
+import { between } from "../assembly/clip";
+import { Spot, straight } from "../assembly/outline";
+import { isWhole, slatLines } from "../construction/top/core";
+import { outlineOf, shapedTop } from "../construction/top/outline";
 import { screwOffsets, slatScrews } from "../construction/top/slat-screws";
 import { fixedLine } from "../movement/year";
 import type { Piece } from "../piece/schema";
 import type { Plan } from "../plan/derived";
 import { woodOf } from "../wood/woods";
-import { Item, rect, seedOf } from "./scene";
+import { Item, Point, rect, seedOf } from "./scene";
 
 /** Front and back edge of what moves as one, for a change of its width. */
 export function edgesAt(
@@ -25,21 +28,35 @@ export function panelItems(plan: Plan, piece: Piece, sample: number, exaggeratio
   const { shoulder, width } = at.core;
   const edges = (change: number) => edgesAt(plan, piece, change, exaggeration);
   const now = edges(top.changes[sample]);
-  const stretch = (y: number) => now.front + ((y + width / 2) / width) * (now.back - now.front);
+  const stretched = (y: number, { front, back }: typeof now) => front + ((y + width / 2) / width) * (back - front);
+  const shape = outlined(plan, piece);
+  const drawn = (wood: Omit<Wood, "kind" | "x" | "y" | "w" | "h" | "grain">, from: number, to: number): Item[] => {
+    const [low, high] = [from, to].map((y) => stretched(y, now));
+    const rows = spansOf(at).map(([x, w]): Item => ({
+      ...wood,
+      kind: "wood",
+      grain: "x",
+      x,
+      w,
+      y: low,
+      h: high - low,
+    }));
+    if (!shape) return rows;
+    const points = bandOf(shape, from, to).map(([x, y]): Point => [x, stretched(y, now)]);
+    return points.length > 2 ? [{ ...wood, kind: "face", grain: 0, points }] : [];
+  };
   const items = top.strips.flatMap((strip): Item[] => {
-    const [from, to] = [stretch(strip.from - width / 2), stretch(strip.from + strip.width - width / 2)];
+    const ends = [strip.from - width / 2, strip.from + strip.width - width / 2] as const;
+    const [from, to] = ends.map((y) => stretched(y, now));
     return [
-      {
-        kind: "wood",
-        x: -shoulder / 2,
-        y: from,
-        w: shoulder,
-        h: to - from,
-        colour: (strip.kind ? woodOf(woods, strip.kind, species) : species).colour,
-        seed: seedOf(strip.board ?? "top"),
-        grain: "x",
-        id: strip.board ? `strip:${strip.board}` : "top",
-      },
+      ...drawn(
+        {
+          colour: (strip.kind ? woodOf(woods, strip.kind, species) : species).colour,
+          seed: seedOf(strip.board ?? "top"),
+          id: strip.board ? `strip:${strip.board}` : "top",
+        },
+        ...ends,
+      ),
       ...(strip.board
         ? [
             {
@@ -59,17 +76,66 @@ export function panelItems(plan: Plan, piece: Piece, sample: number, exaggeratio
     ["dry", edges(top.dry.change)],
     ["wet", edges(top.wet.change)],
   ] as const)
-    items.push({
-      kind: "rect",
-      x: -shoulder / 2,
-      y: where.front,
-      w: shoulder,
-      h: where.back - where.front,
-      ink: season === "wet" ? "layout" : "hidden",
-      id: `outline-${season}`,
-    });
-  return items;
+    items.push(
+      ...(shape
+        ? [
+            {
+              kind: "path",
+              points: shape.map(([x, y]): Point => [x, stretched(y, where)]),
+              closed: true,
+              ink: season === "wet" ? "layout" : "hidden",
+              id: `outline-${season}`,
+            } as Item,
+          ]
+        : spansOf(at).map(([x, w]): Item => ({
+            kind: "rect",
+            ...{ x, w, y: where.front, h: where.back - where.front },
+            ink: season === "wet" ? "layout" : "hidden",
+            id: `outline-${season}`,
+          }))),
+    );
+  return [...items, ...middlePiece(plan)];
 }
+
+type Wood = Extract<Item, { kind: "wood" }>;
+
+/** Where what moves across lies along the top, from and how long: whole, or on both sides of a piece whose grain runs across. */
+function spansOf({ core: { shoulder }, parting }: Plan["geometry"]): [x: number, w: number][] {
+  const middle = parting?.middle ?? 0;
+  if (middle === 0) return [[-shoulder / 2, shoulder]];
+  const half = (shoulder - middle) / 2;
+  return [
+    [-shoulder / 2, half],
+    [middle / 2, half],
+  ];
+}
+
+/** A piece between two halves keeps its length: it stays as it is while they go along its edges. */
+function middlePiece({ geometry: { core, parting }, species, woods }: Plan): Item[] {
+  if (!parting || parting.middle === 0) return [];
+  const { middle } = parting;
+  return [
+    {
+      ...{ kind: "wood", x: -middle / 2, y: -core.width / 2, w: middle, h: core.width, grain: "y" },
+      ...{ colour: woodOf(woods, "middle-piece", species).colour, seed: seedOf("middle-piece"), id: "middle-piece" },
+    },
+    { kind: "rect", x: -middle / 2, y: -core.width / 2, w: middle, h: core.width, ink: "outline", id: "middle-piece" },
+  ];
+}
+
+/** The outline of a top that is no rectangle, from its middle, front below; null where it is one, or is drawn by what holds its ends. */
+function outlined({ geometry: at }: Plan, { form }: Piece): Spot[] | null {
+  const shaped = shapedTop(form.top, at);
+  if (!isWhole(form) || shaped.outline === "rectangle" || at.parting) return null;
+  return outlineOf({ ...shaped, length: at.top.length, width: at.top.width });
+}
+
+/** What of an outline lies between two lines across it. */
+const bandOf = (shape: readonly Spot[], from: number, to: number): Spot[] =>
+  between({ outer: straight(shape.map(([x, y]) => [y, x])), holes: [] }, from, to).outer.map(({ at: [y, x] }) => [
+    x,
+    y + from,
+  ]);
 
 /** Slats, each about its own middle; the rails below show through the gaps. */
 export function slatItems(

@@ -14,6 +14,8 @@ export interface Governing {
   id: string;
   travel: number[];
   play: { dry: number; wet: number };
+  /** its tongue goes in and out of what holds it: nothing slides in a slot beside it */
+  inAndOut?: true;
 }
 
 type Needs = Pick<Plan, "top" | "fasteners" | "breadboards" | "stiffeners" | "slats" | "framed">;
@@ -66,8 +68,10 @@ export function governing(plan: Needs, piece: Pick<Piece, "form" | "joints" | "c
       },
     };
   const line = fixedLine(piece.choices.fixedLine, top.width);
-  const across = plan.fasteners.filter((each) => each.run === "across");
-  if (across.length === 0)
+  const { fasteners } = plan;
+  const run = fasteners.some((each) => each.run === "across") ? "across" : "along";
+  const held = fasteners.filter((each) => each.run === run);
+  if (held.length === 0)
     return {
       what: "the edge of the top",
       room: "nothing",
@@ -75,21 +79,25 @@ export function governing(plan: Needs, piece: Pick<Piece, "form" | "joints" | "c
       travel: moving(line > top.width / 2 ? 0 : top.width, line),
       play: { dry: Infinity, wet: Infinity },
     };
-  const most = (each: (typeof across)[number]) => Math.max(Math.abs(each.wet), Math.abs(each.dry));
-  const fastener = across.reduce((a, b) => (most(b) > most(a) + 1e-9 ? b : a));
-  const play = wayOf(piece.joints).play(piece.joints, "across", worstTravel(plan.fasteners, "across"));
+  const most = (each: (typeof held)[number]) => Math.max(Math.abs(each.wet), Math.abs(each.dry));
+  const fastener = held.reduce((a, b) => (most(b) > most(a) + 1e-9 ? b : a));
+  const rail = run === "across" ? "across" : "long";
+  const play = wayOf(piece.joints).play(piece.joints, rail, worstTravel(fasteners, rail));
   const name = wayOf(piece.joints).names.one;
   return {
-    what: `the outermost end ${name}`,
+    what: `the outermost ${run === "across" ? "end " : ""}${name}`,
     room:
-      piece.joints.fastening === "button" || piece.joints.fastening === "slotted"
-        ? "its slot"
-        : piece.joints.fastening === "figure-8"
-          ? "its recess"
-          : piece.joints.fastening === "oversized"
-            ? "its hole"
-            : "there",
+      run === "along" && (piece.joints.fastening === "button" || piece.joints.fastening === "z-clip")
+        ? "its groove"
+        : piece.joints.fastening === "button" || piece.joints.fastening === "slotted"
+          ? "its slot"
+          : piece.joints.fastening === "figure-8"
+            ? "its recess"
+            : piece.joints.fastening === "oversized"
+              ? "its hole"
+              : "there",
     id: fastener.id,
+    ...(run === "along" ? { inAndOut: true } : {}),
     travel: moving(clamped(top.width / 2 - fastener.z, top.width), line),
     play,
   };
