@@ -3,6 +3,7 @@ import { describe, expect, it } from "vitest";
 import { bodyOf } from "../../assembly/part";
 import { bulkOf } from "../../assembly/solid";
 import { asBlank, asTop, behindInBlank } from "../../panels/row";
+import { BOUGHT_KINDS } from "../../piece/bought-choices";
 import type { Patch } from "../../piece/patch";
 import { boxOfPart, clashesInPoses, partOf } from "../../testing/clashes";
 import { demoBoard } from "../../testing/boards";
@@ -119,6 +120,13 @@ describe("told, and mended", () => {
     expect(verdict.text).toContain(words);
     expect(remediesThatFail(piece, id)).toEqual([]);
   });
+});
+
+it.each(BOUGHT_KINDS)("bought %s are bolted to what lies over them: a half, or the strip", (kind) => {
+  const plan = desk(at("form.kind", "bought"), at("form.bought.kind", kind));
+  expect(plan.failures).toEqual([]);
+  const over = plan.meetings.filter(({ joint }) => joint.receives === "top").map(({ receives }) => receives);
+  expect(over.filter((id) => !["T1", "T2", "TS"].includes(id))).toEqual([]);
 });
 
 it("any strip under any facing plans whole, and lies in nothing", { timeout: 60_000 }, () => {

@@ -79,9 +79,16 @@ export function parted<G extends PieceGeometry>(at: G, form: Form, asBuilt: read
   return { ...at, parting, row: row([left]), panels: [...(at.panels ?? []), beside, ...ofLeaves] };
 }
 
-/** The half over a place along the top. */
-export const halfAt = ({ parting }: Pick<PieceGeometry, "parting">, x: number): string =>
-  parting ? (Math.abs(x) < parting.middle / 2 ? "TM" : x < 0 ? "T1" : "T2") : "T";
+/** The part of the field over a place under the top: the whole, a half, what is between them. x and z from the middle of the top, mm */
+export function fieldAt(
+  { parting, inserted, top }: Pick<PieceGeometry, "parting" | "inserted" | "top">,
+  { x, z }: { x: number; z: number },
+): string {
+  if (parting) return Math.abs(x) < parting.middle / 2 ? "TM" : x < 0 ? "T1" : "T2";
+  if (!inserted) return "T";
+  const behind = top.width / 2 - z;
+  return behind < inserted.front ? "T1" : behind > inserted.front + inserted.width ? "T2" : "TS";
+}
 
 /** The top as it is sat at when all its leaves are in. */
 export const openTop = (form: Form): { length: number; width: number } => ({

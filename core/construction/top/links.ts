@@ -5,8 +5,8 @@ import type { Stiffeners } from "../../movement/flat";
 import { around, Link, point } from "../../movement/restraint";
 import type { Form } from "../../piece/schema";
 import { Remedy, set } from "../../verdict/verdict";
-import type { Inserted, PieceGeometry } from "../geometry";
-import { halfAt } from "../parting/parting";
+import type { PieceGeometry } from "../geometry";
+import { fieldAt } from "../parting/parting";
 import { slatLines } from "./core";
 import { slabOver, slabsOf } from "./slabs";
 import { slatScrews } from "./slat-screws";
@@ -39,15 +39,10 @@ export function partOver(
 ): string {
   const { ends } = form;
   if (at.core.slabs) return slabOver(slabsOf(form, at.top), at, { x, z })?.id ?? "SL1";
-  if (at.inserted) return besideBed(at.inserted, at.top.width / 2 - z);
-  if (ends === "none" || underOf(at, { x, z }) === "field") return halfAt(at, x);
+  if (ends === "none" || underOf(at, { x, z }) === "field") return fieldAt(at, { x, z });
   if (ends === "breadboards") return endBoardAt(x);
   return Math.abs(x) > at.core.shoulder / 2 ? frameAt("G", x) : frameAt("F", z);
 }
-
-/** Of a top round a strip, the part so far behind its front edge. */
-const besideBed = ({ front, width }: Inserted, behind: number): string =>
-  behind < front ? "T1" : behind > front + width ? "T2" : "TS";
 
 function breadboardLinks({ form, at, breadboards }: TopLinkFacts): Link[] {
   const { breadboard: choice } = form;
@@ -106,7 +101,7 @@ function stiffenerLinks({ at, stiffeners }: TopLinkFacts): Link[] {
         id: `${bolt.id}-${i + 1}`,
         name: kind === "channels" ? "the bolts of its channel" : "the screws of its batten",
         a: kind === "channels" ? `channel-${i + 1}` : places.length > 1 ? `J${i + 1}` : "J",
-        b: halfAt(at, x),
+        b: fieldAt(at, { x, z }),
         kind: bolt.fixed ? "screw" : "slot",
         hold: [bolt.fixed ? point(x) : null, null, point(z)],
         ...(bolt.fixed ? {} : { play: { axis: 2, range } }),

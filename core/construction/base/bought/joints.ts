@@ -4,7 +4,7 @@ import type { KindOfJoint } from "../../../joinery/kinds";
 import type { Form } from "../../../piece/schema";
 import { partOver } from "../../top/links";
 import { slabOver, slabsOf } from "../../top/slabs";
-import { halfAt } from "../../parting/parting";
+import { fieldAt } from "../../parting/parting";
 import type { BaseFacts } from "../base";
 import { axesOf } from "./parts";
 import { holesIn } from "./place";
@@ -85,7 +85,7 @@ export function boughtMeetings({ form, at, joints }: BaseFacts<Bought>): Meeting
         receives:
           slabs.length > 0
             ? partOver(form, at, { x, z: slabs.length > 1 && Math.abs(z) < plate.width / 2 ? plate.width / 2 : z })
-            : halfAt(at, x),
+            : fieldAt(at, { x, z }),
       },
       face: {
         at: [
