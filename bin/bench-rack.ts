@@ -9,7 +9,8 @@ import { USUAL_SHOP } from "../core/piece/shop";
 import { putBoards, rackPage } from "../store/boards";
 import { endPool, pool } from "../store/database";
 import { migrate } from "../store/migrate";
-import { addPiece, savePiece } from "../store/pieces";
+import { addPiece } from "../store/new-pieces";
+import { savePiece } from "../store/pieces";
 import { addWorkshop } from "../store/workshops";
 import { CHROMIUM_FLAGS, loadDemo, serve, startDatabase } from "./harness.mjs";
 

@@ -4,7 +4,7 @@ import { gzipSync } from "node:zlib";
 import { randomRack } from "../core/testing/boards";
 import { putBoards } from "../store/boards";
 import { endPool, pool } from "../store/database";
-import { addPiece } from "../store/pieces";
+import { addPiece } from "../store/new-pieces";
 import { DEMO_PIECES } from "../tests/generators/pieces";
 import { loadDemo, serve, startDatabase } from "./harness.mjs";
 

@@ -9,7 +9,7 @@ import { putBoards } from "../store/boards";
 import { mendBooks } from "../store/books";
 import { pool } from "../store/database";
 import { migrate } from "../store/migrate";
-import { addPiece } from "../store/pieces";
+import { addPiece } from "../store/new-pieces";
 import { addWorkshop } from "../store/workshops";
 
 const here = (file: string) => join(process.cwd(), "demo", file);

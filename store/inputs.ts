@@ -2,7 +2,7 @@ import { boardsNamed } from "../core/piece/copy";
 import { speciesUsed } from "../core/piece/kinds";
 import type { PlanInputs } from "../core/plan";
 import { OFFERED, offeredBoards } from "./offered";
-import { openPiece, OpenPiece } from "./pieces";
+import { openPiece, OpenPiece } from "./opened-pieces";
 import type { Workshop } from "./workshops";
 
 /** A piece as it is saved, and everything its plan is computed from; null when it is not here. */

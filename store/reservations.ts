@@ -1,5 +1,6 @@
 import type { PoolClient } from "pg";
 import { followed, LeftOf, Stretch, stretchesOf } from "../core/layout/stretches";
+import { boardsOf } from "../core/piece/copy";
 import type { Piece } from "../core/piece/schema";
 import type { Shop } from "../core/piece/shop";
 import { note } from "./history";
@@ -204,3 +205,11 @@ export async function handOver(
       { kind: "reserved", body: { piece } },
     );
 }
+
+/** Boards a save of this record touches: those it reserves, those it has sawn, and their offcuts. */
+export const touchedBy = (piece: Piece): string[] => [
+  ...new Set([
+    ...boardsOf(piece),
+    ...piece.cutting.sawn.flatMap((each) => [each.board.id, ...each.offcuts.map((offcut) => offcut.id)]),
+  ]),
+];

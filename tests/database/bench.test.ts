@@ -7,7 +7,9 @@ import { putBoards } from "../../store/boards";
 import { pool } from "../../store/database";
 import { savedInputs } from "../../store/inputs";
 import { OFFERED, offeredBoards } from "../../store/offered";
-import { addPiece, openPiece, savePiece, setPutAway } from "../../store/pieces";
+import { addPiece } from "../../store/new-pieces";
+import { openPiece } from "../../store/opened-pieces";
+import { savePiece, setPutAway } from "../../store/pieces";
 import {
   benchPage,
   benchSum,

@@ -9,16 +9,9 @@ import { demoBoard } from "../../core/testing/boards";
 import { addBoard, boardOf, changeBoard, putBoards, rack, standingOf } from "../../store/boards";
 import { differencesInBooks, mendBooks } from "../../store/books";
 import { pool, transaction } from "../../store/database";
-import {
-  addPiece,
-  deletePiece,
-  importPiece,
-  openPiece,
-  pastOf,
-  savePiece,
-  setPutAway,
-  stateOf,
-} from "../../store/pieces";
+import { addPiece, importPiece } from "../../store/new-pieces";
+import { openPiece, pastOf, stateOf } from "../../store/opened-pieces";
+import { deletePiece, savePiece, setPutAway } from "../../store/pieces";
 import { DAY, edit, findDatabase, onlyShop, piece, plain, withBoards } from "./shop";
 
 let shop: string;

@@ -15,7 +15,9 @@ import { pool } from "../../store/database";
 import { historyOf } from "../../store/history";
 import { migrate } from "../../store/migrate";
 import { ordersOf, placeOrder, receiveDue, receiveOrder, soldBy } from "../../store/orders";
-import { addPiece, openPiece, savePiece } from "../../store/pieces";
+import { addPiece } from "../../store/new-pieces";
+import { openPiece } from "../../store/opened-pieces";
+import { savePiece } from "../../store/pieces";
 import { addWorkshop } from "../../store/workshops";
 
 const DAY = "2026-11-23";

@@ -7,7 +7,7 @@ import { randomCutting } from "../../core/testing/cutting-model";
 import { pool } from "../../store/database";
 import { jobOf, openJob, reportJob, stopJob, takeJob } from "../../store/jobs";
 import { migrate } from "../../store/migrate";
-import { addPiece } from "../../store/pieces";
+import { addPiece } from "../../store/new-pieces";
 import { addWorkshop } from "../../store/workshops";
 import { runSearches } from "../../workers/run-searches";
 

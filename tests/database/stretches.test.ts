@@ -10,7 +10,9 @@ import { differencesInBooks } from "../../store/books";
 import { boardOf, rack, rackPage } from "../../store/boards";
 import { pool } from "../../store/database";
 import { historyOf } from "../../store/history";
-import { addPiece, importPiece, openPiece, savePiece, setPutAway } from "../../store/pieces";
+import { addPiece, importPiece } from "../../store/new-pieces";
+import { openPiece } from "../../store/opened-pieces";
+import { savePiece, setPutAway } from "../../store/pieces";
 import { findDatabase, onlyShop, piece } from "./shop";
 
 const DAY = "2026-11-23";

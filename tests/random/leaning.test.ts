@@ -39,7 +39,8 @@ const LEANINGS = {
   "a curved bevel": [at("form.top.edge.kind", "bevel-below"), at("form.top.outline", "ellipse")],
 } as const;
 
-const MENDS = /rebat|heads-|hatch|case-bow|case-strip|back-seams|middle|form.bevel|form.facing|splay|in-leg|feet-out|plates-aslant|joints.length/;
+const MENDS =
+  /rebat|heads-|hatch|case-bow|case-strip|back-seams|middle|form.bevel|form.facing|splay|in-leg|feet-out|plates-aslant|joints.length/;
 
 /** What is wrong with a piece: what failed, said nonsense, fills another’s room though nothing is told, or is not mended by what is offered. */
 function faultsOf(piece: Piece, mends: RegExp): string[] {

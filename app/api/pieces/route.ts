@@ -2,7 +2,7 @@ import * as v from "valibot";
 import { readPiece } from "../../../core/formats/piece-file";
 import { freshPiece } from "../../../core/piece/fresh";
 import { name } from "../../../core/piece/fields";
-import { addPiece, importPiece } from "../../../store/pieces";
+import { addPiece, importPiece } from "../../../store/new-pieces";
 import { currentWorkshop } from "../../../store/workshops";
 import { isoToday, readJson, refuse, refuseFault, route } from "../answer";
 

@@ -3,7 +3,7 @@ import type { ReactNode } from "react";
 import { speciesUsed } from "../../../core/piece/kinds";
 import { boardsNamed } from "../../../core/piece/copy";
 import { AT_ONCE, offeredBoards } from "../../../store/offered";
-import { openPiece } from "../../../store/pieces";
+import { openPiece } from "../../../store/opened-pieces";
 import { currentWorkshop } from "../../../store/workshops";
 import { LitProvider } from "../../../ui/piece/lit";
 import { PieceNotes } from "../../../ui/piece/PieceNotes";

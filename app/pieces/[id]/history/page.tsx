@@ -1,5 +1,5 @@
 import { notFound } from "next/navigation";
-import { pastOf } from "../../../../store/pieces";
+import { pastOf } from "../../../../store/opened-pieces";
 import { currentWorkshop } from "../../../../store/workshops";
 import { HistoryView } from "../../../../ui/piece/HistoryView";
 import { isId } from "../../../api/answer";

@@ -17,7 +17,7 @@ import {
   savePriceList,
   soldBy,
 } from "../../../../../store/orders";
-import { openPiece } from "../../../../../store/pieces";
+import { openPiece } from "../../../../../store/opened-pieces";
 import { currentWorkshop } from "../../../../../store/workshops";
 import { isId, isoToday, noPiece, readJson, refuse, refuseFault, route } from "../../../answer";
 

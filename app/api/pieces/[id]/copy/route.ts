@@ -1,5 +1,6 @@
 import { copyOf } from "../../../../../core/piece/copy";
-import { addPiece, openPiece } from "../../../../../store/pieces";
+import { addPiece } from "../../../../../store/new-pieces";
+import { openPiece } from "../../../../../store/opened-pieces";
 import { currentWorkshop } from "../../../../../store/workshops";
 import { isId, noPiece, route } from "../../../answer";
 

@@ -1,5 +1,5 @@
 import { writePiece } from "../../../../../core/formats/piece-file";
-import { openPiece } from "../../../../../store/pieces";
+import { openPiece } from "../../../../../store/opened-pieces";
 import { currentWorkshop } from "../../../../../store/workshops";
 import { isId, noPiece, route } from "../../../answer";
 

@@ -2,7 +2,7 @@ import { boardsNamed } from "../../../../../core/piece/copy";
 import { speciesUsed } from "../../../../../core/piece/kinds";
 import { isKeepable } from "../../../../../core/piece/fields";
 import { OFFERED, offeredBoards } from "../../../../../store/offered";
-import { openPiece } from "../../../../../store/pieces";
+import { openPiece } from "../../../../../store/opened-pieces";
 import { currentWorkshop } from "../../../../../store/workshops";
 import { isBoardName, isId, noPiece, refuse, route } from "../../../answer";
 

@@ -1,4 +1,4 @@
-import { stateOf } from "../../../../../../store/pieces";
+import { stateOf } from "../../../../../../store/opened-pieces";
 import { currentWorkshop } from "../../../../../../store/workshops";
 import { isId, noPiece, route } from "../../../../answer";
 
