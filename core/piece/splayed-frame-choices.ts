@@ -32,6 +32,8 @@ const splayedFrameSchema = v.strictObject({
     end: distance("set-in of the heads from the ends", 1200),
     side: distance("set-in of the heads from the sides", 1200),
   }),
+  /** below the rails; where those end at them legs have flat faces */
+  shape: v.optional(choice("legs below the rails", ["square", "round"]), "square"),
   section: size("leg section", 20, 200),
   foot: size("leg section at the foot", 12, 200),
   rail: v.strictObject({
@@ -57,7 +59,7 @@ export const USUAL_SPLAYED_FRAME: SplayedFrameChoices = {
   ...{ stand: "corners", ring: USUAL_RING },
   splay: { end: 8, side: 8 },
   setIn: { end: 130, side: 105 },
-  ...{ section: 60, foot: 36 },
+  ...{ shape: "square", section: 60, foot: 36 },
   rail: { depth: 75, thickness: 22, reveal: 3, stands: "leaning" },
   low: { kind: "none", height: 150, depth: 38, thickness: 24 },
 };

@@ -29,6 +29,7 @@ const LEANINGS = {
   ],
   "a piece across": [at("form.parting.kind", "middle"), at("form.kind", "leg-and-apron")],
   "splayed legs in a round": [
+    at("form.splayedFrame.shape", "round"),
     ...[at("form.kind", "splayed-frame"), at("form.splayedFrame.stand", "round"), at("form.use", "side")],
     at("form.top.outline", "ellipse"),
   ],
@@ -40,7 +41,7 @@ const LEANINGS = {
 } as const;
 
 const MENDS =
-  /rebat|heads-|hatch|case-bow|case-strip|back-seams|middle|form.bevel|form.facing|splay|in-leg|feet-out|plates-aslant|joints.length/;
+  /rebat|heads-|hatch|case-bow|case-strip|back-seams|middle|form.bevel|form.facing|splay|turned|in-leg|feet-out|plates-aslant|joints.length/;
 
 /** What is wrong with a piece: what failed, said nonsense, fills another’s room though nothing is told, or is not mended by what is offered. */
 function faultsOf(piece: Piece, mends: RegExp): string[] {

@@ -51,6 +51,15 @@ export function SplayedFrameFields() {
             {angle("Splay toward the sides, degrees", frame.splay.side, "splay", "side")}
           </>
         )}
+        <Choice
+          label="Below the rails"
+          value={frame.shape}
+          options={[
+            { value: "square", name: "Square, or tapered" },
+            { value: "round", name: "Turned round" },
+          ]}
+          onTake={(value) => set("Legs below the rails", at("shape"), value)}
+        />
         {size("Leg section", frame.section, "section")}
         {size("Leg section at the foot", frame.foot, "foot")}
         {round ? (

@@ -7,7 +7,7 @@ import { Step, stepOf as step, TIME } from "../../../steps/step";
 import { mm, set, Verdict, verdict } from "../../../verdict/verdict";
 import { USUAL } from "../../usual";
 import type { BaseRuleFacts } from "../base";
-import { coneRound } from "../round-leg";
+import { coneRound, turningSaid } from "../round-leg";
 import type { LegAndApron } from "./place";
 
 /** A cone, or a cylinder, from the floor to under the rails, and the square head above; null where no leg is left below. */
@@ -66,13 +66,7 @@ export const taperStep = (form: Form, at: Pick<LegAndApron, "leg">): Step =>
   step({
     id: "taper",
     ...(form.leg.taper === "turned"
-      ? {
-          title: "Turn the legs below the rails",
-          detail: `Centres on both ends, the mortises filled with offcuts. A knife line all round ${USUAL.taperBelow} mm below the rails’ lower edge, then the shoulder with the skew’s long point, down to ${mm(at.leg.section)}; from there straight to ${mm(at.leg.foot)} at the foot, by calipers every 100 mm. One leg first; the others beside it.`,
-          check: "A straightedge along each touches from shoulder to foot; all four alike by eye, side by side.",
-          caution:
-            "Square corners that turn can’t be seen: the rest clear of them, turned round by hand first; a face shield.",
-        }
+      ? turningSaid({ wide: at.leg.section, foot: at.leg.foot, all: "all four" })
       : {
           title: "Taper the legs",
           detail: "From 10 mm below the rail to the foot, after the joints are cut.",

@@ -1,7 +1,7 @@
 import { dimension, formEdit, Item } from "../../../drawing/scene";
 import type { Form } from "../../../piece/schema";
 import { feetSpans } from "../feet-span";
-import { innerAt, outerAt } from "./legs";
+import { footIn, innerAt, outerAt } from "./legs";
 import { lowest, SplayedFrame } from "./place";
 
 /** What may be typed on the views of splayed legs under rails. */
@@ -26,6 +26,7 @@ export function splayedFrameDimensions(form: Form, at: SplayedFrame): { plan: It
     ];
   };
   const foot = outerAt(legs, legs.end, 60);
+  const inside = footIn(legs, legs.end);
   const [first] = round?.spokes ?? [];
   return {
     plan: [
@@ -54,7 +55,7 @@ export function splayedFrameDimensions(form: Form, at: SplayedFrame): { plan: It
       ...(round
         ? []
         : [
-            dimension([innerAt(legs, legs.end, 60), 60], [foot, 60], {
+            dimension([innerAt(legs, legs.end, 60) + inside, 60], [foot - inside, 60], {
               offset: 0,
               value: form.splayedFrame.foot,
               edit: formEdit("Leg section at the foot", "splayedFrame", "foot"),

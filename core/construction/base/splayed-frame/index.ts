@@ -52,7 +52,7 @@ export const splayedFrame: Base<SplayedFrame> = {
   sizes: (_, { legs, rail, lows, choices }) => [
     [
       "Legs",
-      `${legs.ring?.spokes.length ?? 4} of ${mm(legs.section)} square${choices.foot < legs.section ? `, ${mm(choices.foot)} at the foot` : ""}, ${mm(legs.under * legs.stretch)} along an edge, ${legs.resultant.toFixed(1)}° from upright`,
+      `${legs.ring?.spokes.length ?? 4} of ${mm(legs.section)} square${legs.turned ? `, turned below the rails to ${mm(legs.turned.foot)}` : choices.foot < legs.section ? `, ${mm(choices.foot)} at the foot` : ""}, ${mm(legs.under * legs.stretch)} along an edge, ${legs.resultant.toFixed(1)}° from upright`,
     ],
     ["Rails", `${mm(rail.depth)} by ${fine(rail.thickness)}`],
     ...(lows.length > 0

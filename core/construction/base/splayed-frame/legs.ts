@@ -1,9 +1,11 @@
 /** What legs under rails are, and four at the corners: those splay both ways, their faces run with the rails, level cuts are rectangles. mm, x along the top, y up, z across it. */
-import { Place, toPart } from "../../../assembly/place";
+import type { AssemblyPart } from "../../../assembly/part";
+import { HOME, Place, toPart, toPiece } from "../../../assembly/place";
 import type { Plane, Shape } from "../../../assembly/shape";
 import { add, cross, dot, minus, times, unit, Vec } from "../../../assembly/vector";
 import type { SplayedFrameChoices } from "../../../piece/splayed-frame-choices";
 import { USUAL } from "../../usual";
+import { coneRound } from "../round-leg";
 import { steady } from "../../../units/steady";
 
 /**
@@ -42,7 +44,21 @@ export interface SplayedLegs {
   stretch: number;
   /** below this height the inner faces taper; 0 where they don't */
   taperFrom: number;
+  turned: TurnedLegs | null;
 }
+
+/** Turned below the rails about the blank's own middle: from where, how thick there and at the floor, mm. */
+export interface TurnedLegs {
+  below: number;
+  wide: number;
+  foot: number;
+}
+
+/** How far in from its square's outside a foot stands, level, this way: turned legs lose as much on all sides. */
+export const footIn = (
+  { turned }: Pick<SplayedLegs, "turned">,
+  { level, foot }: Pick<Way, "level" | "foot">,
+): number => (turned ? (level - foot) / 2 : 0);
 
 const rad = (degrees: number) => (degrees * Math.PI) / 180;
 const deg = (radians: number) => (radians * 180) / Math.PI;
@@ -53,7 +69,7 @@ const deg = (radians: number) => (radians * 180) / Math.PI;
  * @source derived: their normals (0, tan b, 1) and (1, tan a, 0) meet at 90° less asin(sin a sin b); tan R = √(tan² a + tan² b)
  */
 export function legsOf(
-  { splay, setIn, section, foot, rail }: SplayedFrameChoices,
+  { splay, setIn, section, foot, rail, shape }: SplayedFrameChoices,
   top: { length: number; width: number },
   under: number,
 ): SplayedLegs {
@@ -62,7 +78,9 @@ export function legsOf(
   // the square blank keeps its front and back; the other two are planed off square within it
   const across = { end: section * steady(Math.cos(backed) - Math.sin(backed)), side: section };
   const foots = Math.min(section, foot);
-  const taperFrom = foots < section ? Math.max(0, under - rail.depth - USUAL.taperBelow) : 0;
+  const below = Math.max(0, under - rail.depth - USUAL.taperBelow);
+  const round = shape === "round";
+  const taperFrom = foots < section && !round ? below : 0;
   const way = (angle: number, whole: number, inset: number, size: number): Way => {
     const [tan, cos] = [steady(Math.tan(angle)), steady(Math.cos(angle))];
     const level = size / cos;
@@ -75,6 +93,7 @@ export function legsOf(
   const [p, q] = [steady(Math.tan(a)), steady(Math.tan(b))];
   return {
     ring: null,
+    turned: round && below > 0 ? { below, wide: across.end, foot: foots } : null,
     ...{ under, section, across, taperFrom, backed: deg(backed) },
     end: way(a, top.length, setIn.end, across.end),
     side: way(b, top.width, setIn.side, across.side),
@@ -96,6 +115,25 @@ export function innerAt(legs: Pick<SplayedLegs, "under" | "taperFrom">, way: Way
 }
 export const slopeAt = ({ taperFrom }: Pick<SplayedLegs, "taperFrom">, way: Way, y: number): number =>
   y >= taperFrom ? way.tan : way.taper;
+
+/** A leg as it is seen square to the way it leans: from its outer corner under the top down and round, out from the middle and up. mm */
+export function legFrom(legs: SplayedLegs, way: Way): [out: number, up: number][] {
+  const { under, taperFrom, turned } = legs;
+  const at = (of: typeof outerAt, up: number, inward = 0): [number, number] => [of(legs, way, up) + inward, up];
+  if (turned) {
+    const shoulder = (way.level - turned.wide / way.cos) / 2;
+    const foot = footIn(legs, way);
+    return [
+      ...[at(outerAt, under), at(outerAt, turned.below), at(outerAt, turned.below, -shoulder), at(outerAt, 0, -foot)],
+      ...[at(innerAt, 0, foot), at(innerAt, turned.below, shoulder), at(innerAt, turned.below), at(innerAt, under)],
+    ];
+  }
+  return [
+    at(outerAt, under),
+    at(outerAt, 0),
+    ...[0, ...(taperFrom > 0 ? [taperFrom] : []), under].map((up) => at(innerAt, up)),
+  ];
+}
 
 /** Legs on a circle: how each leans, straight out from the middle, and where they stand. */
 export interface Ring {
@@ -122,16 +160,15 @@ export const cornerAt = (x: number, z: number): string =>
   CORNERS.find((each) => each.x === Math.sign(x) && each.z === Math.sign(z))?.id ?? CORNERS[0].id;
 
 /** A leg in its own frame: the blank's box from over both points, planed, tapered and cut level. */
-export function legBody(legs: SplayedLegs, { x: sx, z: sz }: Corner): { shape: Shape; place: Place } {
+export function legBody(legs: SplayedLegs, { x: sx, z: sz }: Corner): LegBody {
   const { end, side, under, taperFrom } = legs;
   const grain = unit([-sx * end.tan, 1, -sz * side.tan]);
   // out of the front face
   const face = unit([0, side.tan, sz]);
-  const corners = [0, under].flatMap((y) =>
+  const cornersAt = (y: number) =>
     [outerAt(legs, end, y), outerAt(legs, end, y) - end.level].flatMap((x) =>
       [outerAt(legs, side, y), outerAt(legs, side, y) - side.level].map((z): Vec => [sx * x, y, sz * z]),
-    ),
-  );
+    );
   const outside: Vec = [sx * end.head, under, sz * side.head];
   const inside: Vec = minus(outside, [sx * end.level, 0, sz * side.level]);
   const begins: Vec = [sx * innerAt(legs, end, taperFrom), taperFrom, sz * innerAt(legs, side, taperFrom)];
@@ -139,7 +176,7 @@ export function legBody(legs: SplayedLegs, { x: sx, z: sz }: Corner): { shape: S
     [from, [-sx, -slopes.end, 0]],
     [from, [0, -slopes.side, -sz]],
   ];
-  return planedLeg({ grain, face, corners }, [
+  return planedLeg({ grain, face, legs, cornersAt }, [
     [
       [0, 0, 0],
       [0, -1, 0],
@@ -155,12 +192,22 @@ export function legBody(legs: SplayedLegs, { x: sx, z: sz }: Corner): { shape: S
 /** A point of a face that is planed or sawn, and which way what falls off lies. */
 export type Facet = readonly [through: Vec, waste: Vec];
 
-/** A leg out of its blank: as long, wide and thick as it takes to hold all of its corners. @param face  square to its grain, out of one side of the blank */
-export function planedLeg(
-  { grain, face, corners }: { grain: Vec; face: Vec; corners: readonly Vec[] },
-  facets: readonly Facet[],
-): { shape: Shape; place: Place } {
+/** A leg where it stands; of a turned one the square head is added to what is round. */
+export type LegBody = Pick<AssemblyPart, "shape" | "place" | "adds">;
+
+interface Blank {
+  grain: Vec;
+  /** square to its grain, out of one side of the blank */
+  face: Vec;
+  legs: Pick<SplayedLegs, "under" | "turned">;
+  /** of the square at a height, before anything is planed off it */
+  cornersAt: (y: number) => Vec[];
+}
+
+/** A leg out of its blank: as long, wide and thick as it takes to hold all of its corners. */
+export function planedLeg({ grain, face, legs, cornersAt }: Blank, facets: readonly Facet[]): LegBody {
   const width = cross(face, grain);
+  const corners = [0, legs.under].flatMap(cornersAt);
   const span = (way: Vec) => {
     const all = corners.map((corner) => dot(corner, way));
     return { from: Math.min(...all), size: Math.max(...all) - Math.min(...all) };
@@ -175,7 +222,31 @@ export function planedLeg(
     through: toPart(place, through),
     waste: toPart({ ...place, at: [0, 0, 0] }, waste),
   });
-  return { place, shape: { ...{ length: g.size, width: w.size, thickness: t.size }, planes: facets.map(plane) } };
+  const shape: Shape = { ...{ length: g.size, width: w.size, thickness: t.size }, planes: facets.map(plane) };
+  if (!legs.turned) return { place, shape, adds: [] };
+  const { below, wide, foot } = legs.turned;
+  // the shoulder is square to the grain: nothing above the height it begins at is turned
+  const from = Math.min(...cornersAt(below).map((corner) => dot(corner, grain))) - g.from;
+  const middle = w.size / 2;
+  const floor = -toPiece(place, [0, middle, middle])[1] / grain[1];
+  // legs too short for it stay as they are sawn
+  if (from - floor < 1) return { place, shape, adds: [] };
+  const round = coneRound({ from: floor, to: from, low: foot / 2, high: wide / 2, middle });
+  return {
+    place,
+    shape: { ...shape, planes: [...shape.planes!, ...round] },
+    adds: [
+      {
+        by: "leg",
+        shows: true,
+        shape: {
+          ...{ ...shape, length: shape.length - from },
+          planes: shape.planes!.map(({ through: [x, y, z], waste }) => ({ through: [x - from, y, z], waste })),
+        },
+        place: { ...HOME, at: [from, 0, 0] },
+      },
+    ],
+  };
 }
 
 /**

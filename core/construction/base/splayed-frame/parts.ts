@@ -2,6 +2,7 @@ import type { Meeting } from "../../../assembly/meeting";
 import type { AssemblyPart } from "../../../assembly/part";
 import { cross, dot } from "../../../assembly/vector";
 import type { KindOfJoint } from "../../../joinery/kinds";
+import { fine } from "../../../verdict/verdict";
 import type { BaseFacts } from "../base";
 import { CORNERS, legBody, legCut, SplayedLegs } from "./legs";
 import { isRing, SplayedFrame } from "./place";
@@ -42,9 +43,16 @@ const standing = (legs: SplayedLegs) =>
 
 function legNote(legs: SplayedLegs): string {
   const { gauge, blade } = legCut(legs);
-  return isRing(legs)
-    ? `Ends level and parallel: ${degrees(gauge)} off square; two faces planed ${degrees(legs.backed)} off the inner one, to a ridge in its middle.`
-    : `Ends level and parallel: ${degrees(gauge)} off square, the blade ${degrees(blade)} over; two are the mirror of the other two.`;
+  const turned = legs.turned
+    ? ` Turned round below the rails, from ${fine(legs.turned.wide)} to ${fine(legs.turned.foot)}.`
+    : "";
+  return `${endsSaid()}${turned}`;
+
+  function endsSaid() {
+    return isRing(legs)
+      ? `Ends level and parallel: ${degrees(gauge)} off square; two faces planed ${degrees(legs.backed)} off the inner one, to a ridge in its middle.`
+      : `Ends level and parallel: ${degrees(gauge)} off square, the blade ${degrees(blade)} over; two are the mirror of the other two.`;
+  }
 }
 
 /** Legs, rails under the top and stretchers low between them, without their joints. */

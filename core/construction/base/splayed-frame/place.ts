@@ -3,7 +3,7 @@ import type { AsBuilt, Form } from "../../../piece/schema";
 import type { SplayedFrameChoices } from "../../../piece/splayed-frame-choices";
 import { Bearer, Footprint, frameRound, PieceGeometry } from "../../geometry";
 import { topOf } from "../../top/core";
-import { CORNERS, cornerAt, innerAt, legsOf, outerAt, Ring, slopeAt, SplayedLegs, Way } from "./legs";
+import { CORNERS, cornerAt, footIn, innerAt, legsOf, outerAt, Ring, slopeAt, SplayedLegs, Way } from "./legs";
 import { railsRound, ringOf, ringStands } from "./ring";
 import { halfAt, levelOf, Stick } from "./sticks";
 
@@ -44,7 +44,8 @@ export function placeSplayedFrame(form: Form, asBuilt: readonly AsBuilt[]): Spla
       ...{ reach: innerAt(legs, ends, under), end: ends.tan },
     };
   });
-  const lows = lowSticks(choices, legs);
+  // a stretcher wants a flat face to end at
+  const lows = legs.turned ? [] : lowSticks(choices, legs);
   const feet = standsAt(legs, 0, { end: legs.end.foot, side: legs.side.foot });
   return {
     kind: "splayed-frame",
@@ -99,9 +100,10 @@ export const waysOf = (legs: SplayedLegs, { run }: Pick<Stick, "run">): [out: Wa
 /** Level cuts across all legs at a height; at corners each of a size both ways. */
 function standsAt(legs: SplayedLegs, y: number, { end, side }: { end: number; side: number }): Footprint[] {
   if (isRing(legs)) return ringStands(legs, y);
+  const into = (way: Way) => (y === 0 ? footIn(legs, way) : 0);
   return CORNERS.map(({ x, z }) => ({
-    x: x * (outerAt(legs, legs.end, y) - end / 2),
-    z: z * (outerAt(legs, legs.side, y) - side / 2),
+    x: x * (outerAt(legs, legs.end, y) - into(legs.end) - end / 2),
+    z: z * (outerAt(legs, legs.side, y) - into(legs.side) - side / 2),
     ...{ length: end, width: side },
   }));
 }

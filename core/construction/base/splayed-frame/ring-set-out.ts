@@ -1,7 +1,7 @@
 /** A leg in a round from its side, and its head from above with the two rails that end there, full size. mm */
 import { dimension, Item, line, Point, Scene } from "../../../drawing/scene";
 import type { Species } from "../../../wood/species";
-import { innerAt, outerAt, Ring, SplayedLegs } from "./legs";
+import { innerAt, legFrom, outerAt, Ring, SplayedLegs } from "./legs";
 import type { SplayedFrame } from "./place";
 import { headFrom } from "./ring";
 import { levelOf } from "./sticks";
@@ -19,12 +19,7 @@ export function ringSetOut(at: SplayedFrame, legs: SplayedLegs & { ring: Ring },
   ];
   const start = innerAt(legs, lean, under) - 40;
   const x = (far: number) => far - start;
-  const begins = legs.taperFrom > 0 ? [legs.taperFrom] : [];
-  const sideOn: Point[] = [
-    [x(lean.head), under],
-    [x(outerAt(legs, lean, 0)), 0],
-    ...[0, ...begins, under].map((y): Point => [x(innerAt(legs, lean, y)), y]),
-  ];
+  const sideOn = legFrom(legs, lean).map(([far, up]): Point => [x(far), up]);
   const foot = x(outerAt(legs, lean, 0));
   // from above, the middle of the table to the left
   const from = foot + GAP;

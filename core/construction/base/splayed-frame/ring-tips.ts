@@ -3,7 +3,7 @@ import { mm, Remedy, set, Verdict } from "../../../verdict/verdict";
 import type { BaseRuleFacts } from "../base";
 import { LEAN } from "../tipping";
 import { pushAt, tipsBetween } from "../tips-between-feet";
-import { outerAt, Ring, SplayedLegs } from "./legs";
+import { footIn, outerAt, Ring, SplayedLegs } from "./legs";
 import type { SplayedFrame } from "./place";
 import { spokesOf } from "./ring";
 
@@ -18,7 +18,7 @@ export function tipsInRound(
 ): Verdict {
   const { legs: count, turn, setIn } = form.splayedFrame.ring;
   const pushed = (on: number, to: number) => {
-    const foot = outerAt(legs, legs.ring.lean, 0) + setIn - to;
+    const foot = outerAt(legs, legs.ring.lean, 0) - footIn(legs, legs.ring.lean) + setIn - to;
     const arms = spokesOf(on, turn).map((spoke) => ({ ...spoke, foot }));
     return pushAt({ arms, top: at.top }, weight, form.top.outline === "ellipse");
   };

@@ -2,14 +2,12 @@
  * Legs on a circle under rails from one to the next: each leans straight out, and has two faces planed on its inner side, each square to the
  * rail that ends there. Level cuts are houses whose ridge looks at the middle. mm, x along the top, y up, z across it
  */
-import type { Place } from "../../../assembly/place";
-import type { Shape } from "../../../assembly/shape";
 import { add, times, unit, Vec } from "../../../assembly/vector";
 import type { SplayedFrameChoices } from "../../../piece/splayed-frame-choices";
 import { steady, turnOf } from "../../../units/steady";
 import type { Footprint } from "../../geometry";
 import { USUAL } from "../../usual";
-import { Facet, innerAt, outerAt, planedLeg, Ring, SplayedLegs, Way } from "./legs";
+import { Facet, innerAt, LegBody, outerAt, planedLeg, Ring, SplayedLegs, Way } from "./legs";
 
 const deg = (radians: number) => (radians * 180) / Math.PI;
 
@@ -20,14 +18,17 @@ const deg = (radians: number) => (radians * 180) / Math.PI;
  * @source derived: n legs lean s; a rail runs sin(180°/n) outward and looks cos(180°/n) outward; its face is planed atan(cot(180°/n) cos s) off the inner one
  */
 export function ringOf(
-  { ring: { legs: count, turn, splay, setIn }, section, foot, rail }: SplayedFrameChoices,
+  { ring: { legs: count, turn, splay, setIn }, section, foot, rail, shape }: SplayedFrameChoices,
   radius: number,
   under: number,
 ): SplayedLegs & { ring: Ring } {
   const { sin, cos, tan } = turnOf(splay);
   const half = turnOf(180 / count);
   const small = Math.min(section, foot);
-  const taperFrom = small < section ? Math.max(0, under - rail.depth - USUAL.taperBelow) : 0;
+  const below = Math.max(0, under - rail.depth - USUAL.taperBelow);
+  const round = shape === "round";
+  const taperFrom = small < section && !round ? below : 0;
+  const backed = steady(Math.atan((half.cos / half.sin) * cos));
   const tapers = taperFrom > 0;
   const lean: Way = {
     ...{ tan, sin, cos, degrees: splay, head: radius - setIn, level: section / cos, foot: small / cos },
@@ -57,7 +58,9 @@ export function ringOf(
       cos: steady(Math.sqrt(1 - (sin * half.cos) ** 2)),
       outTaper: face.taper - narrows / half.sin,
     },
-    backed: steady(deg(Math.atan((half.cos / half.sin) * cos))),
+    backed: deg(backed),
+    // as thick as both planed faces leave it
+    turned: round && below > 0 ? { below, wide: section * steady(Math.cos(backed)), foot: small } : null,
     ...{ resultant: splay, stretch: 1 / cos },
   };
 }
@@ -98,6 +101,15 @@ export function headFrom(legs: SplayedLegs & { ring: Ring }, y: number): [out: n
 /** Level cuts of all legs at a height, by the boxes they fit in. */
 export const ringStands = (legs: SplayedLegs & { ring: Ring }, y: number): Footprint[] =>
   legs.ring.spokes.map((spoke) => {
+    const { lean } = legs.ring;
+    if (legs.turned && y === 0) {
+      const middle = outerAt(legs, lean, 0) - lean.level / 2;
+      const [long, wide] = [lean.foot, legs.turned.foot];
+      return {
+        ...{ x: spoke.x * middle, z: spoke.z * middle },
+        ...{ length: Math.hypot(spoke.x * long, spoke.z * wide), width: Math.hypot(spoke.z * long, spoke.x * wide) },
+      };
+    }
     const corners = headFrom(legs, y).map(([far, aside]) => ({
       x: spoke.x * far - spoke.z * aside,
       z: spoke.z * far + spoke.x * aside,
@@ -111,10 +123,7 @@ export const ringStands = (legs: SplayedLegs & { ring: Ring }, y: number): Footp
   });
 
 /** A leg in its own frame: out of a square blank, its outer face square to the way it leans. */
-export function ringLegBody(
-  legs: SplayedLegs & { ring: Ring },
-  spoke: Ring["spokes"][number],
-): { shape: Shape; place: Place } {
+export function ringLegBody(legs: SplayedLegs & { ring: Ring }, spoke: Ring["spokes"][number]): LegBody {
   const { lean, sin, cos } = legs.ring;
   const { under, taperFrom, section, end } = legs;
   const out: Vec = [spoke.x, 0, spoke.z];
@@ -125,9 +134,8 @@ export function ringLegBody(
   const at = (far: number, side: number, y: number): Vec => add(add(times(out, far), times(aside, side)), [0, y, 0]);
   const outside = (y: number) => outerAt({ under, taperFrom: 0 }, lean, y);
   // the blank before its inner side is planed: a square over the whole length
-  const corners = [0, under].flatMap((y) =>
-    [outside(y), outside(y) - lean.level].flatMap((far) => [-1, 1].map((side) => at(far, (side * section) / 2, y))),
-  );
+  const cornersAt = (y: number) =>
+    [outside(y), outside(y) - lean.level].flatMap((far) => [-1, 1].map((side) => at(far, (side * section) / 2, y)));
   /** toward the rail on one side: inward, and aside */
   const planed = (y: number, slope: number): Facet[] =>
     [-1, 1].map((side): Facet => [
@@ -137,7 +145,7 @@ export function ringLegBody(
   const narrows = taperFrom > 0 ? (section / 2 - halfWide(legs, 0)) / taperFrom : 0;
   const sides = (slope: number): Facet[] =>
     [-1, 1].map((side): Facet => [at(0, (side * section) / 2, taperFrom), add(times(aside, side), times(up, -slope))]);
-  return planedLeg({ grain, face, corners }, [
+  return planedLeg({ grain, face, legs, cornersAt }, [
     [at(0, 0, 0), [0, -1, 0]],
     [at(0, 0, under), up],
     [at(lean.head, 0, under), face],

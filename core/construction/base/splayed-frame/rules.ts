@@ -9,6 +9,7 @@ import { isRing, longestOf, SplayedFrame } from "./place";
 import { tipsInRound } from "./ring-tips";
 import { lowInLeg, railInLeg } from "./in-leg-rules";
 import { Toward, towardsOf } from "./toward";
+import { turnedLegs, turnedLows } from "./turned-rules";
 
 type Facts = BaseRuleFacts<SplayedFrame>;
 
@@ -34,6 +35,8 @@ export const SPLAYED_FRAME_RULES: readonly Rule<Facts>[] = [
   (facts) => splay(facts, 0),
   (facts) => splay(facts, 1),
   slim,
+  turnedLegs,
+  turnedLows,
   railDeep,
   railInLeg,
   lowInLeg,
@@ -132,7 +135,7 @@ function railDeep({ at }: Facts): Verdict {
 
 function feetOut({ at, form }: Facts): Verdict {
   const { way, value: past } = worstOf(
-    towardsOf(form, at).map((each) => ({ way: each, value: each.lean.tan * at.under - each.setIn })),
+    towardsOf(form, at).map((each) => ({ way: each, value: each.lean.tan * at.under - each.setIn - each.footIn })),
   );
   const level = grade(past, "at most", SPLAY.past, SPLAY.trips);
   const setIn = Math.ceil((way.lean.tan * at.under) / 5) * 5;

@@ -1,27 +1,21 @@
 /** One leg and its rail from the front and from the end, full size: what the two bevels are set from. */
 import { dimension, Item, line, Point, Scene } from "../../../drawing/scene";
 import type { Species } from "../../../wood/species";
-import { innerAt, outerAt, Way } from "./legs";
+import { innerAt, legFrom, outerAt, Way } from "./legs";
 import type { SplayedFrame } from "./place";
 
 /** Between the two views, mm. Ours */
 const GAP = 160;
 
 export function splayFrameSetOut(at: SplayedFrame, species: Species): Scene {
-  const { legs, under, rail, taperFrom } = { ...at, taperFrom: at.legs.taperFrom };
+  const { legs, under, rail } = at;
   const low = under - rail.depth;
   const wood = { kind: "face" as const, colour: species.colour };
   const view = (way: Way, kind: string, from: number): { items: Item[]; width: number } => {
     // so much of the rail is drawn toward the middle
     const start = innerAt(legs, way, under) - 180;
     const x = (value: number) => from + value - start;
-    const leg: Point[] = [
-      [x(way.head), under],
-      [x(outerAt(legs, way, 0)), 0],
-      [x(innerAt(legs, way, 0)), 0],
-      ...(taperFrom > 0 ? [[x(innerAt(legs, way, taperFrom)), taperFrom] as Point] : []),
-      [x(innerAt(legs, way, under)), under],
-    ];
+    const leg = legFrom(legs, way).map(([far, up]): Point => [x(far), up]);
     const bar: Point[] = [
       [from, low],
       [x(innerAt(legs, way, low)), low],

@@ -1,6 +1,6 @@
 /** The ways legs lean, as choices say them and rules judge them: toward the ends and the sides, or straight out from the middle. */
 import type { Form } from "../../../piece/schema";
-import type { Way } from "./legs";
+import { footIn, Way } from "./legs";
 import type { SplayedFrame } from "./place";
 
 export interface Toward {
@@ -17,6 +17,8 @@ export interface Toward {
   /** how a leg leans, and how its rails have it */
   lean: Way;
   rails: Way;
+  /** how far in from the outside of its square a foot stands, mm */
+  footIn: number;
   /** how far a leg’s inner face goes along its rails for each mm the head is set in */
   share: number;
   splayAt: string[];
@@ -37,7 +39,7 @@ export function towardsOf({ splayedFrame }: Form, { legs }: Pick<SplayedFrame, "
           kind: "splay-rail",
           along: "",
         },
-        ...{ lean: legs.ring.lean, rails: legs.end, share: legs.ring.sin },
+        ...{ lean: legs.ring.lean, rails: legs.end, share: legs.ring.sin, footIn: footIn(legs, legs.ring.lean) },
         ...{ splayAt: at("ring", "splay"), setInAt: at("ring", "setIn") },
       },
     ];
@@ -45,7 +47,7 @@ export function towardsOf({ splayedFrame }: Form, { legs }: Pick<SplayedFrame, "
     ...{ id: `form.splay-${way}`, toward: ` toward the ${way}s`, from: `the ${way}s`, setIn: splayedFrame.setIn[way] },
     kind: way === "end" ? "splay-rail" : "splay-end-rail",
     along: way === "end" ? " along the top" : " across the top",
-    ...{ lean: legs[way], rails: legs[way], share: 1 },
+    ...{ lean: legs[way], rails: legs[way], share: 1, footIn: footIn(legs, legs[way]) },
     ...{ splayAt: at("splay", way), setInAt: at("setIn", way) },
   }));
 }

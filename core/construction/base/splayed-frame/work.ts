@@ -2,6 +2,7 @@
 import { Step, stepOf as step, TIME } from "../../../steps/step";
 import { mm } from "../../../verdict/verdict";
 import type { BaseWork, WorkFacts } from "../base";
+import { turningSaid } from "../round-leg";
 import { cutSaid } from "./parts";
 import { isRing, lowest, SplayedFrame } from "./place";
 import { cornerWork } from "./corner-work";
@@ -12,7 +13,10 @@ export function splayedFrameWork(facts: WorkFacts<SplayedFrame>): BaseWork {
   const { legs, rails, lows } = at;
   const count = legs.ring?.spokes.length ?? 4;
   const own = isRing(legs) ? ringWork(facts, legs) : cornerWork(facts);
-  const tapered = legs.taperFrom > 0;
+  const tapered = legs.taperFrom > 0 || legs.turned !== null;
+  const thinned = legs.turned
+    ? turningSaid({ ...legs.turned, all: `all ${count}` })
+    : { ...own.taper, caution: "Taper jig: hold-downs, and the leg’s thick end first." };
   const railKinds = [...new Set(rails.map(({ kind }) => kind))];
   const lowKinds = [...new Set(lows.map(({ kind }) => kind))];
   const leaning = rails.some(({ slope }) => slope > 0);
@@ -72,7 +76,7 @@ export function splayedFrameWork(facts: WorkFacts<SplayedFrame>): BaseWork {
       id: "slots",
       title: "Slot the legs and the rails",
       detail:
-        "Square to each face and each cut, while the legs are not tapered: the rail lies on a wedge of its own angle so that its end is level under the cutter.",
+        "Square to each face and each cut, while the legs are as thick as they were sawn: the rail lies on a wedge of its own angle so that its end is level under the cutter.",
       parts: ["splayed-leg", ...railKinds],
       after: ["ends", leaning ? "bevel-rails" : "shoulders"],
       hours: 4 * count * TIME.mortise,
@@ -82,11 +86,10 @@ export function splayedFrameWork(facts: WorkFacts<SplayedFrame>): BaseWork {
       ? [
           step({
             id: "taper",
-            ...own.taper,
+            ...thinned,
             parts: ["splayed-leg"],
             after: ["slots"],
-            hours: count * TIME.shape,
-            caution: "Taper jig: hold-downs, and the leg’s thick end first.",
+            hours: count * TIME.shape * (legs.turned ? 2 : 1),
           }),
         ]
       : []),
