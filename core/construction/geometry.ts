@@ -63,6 +63,8 @@ export interface Footprint {
   z: number;
   length: number;
   width: number;
+  /** its own, where it stands aslant in that box */
+  corners?: readonly { x: number; z: number }[];
 }
 
 /** A base from above by what touches the floor: as far as it reaches from the middle, on both sides alike. */

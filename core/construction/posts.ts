@@ -1,5 +1,5 @@
 /** Where what comes up to a top stands, as the front edge and the left end see it. mm */
-import type { PieceGeometry } from "./geometry";
+import type { Footprint, PieceGeometry } from "./geometry";
 
 /** How far from the top's front edge whatever comes up to it stands, from and to; null where nothing does. */
 export function postBand({ posts, top }: Pick<PieceGeometry, "posts" | "top">): { from: number; to: number } | null {
@@ -25,3 +25,7 @@ export function legBand(at: PieceGeometry): { overhang: number; leg: number } {
   if (!band) return { overhang: -2 * at.core.width, leg: 0 };
   return { overhang: Math.max(0, band.from - (at.top.width - at.core.width) / 2), leg: band.to - band.from };
 }
+
+/** The corners of what stands there: its own, or its box's. */
+export const cornersOf = ({ x, z, length, width, corners }: Footprint): readonly { x: number; z: number }[] =>
+  corners ?? [-1, 1].flatMap((a) => [-1, 1].map((b) => ({ x: x + (a * length) / 2, z: z + (b * width) / 2 })));

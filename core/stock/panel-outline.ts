@@ -2,6 +2,7 @@ import { Footprint, onBearer, PieceGeometry } from "../construction/geometry";
 import { isWhole } from "../construction/top/core";
 import { chordAt, distanceToLoop, keptAt, outlineOf, shapedTop } from "../construction/top/outline";
 import { boxOfLoop, drawnThrough, roundedCorners } from "../construction/top/points";
+import { cornersOf } from "../construction/posts";
 import { asTop } from "../panels/row";
 import type { Form } from "../piece/schema";
 import { mm, set, Verdict, verdict } from "../verdict/verdict";
@@ -21,12 +22,7 @@ export function outlineClear({ at: composed, piece }: PanelFacts): Verdict | nul
       ? 0
       : top.outline === "points"
         ? Math.max(0, ...below.map((each) => outside(shape, each)))
-        : Math.max(
-            0,
-            ...below.map(
-              ({ x, z, length, width }) => Math.abs(x) + length / 2 - chordAt(shape, Math.abs(z) + width / 2) / 2,
-            ),
-          );
+        : Math.max(0, ...below.flatMap(cornersOf).map(({ x, z }) => Math.abs(x) - chordAt(shape, z) / 2));
   const over = top.cutouts.find((cut) =>
     below.some(
       ({ x, z, length, width }) =>
@@ -72,16 +68,11 @@ export function outlineClear({ at: composed, piece }: PanelFacts): Verdict | nul
 }
 
 /** How far the worst corner of what stands below lies outside an outline by points, mm. */
-function outside(top: Form["top"], { x, z, length, width }: Footprint): number {
+function outside(top: Form["top"], stands: Footprint): number {
   const bare = { ...top, cutouts: [] };
   return Math.max(
     0,
-    ...[-1, 1].flatMap((a) =>
-      [-1, 1].map((b) => {
-        const [px, py] = [x + (a * length) / 2, -z + (b * width) / 2];
-        return keptAt(bare, px, py, 0) ? 0 : distanceToLoop(outlineOf(bare), px, py);
-      }),
-    ),
+    ...cornersOf(stands).map(({ x, z }) => (keptAt(bare, x, -z, 0) ? 0 : distanceToLoop(outlineOf(bare), x, -z))),
   );
 }
 

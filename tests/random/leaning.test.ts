@@ -29,9 +29,11 @@ const LEANINGS = {
   ],
   "a piece across": [at("form.parting.kind", "middle"), at("form.kind", "leg-and-apron")],
   "splayed legs in a round": [
-    at("form.splayedFrame.shape", "round"),
     ...[at("form.kind", "splayed-frame"), at("form.splayedFrame.stand", "round"), at("form.use", "side")],
     at("form.top.outline", "ellipse"),
+  ],
+  "splayed legs turned below their rails": [
+    ...[at("form.kind", "splayed-frame"), at("form.splayedFrame.shape", "round")],
   ],
   "a facing on its own strip": [
     ...[at("form.kind", "leg-and-apron"), at("form.facing.kind", "cork"), at("form.facing.bed", "strip")],

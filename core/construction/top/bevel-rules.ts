@@ -2,6 +2,7 @@
 import { fine, grade, Level, mm, set, Verdict, verdict } from "../../verdict/verdict";
 import type { Form } from "../../piece/schema";
 import { onBearer, PieceGeometry } from "../geometry";
+import { cornersOf } from "../posts";
 import { bevelHindrance, bevelOf, fromRim } from "./bevel";
 
 /** A rim thinner than this is dented by every chair, mm. @source common practice */
@@ -26,10 +27,8 @@ interface BevelFacts {
 /** How near the rim of a top what bears it stands: by the corners of posts, and the ends of what runs along, across or aslant, mm. */
 function bornFrom({ form, at: place }: BevelFacts): number {
   const { top, posts, bearers } = place;
-  const around = (x: number, z: number, length: number, width: number) =>
-    [-1, 1].flatMap((a) => [-1, 1].map((b) => ({ x: x + (a * length) / 2, z: z + (b * width) / 2 })));
   const corners = [
-    ...posts.flatMap(({ x, z, length, width }) => around(x, z, length, width)),
+    ...posts.flatMap(cornersOf),
     ...bearers.flatMap((bearer) =>
       [-1, 1].flatMap((end) =>
         [-1, 1].map((side) => onBearer(bearer, (end * bearer.length) / 2, (side * bearer.thickness) / 2)),

@@ -123,9 +123,14 @@ export function legFrom(legs: SplayedLegs, way: Way): [out: number, up: number][
   if (turned) {
     const shoulder = (way.level - turned.wide / way.cos) / 2;
     const foot = footIn(legs, way);
+    // square to the grain, from the outer face down to the inner one
+    const falls = way.level * way.sin * way.cos;
+    const drop = (inward: number) => turned.below - (falls * inward) / way.level;
     return [
-      ...[at(outerAt, under), at(outerAt, turned.below), at(outerAt, turned.below, -shoulder), at(outerAt, 0, -foot)],
-      ...[at(innerAt, 0, foot), at(innerAt, turned.below, shoulder), at(innerAt, turned.below), at(innerAt, under)],
+      ...[at(outerAt, under), at(outerAt, drop(0)), at(outerAt, drop(shoulder), -shoulder), at(outerAt, 0, -foot)],
+      at(innerAt, 0, foot),
+      at(innerAt, drop(way.level - shoulder), shoulder),
+      ...[at(innerAt, drop(way.level)), at(innerAt, under)],
     ];
   }
   return [

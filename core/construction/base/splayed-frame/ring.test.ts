@@ -148,6 +148,15 @@ describe("a round side table on three legs splayed 10° under rails from one to 
   });
 });
 
+it("heads turned to the rim lie under it with all their corners: a corner is 25 aside of 300", () => {
+  const near = round(set("ring", { legs: 4, turn: 45, splay: 6, setIn: 30 }));
+  const g = roundOf(near);
+  const far = Math.max(...g.posts.flatMap(({ corners = [] }) => corners.map(({ x, z }) => Math.hypot(x, z))));
+  expect(far).toBeCloseTo(Math.hypot(320, 25), 6);
+  expect(find(near, "boards.outline").level).toBe("holds");
+  expect(find(round(set("ring.setIn", 0)), "boards.outline").level).toBe("fix");
+});
+
 describe("however many legs there are", () => {
   it.each([
     [3, 60, 120],

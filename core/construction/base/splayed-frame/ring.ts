@@ -119,7 +119,7 @@ export const ringStands = (legs: SplayedLegs & { ring: Ring }, y: number): Footp
       return { from: Math.min(...all), to: Math.max(...all) };
     };
     const [x, z] = [span("x"), span("z")];
-    return { x: (x.from + x.to) / 2, z: (z.from + z.to) / 2, length: x.to - x.from, width: z.to - z.from };
+    return { corners, x: (x.from + x.to) / 2, z: (z.from + z.to) / 2, length: x.to - x.from, width: z.to - z.from };
   });
 
 /** A leg in its own frame: out of a square blank, its outer face square to the way it leans. */

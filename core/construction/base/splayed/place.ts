@@ -153,6 +153,12 @@ export function roundBy({ round }: Pick<Splayed, "round">, section: number, thic
 function square({ x, z }: Arm, out: number, along: number, across: number): Footprint {
   return {
     ...{ x: x * out, z: z * out },
+    corners: [-0.5, 0.5].flatMap((a) =>
+      [-0.5, 0.5].map((b) => ({
+        x: x * (out + a * along) - z * b * across,
+        z: z * (out + a * along) + x * b * across,
+      })),
+    ),
     length: Math.abs(x) * along + Math.abs(z) * across,
     width: Math.abs(z) * along + Math.abs(x) * across,
   };
