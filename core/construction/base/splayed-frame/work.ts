@@ -1,6 +1,6 @@
 /** The order of splayed legs under rails: bevels from a drawing, ends and slots while legs are square, tapers after, then what is glued at once, and the whole. */
 import { Step, stepOf as step, TIME } from "../../../steps/step";
-import { mm } from "../../../verdict/verdict";
+import { fine, mm } from "../../../verdict/verdict";
 import type { BaseWork, WorkFacts } from "../base";
 import { turningSaid } from "../round-leg";
 import { cutSaid } from "./parts";
@@ -13,9 +13,10 @@ export function splayedFrameWork(facts: WorkFacts<SplayedFrame>): BaseWork {
   const { legs, rails, lows } = at;
   const count = legs.ring?.spokes.length ?? 4;
   const own = isRing(legs) ? ringWork(facts, legs) : cornerWork(facts);
-  const tapered = legs.taperFrom > 0 || legs.turned !== null;
-  const thinned = legs.turned
-    ? turningSaid({ ...legs.turned, all: `all ${count}` })
+  const { turned } = legs;
+  const tapered = legs.taperFrom > 0 || turned !== null;
+  const thinned = turned
+    ? turningSaid({ ...turned, all: `all ${count}` })
     : { ...own.taper, caution: "Taper jig: hold-downs, and the leg’s thick end first." };
   const railKinds = [...new Set(rails.map(({ kind }) => kind))];
   const lowKinds = [...new Set(lows.map(({ kind }) => kind))];
@@ -23,6 +24,21 @@ export function splayedFrameWork(facts: WorkFacts<SplayedFrame>): BaseWork {
   const backed = legs.backed > 0.05;
   const parts = ["splayed-leg", ...railKinds, ...lowKinds];
   const lowFirst = lows.some(({ kind }) => kind === "splay-middle-stretcher");
+  const squared = ["set-out", ...thick, ...(backed ? ["back-legs"] : [])];
+  // a lathe's centres want square ends
+  const ends = step({
+    id: "ends",
+    title: "Cut the legs’ feet and heads level",
+    ...own.ends,
+    ...(turned
+      ? {
+          detail: `${own.ends.detail} The square head lies on the saw, the foot on a packing of ${fine((legs.section - turned.foot) / 2)}.`,
+        }
+      : {}),
+    parts: ["splayed-leg"],
+    after: turned ? ["taper"] : squared,
+    hours: count * 0.3,
+  });
   const steps: Step[] = [
     step({
       id: "set-out",
@@ -42,14 +58,7 @@ export function splayedFrameWork(facts: WorkFacts<SplayedFrame>): BaseWork {
           }),
         ]
       : []),
-    step({
-      id: "ends",
-      title: "Cut the legs’ feet and heads level",
-      ...own.ends,
-      parts: ["splayed-leg"],
-      after: ["set-out", ...thick, ...(backed ? ["back-legs"] : [])],
-      hours: count * 0.3,
-    }),
+    ...(turned ? [] : [ends]),
     step({
       id: "shoulders",
       title: "Saw the rails’ ends",
@@ -75,10 +84,9 @@ export function splayedFrameWork(facts: WorkFacts<SplayedFrame>): BaseWork {
     step({
       id: "slots",
       title: "Slot the legs and the rails",
-      detail:
-        "Square to each face and each cut, while the legs are as thick as they were sawn: the rail lies on a wedge of its own angle so that its end is level under the cutter.",
+      detail: `Square to each face and each cut, while the legs are as thick as they were sawn${turned ? ", their ends square and long, the heads’ cuts marked all round" : ""}: the rail lies on a wedge of its own angle so that its end is level under the cutter.`,
       parts: ["splayed-leg", ...railKinds],
-      after: ["ends", leaning ? "bevel-rails" : "shoulders"],
+      after: [...(turned ? squared : ["ends"]), leaning ? "bevel-rails" : "shoulders"],
       hours: 4 * count * TIME.mortise,
       check: "Two slots of one leg don’t meet: a rod in one stops short of the other.",
     }),
@@ -89,10 +97,11 @@ export function splayedFrameWork(facts: WorkFacts<SplayedFrame>): BaseWork {
             ...thinned,
             parts: ["splayed-leg"],
             after: ["slots"],
-            hours: count * TIME.shape * (legs.turned ? 2 : 1),
+            hours: count * TIME.shape * (turned ? 2 : 1),
           }),
         ]
       : []),
+    ...(turned ? [ends] : []),
     ...(grooved ? [step({ id: "groove", ...grooved, parts: railKinds, after: ["slots"] })] : []),
     ...(lows.length > 0
       ? [
@@ -116,6 +125,7 @@ export function splayedFrameWork(facts: WorkFacts<SplayedFrame>): BaseWork {
         "slots",
         ...(lows.length > 0 ? ["low"] : []),
         ...(tapered ? ["taper"] : []),
+        ...(turned ? ["ends"] : []),
         ...(grooved ? ["groove"] : []),
       ],
       hours: 1,
