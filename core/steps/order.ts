@@ -16,6 +16,7 @@ import { GluedPanel, panelSteps } from "./panel";
 import { dropEdgeSteps, dropHangSteps } from "./dropping";
 import { feetSteps } from "./feet";
 import { hatchHangSteps } from "./hatch";
+import { BED_KIND } from "../construction/facing/bed";
 import { facingSteps } from "./facing";
 import { fillSteps } from "./fill";
 import { heldSteps } from "./leaf-held";
@@ -155,7 +156,10 @@ export function stepsFor(inputs: OrderInputs): Step[] {
       mine,
       {
         ...{ clampHours: adhesive.clampHours, shop, sawn: mine.some(({ place }) => sawn(place.id)) },
-        length: ({ length, width }) => `Squared to ${Math.round(length)} by ${Math.round(width)} mm, all alike.`,
+        length: ({ length, width }) =>
+          kind === BED_KIND
+            ? `Jointed to ${Math.round(width)} mm; its ends stay long until it is trimmed with both halves.`
+            : `Squared to ${Math.round(length)} by ${Math.round(width)} mm, all alike.`,
       },
     );
   });

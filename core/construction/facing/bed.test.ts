@@ -62,7 +62,14 @@ describe("cork on a strip of its own between two halves of a desk, worked by han
       expect(order.indexOf(first), `${first} before ${then}`).toBeLessThan(order.indexOf(then));
     expect(order).not.toContain("facing-trench");
     expect(plan.steps.find(({ id }) => id === "flatten")!.detail).toContain("Ripped to 506 mm");
+    expect(plan.steps.find(({ id }) => id === "facing-strip-size")!.detail).toContain("its ends stay long");
     expect(plan.steps.find(({ id }) => id === "bed-part")!.detail).toContain("200 mm from the front edge");
+  });
+  it("its card says how two edges are glued level below, and nothing of planing off", () => {
+    const card = plan.cards.find(({ joint }) => joint === "top+facing-strip")!;
+    expect(card.lines).toEqual([{ what: "Glued edge", setting: "1400 mm by 26.0 mm" }]);
+    expect(card.marked).toMatch(/level below/);
+    expect(card.marked).not.toMatch(/veneer|planed flush/);
   });
   it("moves by the sum of three: two halves of one wood, the strip of another", () => {
     const oak = desk(at("kinds.facing-strip", { species: "european-oak", finish: null, edges: null }));

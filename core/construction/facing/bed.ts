@@ -64,6 +64,7 @@ export function bedJoints(at: PieceGeometry): { joints: Glued[]; meetings: Meeti
     { ...{ id: group, group, name: "Strip to the halves" }, receives: "top", enters: BED_KIND, count: 2 },
     { width: length, thickness },
     Math.min(front, whole - front - width),
+    { seam: true },
   );
   const seam = (receives: string, side: 1 | -1): Meeting => ({
     ...{ joint, enters: "TS", receives },
