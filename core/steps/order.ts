@@ -12,11 +12,10 @@ import { Step, stepOf as step, TIME } from "./step";
 import { blankStep } from "./blanks";
 import { afterEdges, edgeSteps, withCurves } from "./edges";
 import { COATS, finishSteps } from "./finish";
-import { GluedPanel, panelSteps } from "./panel";
+import { GluedPanel, panelSteps, sizedTo } from "./panel";
 import { dropEdgeSteps, dropHangSteps } from "./dropping";
 import { feetSteps } from "./feet";
 import { hatchHangSteps } from "./hatch";
-import { BED_KIND } from "../construction/facing/bed";
 import { facingSteps } from "./facing";
 import { fillSteps } from "./fill";
 import { heldSteps } from "./leaf-held";
@@ -156,10 +155,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
       mine,
       {
         ...{ clampHours: adhesive.clampHours, shop, sawn: mine.some(({ place }) => sawn(place.id)) },
-        length: ({ length, width }) =>
-          kind === BED_KIND
-            ? `Jointed to ${Math.round(width)} mm; its ends stay long until it is trimmed with both halves.`
-            : `Squared to ${Math.round(length)} by ${Math.round(width)} mm, all alike.`,
+        length: sizedTo(kind),
       },
     );
   });

@@ -1,4 +1,5 @@
 /** What a panel beside the top asks for before the base is closed: its gluings, its size. */
+import { BED_KIND } from "../construction/facing/bed";
 import type { PanelPlace } from "../construction/geometry";
 import type { GlueStage } from "../glueup/stages";
 import type { Part } from "../layout/cut-list";
@@ -25,6 +26,14 @@ export interface PanelWork {
 
 /** The step at which a kind of panel has its size. */
 export const sizeStep = (kind: string) => `${kind}-size`;
+
+/** How a kind of panel that stands by itself is brought to its size. */
+export const sizedTo =
+  (kind: string): PanelWork["length"] =>
+  ({ length, width }) =>
+    kind === BED_KIND
+      ? `Jointed to ${Math.round(width)} mm; its ends stay long until it is trimmed with both halves.`
+      : `Squared to ${Math.round(length)} by ${Math.round(width)} mm, all alike.`;
 
 /** Gluing and sizing of all panels of a kind; nothing where there are none. */
 export function panelSteps(part: Part | undefined, panels: readonly GluedPanel[], work: PanelWork): Step[] {
