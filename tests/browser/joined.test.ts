@@ -48,3 +48,44 @@ it("a top's corners are rounded by points, and its size is kept to them", async 
   const { top } = (await recordOf(table)).form;
   expect([top.outline, top.points.length]).toEqual(["points", 7]);
 });
+
+describe("another base, another top", () => {
+  it("splayed legs stand in a round; another top is sawn apart for the cork’s own strip, and both panels composed", async () => {
+    const { page } = maker;
+    const round = await makePiece((piece) => ({
+      ...piece,
+      ...{ name: "Splayed by hand", done: [], asBuilt: [] },
+      form: { ...piece.form, kind: "splayed-frame", top: { ...piece.form.top, length: 700, width: 700 } },
+    }));
+    await go(page, `/pieces/${round}/form`);
+    await choose(page, "Legs stand", "round");
+    await until(page, () => document.querySelector("main")!.textContent!.includes("Three legs in a round"));
+    await choose(page, "Legs", "5");
+    await until(page, () => document.querySelector("main")!.textContent!.includes("Five legs in a round"));
+    await saved(page);
+    await go(page, `/pieces/${round}/joints`);
+    expect(await words(page, "main")).toMatch(/Leg, two faces planed off the inner one/);
+    const faced = await makePiece((piece) => ({
+      ...piece,
+      ...{ name: "Faced by hand", done: [], asBuilt: [] },
+      form: {
+        ...piece.form,
+        ends: "none",
+        stiffener: "none",
+        top: { ...piece.form.top, edge: { ...piece.form.top.edge, kind: "square" } },
+      },
+    }));
+    await go(page, `/pieces/${faced}/form`);
+    await choose(page, "Let into the top", "cork");
+    await choose(page, "It lies", "strip");
+    await page.waitForSelector('[data-verdict="form.facing-lies"][data-level="holds"]');
+    await saved(page);
+    await go(page, `/pieces/${faced}/boards`);
+    await press(page, "Compose both panels");
+    await page.waitForSelector('[data-verdict="boards.width"][data-level="holds"]');
+    await saved(page);
+    expect(Object.keys((await recordOf(faced)).panels)).toContain("bed");
+    await go(page, `/pieces/${faced}/build`);
+    expect(await words(page, "main")).toMatch(/Glue the strip between the halves/);
+  });
+});

@@ -12,7 +12,6 @@ import {
   saved,
   sitDown,
   typeDimension,
-  until,
   typeField,
   words,
 } from "./maker";
@@ -113,44 +112,5 @@ describe("leaves that hang", () => {
     await page.select("section[aria-label='In space'] label:nth-of-type(2) select", "leaves-up");
     await go(page, `/pieces/${table}/boards`);
     expect(await words(page, "main")).toMatch(/front leaf.*back leaf/s);
-  });
-
-  it("splayed legs stand in a round; another top is sawn apart for the cork’s own strip, and both panels composed", async () => {
-    const { page } = maker;
-    const round = await makePiece((piece) => ({
-      ...piece,
-      ...{ name: "Splayed by hand", done: [], asBuilt: [] },
-      form: { ...piece.form, kind: "splayed-frame", top: { ...piece.form.top, length: 700, width: 700 } },
-    }));
-    await go(page, `/pieces/${round}/form`);
-    await choose(page, "Legs stand", "round");
-    await until(page, () => document.querySelector("main")!.textContent!.includes("Three legs in a round"));
-    await choose(page, "Legs", "5");
-    await until(page, () => document.querySelector("main")!.textContent!.includes("Five legs in a round"));
-    await saved(page);
-    await go(page, `/pieces/${round}/joints`);
-    expect(await words(page, "main")).toMatch(/Leg, two faces planed off the inner one/);
-    const faced = await makePiece((piece) => ({
-      ...piece,
-      ...{ name: "Faced by hand", done: [], asBuilt: [] },
-      form: {
-        ...piece.form,
-        ends: "none",
-        stiffener: "none",
-        top: { ...piece.form.top, edge: { ...piece.form.top.edge, kind: "square" } },
-      },
-    }));
-    await go(page, `/pieces/${faced}/form`);
-    await choose(page, "Let into the top", "cork");
-    await choose(page, "It lies", "strip");
-    await page.waitForSelector('[data-verdict="form.facing-lies"][data-level="holds"]');
-    await saved(page);
-    await go(page, `/pieces/${faced}/boards`);
-    await press(page, "Compose both panels");
-    await page.waitForSelector('[data-verdict="boards.width"][data-level="holds"]');
-    await saved(page);
-    expect(Object.keys((await recordOf(faced)).panels)).toContain("bed");
-    await go(page, `/pieces/${faced}/build`);
-    expect(await words(page, "main")).toMatch(/Glue the strip between the halves/);
   });
 });
