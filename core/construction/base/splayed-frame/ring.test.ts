@@ -11,7 +11,7 @@ import { at, find, remediesThatFail, tableWith } from "../../../testing/plans";
 import { ROUND, set, table } from "../../../testing/splays";
 import { innerAt, Ring, SplayedLegs } from "./legs";
 import type { SplayedFrame } from "./place";
-import { railsRound } from "./ring";
+import { behindFace, railsRound } from "./ring";
 import { endCut, levelOf, shoulderOf } from "./sticks";
 
 const SEED = Number(process.env.SEED ?? 20261127);
@@ -142,6 +142,18 @@ describe("a round side table on three legs splayed 10° under rails from one to 
       dot(toPiece(part("A1").place, toPiece(groove.place, [0, 0, z])), unit(cross(up, [rail.way[0], 0, rail.way[1]]))),
     );
     expect(Math.abs(faces[1] - faces[0])).toBeCloseTo(13, 6);
+  });
+  it("buttons go in and out of every rail, in grooves and no slots: whichever way it runs, the top goes no farther across it", () => {
+    expect([...new Set(plan.fasteners.map(({ run }) => run))]).toEqual(["along"]);
+    expect(find(plan, "movement.long-buttons-wet").level).toBe("holds");
+    expect(plan.steps.find(({ id }) => id === "groove")!.detail).not.toMatch(/slots/);
+    expect(plan.steps.find(({ id }) => id === "attach")!.detail).not.toMatch(/slots|ends/);
+  });
+  it("behind a mortise the leg is as deep as its outer face lets it be, or its far side", () => {
+    // from the ridge 25 along the face, 5 at the nearer cheek: out to the back, or across to the side
+    const back = (50 / C - 25 * Math.cos(rad(60))) / Math.sin(rad(60));
+    const side = (25 + 5 * Math.sin(rad(60))) / Math.cos(rad(60));
+    expect(behindFace(g.legs, { least: 5, most: 25 }, 530)).toBeCloseTo(Math.min(back, side), 9);
   });
   it("moves along its rails as wood is long, not as it is wide", () => {
     expect(plan.verdicts.some(({ id }) => id.startsWith("movement.stopped."))).toBe(false);

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { AssemblyPart, bodyOf } from "../../../assembly/part";
-import { Place, toPiece } from "../../../assembly/place";
+import { Place, toPiece, within } from "../../../assembly/place";
+import { solidOf } from "../../../assembly/shape";
 import { boundsOf, bulkOf, stood } from "../../../assembly/solid";
 import type { Patch } from "../../../piece/patch";
 import { clashes } from "../../../testing/clashes";
@@ -42,6 +43,12 @@ describe.each([
     const { least, most } = boundsOf(stood(bodyOf(leg), leg.place));
     expect([least[1], most[1]]).toEqual([expect.closeTo(0, 6), expect.closeTo(530, 6)]);
   });
+  it("are square from where the rails end: their outer corner is, and the inner side some way below", () => {
+    const [{ adds, place }] = legs;
+    const { least } = boundsOf(stood(solidOf(adds[0].shape), within(place, adds[0].place)));
+    expect(least[1]).toBeLessThan(turned!.below - 2);
+    expect(least[1]).toBeGreaterThan(turned!.below - Math.SQRT2 * section * Math.sin(rad(12)));
+  });
   it("their feet stand where their axes meet the floor, and nothing fills another's room", () => {
     for (const [i, foot] of g.feet.entries()) {
       const { place } = legs[i];
@@ -76,7 +83,9 @@ describe("what can't be turned is said, and mended", () => {
     ["a foot as thick as the square", [...ROUND, set("foot", 50)], "form.turned"],
   ])("%s", (_, patches, id) => {
     const turned: Patch[] = [...patches, set("shape", "round"), at("form.top.thickness", 20)];
-    expect(find(table(...turned), id).level).not.toBe("holds");
+    const plan = table(...turned);
+    expect(find(plan, id).level).not.toBe("holds");
+    expect(plan.assembly.parts.filter(({ kind }) => kind.endsWith("stretcher"))).toEqual([]);
     expect(remediesThatFail(tableWith(...turned), id)).toEqual([]);
   });
 });
