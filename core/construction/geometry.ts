@@ -167,6 +167,8 @@ export interface PanelPlace {
   sizesAt: readonly string[] | null;
   /** what is crosscut from it, where it is one blank for several parts */
   row?: PanelRow;
+  /** its ends stay long until it is trimmed with what it is glued to */
+  endsLong?: true;
 }
 
 /** Parts that come off one blank end to end, so that the grain runs on from each to the next: in their order, with what is lost at each cut. */

@@ -82,20 +82,11 @@ export function governing(plan: Needs, piece: Pick<Piece, "form" | "joints" | "c
   const most = (each: (typeof held)[number]) => Math.max(Math.abs(each.wet), Math.abs(each.dry));
   const fastener = held.reduce((a, b) => (most(b) > most(a) + 1e-9 ? b : a));
   const rail = run === "across" ? "across" : "long";
-  const play = wayOf(piece.joints).play(piece.joints, rail, worstTravel(fasteners, rail));
-  const name = wayOf(piece.joints).names.one;
+  const way = wayOf(piece.joints);
+  const play = way.play(piece.joints, rail, worstTravel(fasteners, rail));
   return {
-    what: `the outermost ${run === "across" ? "end " : ""}${name}`,
-    room:
-      run === "along" && (piece.joints.fastening === "button" || piece.joints.fastening === "z-clip")
-        ? "its groove"
-        : piece.joints.fastening === "button" || piece.joints.fastening === "slotted"
-          ? "its slot"
-          : piece.joints.fastening === "figure-8"
-            ? "its recess"
-            : piece.joints.fastening === "oversized"
-              ? "its hole"
-              : "there",
+    what: `the outermost ${run === "across" ? "end " : ""}${way.names.one}`,
+    room: way.room[rail],
     id: fastener.id,
     ...(run === "along" ? { inAndOut: true } : {}),
     travel: moving(clamped(top.width / 2 - fastener.z, top.width), line),

@@ -155,7 +155,7 @@ export function stepsFor(inputs: OrderInputs): Step[] {
       mine,
       {
         ...{ clampHours: adhesive.clampHours, shop, sawn: mine.some(({ place }) => sawn(place.id)) },
-        length: sizedTo(kind),
+        length: sizedTo(mine),
       },
     );
   });

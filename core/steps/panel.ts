@@ -1,5 +1,4 @@
 /** What a panel beside the top asks for before the base is closed: its gluings, its size. */
-import { BED_KIND } from "../construction/facing/bed";
 import type { PanelPlace } from "../construction/geometry";
 import type { GlueStage } from "../glueup/stages";
 import type { Part } from "../layout/cut-list";
@@ -27,12 +26,12 @@ export interface PanelWork {
 /** The step at which a kind of panel has its size. */
 export const sizeStep = (kind: string) => `${kind}-size`;
 
-/** How a kind of panel that stands by itself is brought to its size. */
+/** How panels that stand by themselves are brought to their size. */
 export const sizedTo =
-  (kind: string): PanelWork["length"] =>
+  (panels: readonly GluedPanel[]): PanelWork["length"] =>
   ({ length, width }) =>
-    kind === BED_KIND
-      ? `Jointed to ${Math.round(width)} mm; its ends stay long until it is trimmed with both halves.`
+    panels.some(({ place }) => place.endsLong)
+      ? `Jointed to ${Math.round(width)} mm; its ends stay long until it is trimmed with what it is glued to.`
       : `Squared to ${Math.round(length)} by ${Math.round(width)} mm, all alike.`;
 
 /** Gluing and sizing of all panels of a kind; nothing where there are none. */

@@ -6,6 +6,7 @@ import { asBlank, asTop, behindInBlank } from "../../panels/row";
 import { BOUGHT_KINDS } from "../../piece/bought-choices";
 import type { Patch } from "../../piece/patch";
 import { boxOfPart, clashesInPoses, partOf } from "../../testing/clashes";
+import { anyFacing } from "../../testing/facings";
 import { demoBoard } from "../../testing/boards";
 import { at, find, planOf, remediesThatFail, tableWith } from "../../testing/plans";
 import { topMovement } from "../../movement/year";
@@ -139,14 +140,7 @@ it.each(BOUGHT_KINDS)("bought %s are bolted to what lies over them: a half, or t
 it("any strip under any facing plans whole, and lies in nothing", { timeout: 60_000 }, () => {
   fc.assert(
     fc.property(
-      fc.record({
-        kind: fc.constantFrom("cork", "leather", "linoleum"),
-        thickness: fc.integer({ min: 1, max: 12 }),
-        width: fc.integer({ min: 20, max: 900 }),
-        from: fc.integer({ min: -400, max: 400 }),
-        proud: fc.integer({ min: 0, max: 12 }),
-        wraps: fc.integer({ min: 0, max: 60 }),
-      }),
+      anyFacing,
       fc.constantFrom("leg-and-apron", "trestle", "x-frame", "splayed", "splayed-frame", "bent", "bought"),
       fc.constantFrom("button", "oversized", "z-clip"),
       (facing, kind, fastening) => {

@@ -22,7 +22,7 @@ export function inserted<G extends PieceGeometry>(at: G, form: Form): G {
   const thickness = Math.max(1, at.top.thickness - depth);
   const strip: PanelPlace = {
     ...{ id: "bed", kind: BED_KIND, part: "TS", name: "strip under the facing", length, width, thickness },
-    sizesAt: null,
+    ...{ sizesAt: null, endsLong: true },
   };
   return {
     ...at,

@@ -4,6 +4,7 @@ import { bodyOf, standingBody } from "../../assembly/part";
 import { bulkOf } from "../../assembly/solid";
 import type { Patch } from "../../piece/patch";
 import { boxOfPart, clashesInPoses, partOf } from "../../testing/clashes";
+import { anyFacing } from "../../testing/facings";
 import { at, find, planOf, remediesThatFail, tableWith } from "../../testing/plans";
 
 const SEED = Number(process.env.SEED ?? 20261127);
@@ -91,14 +92,7 @@ describe("told, and mended", () => {
 it("any facing on any top plans whole, and lies in nothing", { timeout: 60_000 }, () => {
   fc.assert(
     fc.property(
-      fc.record({
-        kind: fc.constantFrom("cork", "leather", "linoleum"),
-        thickness: fc.integer({ min: 1, max: 12 }),
-        width: fc.integer({ min: 20, max: 900 }),
-        from: fc.integer({ min: -400, max: 400 }),
-        proud: fc.integer({ min: 0, max: 12 }),
-        wraps: fc.integer({ min: 0, max: 60 }),
-      }),
+      anyFacing,
       fc.constantFrom("none", "breadboards", "frame"),
       fc.constantFrom("solid", "stripes"),
       (facing, ends, field) => {

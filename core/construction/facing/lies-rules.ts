@@ -1,7 +1,7 @@
 /** Where a facing lies: on enough wood, with enough beside it, clear of what is cut there. */
 import type { Form } from "../../piece/schema";
 import { fine, grade, Level, listed, mm, Remedy, set, Verdict, verdict } from "../../verdict/verdict";
-import { mending } from "../base/mending";
+import { mending } from "../mending";
 import type { PieceGeometry } from "../geometry";
 import { Facing, facingKind, facingOf, panelWidth } from "./facing";
 import type { FacingFacts } from "./facts";

@@ -9,6 +9,7 @@ const DRAWS = 1;
 /** A wooden block whose tongue slides in a groove along the grain, in a slot across it. */
 export const button: FasteningWay = {
   names: { choice: "Wooden buttons", one: "button", many: "Buttons", id: "button" },
+  room: { long: "its groove", across: "its slot" },
   play: ({ buttons }, rail) =>
     rail === "long"
       ? { ...playAlong(buttons), setOff: 0 }

@@ -23,6 +23,7 @@ export function recessReach(joints: Pick<JointChoices, "figure8">, bearer: Pick<
 /** A plate of two rings: one end turns in a recess of the bearer's upper edge, the other goes with the top. */
 export const figure8: FasteningWay = {
   names: { choice: "Figure-8 plates", one: "figure-8 plate", many: "Figure-8 plates", id: "plate" },
+  room: { long: "its recess", across: "its recess" },
   // a plate of centre distance s swung by θ gives s sin θ square to its line and nothing along it
   play: ({ figure8: plate }, rail) => {
     const swing =

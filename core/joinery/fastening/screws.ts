@@ -14,6 +14,7 @@ const attach = () => ({
 /** Screws in slots of cleats or plates. */
 export const slotted: FasteningWay = {
   names: { choice: "Slotted cleats or plates", one: "slotted cleat", many: "Screws in slots", id: "slot" },
+  room: { long: "its slot", across: "its slot" },
   play: ({ slotted: { slot, screw, setOff } }, _, need) => shared(Math.max(0, slot - screw), setOff, need),
   prepare: ({ slotted: { slot } }) => ({
     title: "Make the cleats and fix them",
@@ -32,6 +33,7 @@ export const oversized: FasteningWay = {
     many: "Screws in oversized holes",
     id: "hole",
   },
+  room: { long: "its hole", across: "its hole" },
   play: ({ oversized: { hole, screw, setOff } }, _, need) => shared(Math.max(0, hole - screw), setOff, need),
   prepare: ({ oversized: { hole, washer } }, { all, thin }) => ({
     title: `Drill the ${all} for the top's screws`,
@@ -54,6 +56,7 @@ export const oversized: FasteningWay = {
 /** The top lies between tabs and is held by its weight. */
 export const loose: FasteningWay = {
   names: { choice: "Nothing: loose between tabs", one: "tab", many: "Tabs under a loose top", id: "tab" },
+  room: { long: "there", across: "there" },
   play: ({ loose: { gap } }) => ({ wet: gap, dry: Infinity, setOff: 0 }),
   prepare: ({ loose: { gap } }) => ({
     title: "Make the tabs",
@@ -67,6 +70,7 @@ export const loose: FasteningWay = {
 /** Nothing gives. */
 export const screwed: FasteningWay = {
   names: { choice: "Screws driven tight", one: "screw", many: "Screws driven tight", id: "screw" },
+  room: { long: "there", across: "there" },
   play: () => ({ dry: 0, wet: 0, setOff: 0 }),
   prepare: () => null,
   attach: () => ({ title: "Screw the top on", detail: "Tight, as chosen: see what Movement says of it." }),

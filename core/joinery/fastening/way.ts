@@ -39,6 +39,8 @@ export interface BearerPlace {
 export interface FasteningWay {
   /** how the choice is called, what one and several are in a sentence, and how an id begins */
   names: { choice: string; one: string; many: string; id: string };
+  /** what it has its room in, on what runs along the top's grain or round the base (`long`) and across it */
+  room: { long: string; across: string };
   /** what it gives on what runs along the top's grain (`long`) or across it. @param need  the worst travel there, mm each way */
   play(joints: JointChoices, rail: "long" | "across", need: { dry: number; wet: number }): Play;
   /** what is cut for it before the base is glued; null where nothing is */

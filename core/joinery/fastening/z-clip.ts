@@ -8,6 +8,7 @@ const GROOVE = { drop: 10, high: 3 };
 /** A bent clip whose tongue goes in along the grain, and slides across it. */
 export const zClip: FasteningWay = {
   names: { choice: "Z-clips", one: "Z-clip", many: "Z-clips", id: "clip" },
+  room: { long: "its groove", across: "there" },
   play: ({ zClip: clip }, rail) =>
     rail === "across"
       ? { dry: Infinity, wet: Infinity, setOff: 0 }

@@ -2,7 +2,7 @@
 import { grade, Level, mm, Remedy, set, Verdict, verdict } from "../../../verdict/verdict";
 import type { Form } from "../../../piece/schema";
 import type { BaseRuleFacts } from "../base";
-import { mending } from "../mending";
+import { mending } from "../../mending";
 import { innerAt, outerAt, Way } from "./legs";
 import { placeSplayedFrame, SplayedFrame, waysOf } from "./place";
 import { levelOf, Stick } from "./sticks";

@@ -52,6 +52,11 @@ export function splayedFrameWork(facts: WorkFacts<SplayedFrame>): BaseWork {
           step({
             id: "back-legs",
             ...own.backed,
+            ...(turned
+              ? {
+                  detail: `${own.backed.detail} First the lathe’s centres on both ends, from the corners of the square.`,
+                }
+              : {}),
             parts: ["splayed-leg"],
             after: ["set-out", ...thick],
             hours: count * 0.25,

@@ -1,7 +1,7 @@
 /** Whether heads can stand outside the rim, and whether their rebates leave wood on both sides. */
 import { fine, grade, Level, mm, Remedy, round1, set, Verdict, verdict } from "../../../verdict/verdict";
 import type { BaseRuleFacts } from "../base";
-import { mending } from "../mending";
+import { mending } from "../../mending";
 import type { Beside } from "./beside";
 import { placeSplayed, Splayed } from "./place";
 

@@ -1,7 +1,7 @@
 /** Which of several remedies mend what a rule of a form found, tried before they are offered: alone, else two together, else all of them. */
-import { applyPatches } from "../../piece/patch";
-import type { Form } from "../../piece/schema";
-import type { Level, Remedy } from "../../verdict/verdict";
+import { applyPatches } from "../piece/patch";
+import type { Form } from "../piece/schema";
+import type { Level, Remedy } from "../verdict/verdict";
 
 const RANK: Record<Level, number> = { holds: 0, tight: 1, fix: 2 };
 
